@@ -1,0 +1,21 @@
+import nextJest from "next/jest.js";
+
+const withNext = nextJest({ dir: "." });
+
+const shared = {
+  testEnvironment: "node",
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^server-only$": "<rootDir>/e2e/empty-module.ts" },
+};
+
+const project = (extra) => withNext({ ...shared, ...extra })();
+
+export default async () => ({
+  projects: [
+    await project({ displayName: "unit", testMatch: ["<rootDir>/{src,scripts}/**/*.test.ts"] }),
+    await project({
+      displayName: "browser",
+      testMatch: ["<rootDir>/e2e/**/*.test.ts"],
+      setupFilesAfterEnv: ["<rootDir>/e2e/browser-timeout.ts"],
+    }),
+  ],
+});

@@ -1,0 +1,35 @@
+import type { Metadata, Viewport } from "next";
+import { cookies } from "next/headers";
+import { Toaster } from "sonner";
+import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+import "./globals.css";
+
+export const metadata: Metadata = {
+  title: { default: "Amber Lintel", template: "%s · Amber Lintel" },
+  description: "When each filter of your home is due, why, and how to change it.",
+};
+
+export const viewport: Viewport = { width: "device-width", initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: React.ReactNode }) {
+  const theme = themeSchema.parse((await cookies()).get(THEME_COOKIE)?.value);
+  return (
+    <html lang="en" data-theme={theme === "auto" ? undefined : theme}>
+      <body>
+        {children}
+        <Toaster
+          position="bottom-center"
+          duration={10_000}
+          toastOptions={{ unstyled: true, classNames: TOAST }}
+        />
+      </body>
+    </html>
+  );
+}
+
+const TOAST = {
+  toast:
+    "flex w-full items-center gap-4 border-l-[6px] border-amber bg-slate px-4 py-3 text-on-slate rounded-sm",
+  title: "font-medium",
+  actionButton: "ml-auto min-h-11 px-3 font-semibold underline underline-offset-4 text-on-slate",
+};

@@ -1,0 +1,21 @@
+import type { Procedure } from "@/core/procedures/procedure";
+import type { Media } from "@/core/wear/media";
+import { changePanelFilter } from "./change-panel-filter";
+
+export const PROCEDURES: readonly Procedure[] = [changePanelFilter];
+
+export function procedure(id: string): Procedure | null {
+  return PROCEDURES.find((each) => each.id === id) ?? null;
+}
+
+const PANELS: readonly Media[] = [
+  "fibreglass-25",
+  "pleated-25",
+  "pleated-50",
+  "pleated-100",
+  "pleated-125",
+];
+
+/** The job that renews a filter of this kind, where the library has it step by step. */
+export const renewalOf = (media: Media): Procedure | null =>
+  PANELS.includes(media) ? changePanelFilter : null;

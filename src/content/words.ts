@@ -1,0 +1,110 @@
+import type { EndKind } from "@/core/procedures/loose-ends";
+import type { Direction, ShutOffKind } from "@/core/register/register";
+import type { Grade } from "@/core/wear/belief";
+import type { AirSide, DriverKind } from "@/core/wear/drivers";
+import type { Media } from "@/core/wear/media";
+
+/** The householder's words for what the core calls by a key. */
+export const MEDIA_WORDS: Readonly<Record<Media, string>> = {
+  "fibreglass-25": "Fibreglass, 25 mm (1 in)",
+  "pleated-25": "Pleated, 25 mm (1 in)",
+  "pleated-50": "Pleated, 50 mm (2 in)",
+  "pleated-100": "Pleated, 100 mm (4 in)",
+  "pleated-125": "Pleated, 125 mm (5 in)",
+  "washable-panel": "Washable panel",
+  "head-mesh": "Mesh of an indoor head",
+  "heater-mesh": "Dust filter of a room heater",
+  "portable-mesh": "Mesh of a portable unit",
+  "vent-coarse": "Ventilator filter, coarse",
+  "vent-fine": "Ventilator filter, fine",
+  "carbon-prefilter": "Carbon pre-filter",
+  "hepa-cylinder": "HEPA cylinder",
+  "electrostatic-cell": "Electrostatic cell",
+  "humidifier-panel": "Humidifier water panel",
+};
+
+export const GRADE_WORDS: Readonly<Record<Grade, { name: string; meaning: string }>> = {
+  clean: { name: "clean", meaning: "white as it came" },
+  light: { name: "light grey", meaning: "a breath of dust" },
+  grey: { name: "grey", meaning: "grey all over" },
+  loaded: { name: "loaded", meaning: "felted, little light comes through" },
+  blocked: { name: "blocked", meaning: "no light comes through" },
+  collapsed: { name: "caved in", meaning: "bent or sucked inward" },
+  "white-powder": { name: "white powder", meaning: "fine building dust: as good as blocked" },
+};
+
+export const AIR_SIDE_WORDS: Readonly<Record<AirSide, string>> = {
+  recirculated: "Air of the rooms, going round",
+  outdoor: "Fresh air coming in",
+  extract: "Stale air going out",
+};
+
+export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
+  unknown: "I don’t know yet",
+  left: "to the left",
+  right: "to the right",
+  up: "upward",
+  down: "downward",
+  "into-the-unit": "into the unit",
+  "into-the-wall": "into the wall, away from the room",
+};
+
+export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, { name: string; off: string }>> = {
+  switch: { name: "Electric switch", off: "down is off" },
+  breaker: { name: "Breaker", off: "off" },
+  disconnect: { name: "Disconnect", off: "pulled out" },
+  plug: { name: "Plug", off: "pulled" },
+  "gas-cock": { name: "Gas cock", off: "handle across the pipe is shut" },
+  "water-valve": { name: "Water valve", off: "handle across the pipe is shut" },
+};
+
+/** How an end is named while it is open, and the verb that puts it right. */
+export const END_WORDS: Readonly<Record<EndKind, { open: string; close: string }>> = {
+  "switch-off": { open: "power is off", close: "Switch it on again" },
+  "breaker-off": { open: "breaker is off", close: "Switch it on again" },
+  "disconnect-out": { open: "power is disconnected", close: "Connect it again" },
+  "gas-shut": { open: "gas is shut", close: "Open it again" },
+  "valve-shut": { open: "a valve is shut", close: "Open it again" },
+  "bleed-open": { open: "bleed point is open", close: "Shut it" },
+  "drain-open": { open: "drain is open", close: "Shut it" },
+  "panel-off": { open: "slot is open", close: "Close it" },
+  "part-out": { open: "filter is out", close: "Put it in" },
+  "part-drying": { open: "a part is drying", close: "Put it back" },
+  "sensor-out": { open: "a sensor is out", close: "Put it back" },
+  "window-open": { open: "windows are open", close: "Shut them" },
+  "alarm-muted": { open: "an alarm is muted", close: "Unmute it" },
+  "vent-off": { open: "vent pipe is off", close: "Have it refitted" },
+  "setting-changed": { open: "a setting is changed", close: "Set it back" },
+  "light-unreset": { open: "filter light is not reset", close: "Reset it" },
+};
+
+export type DriverWords = {
+  /** As an entry in a list to choose from. */
+  name: string;
+  /** Inside a sentence of reasons. */
+  reason: (count: number | undefined) => string;
+  counted?: string;
+  dates: "none" | "spell" | "must-begin" | "day";
+};
+const plain = (reason: string) => () => reason;
+const pets = (count: number | undefined) => (count === 1 ? "a shedding pet" : "shedding pets");
+
+export const DRIVER_WORDS: Readonly<Record<DriverKind, DriverWords>> = {
+  people: { name: "People living here", reason: plain("a full house"), counted: "How many", dates: "spell" },
+  "shedding-pets": { name: "Shedding pets", reason: pets, counted: "How many", dates: "spell" },
+  "indoor-smoking": { name: "Smoking indoors", reason: plain("smoke indoors"), dates: "spell" },
+  "dusty-hobby": { name: "A dusty hobby or workshop", reason: plain("workshop dust"), dates: "spell" },
+  renovation: { name: "Building work", reason: plain("building dust"), dates: "must-begin" },
+  "duct-cleaning": { name: "Ducts cleaned", reason: plain("the duct cleaning"), dates: "day" },
+  "moved-in": { name: "Moved in", reason: plain("the move"), dates: "day" },
+  "dusty-region": { name: "A dusty region", reason: plain("dust from outside"), dates: "spell" },
+  "busy-road": { name: "A busy road", reason: plain("the road"), dates: "spell" },
+  "smoke-episode": { name: "Smoke from outside", reason: plain("smoke from outside"), dates: "must-begin" },
+  "dryer-or-litter-beside": {
+    name: "Dryer or litter tray beside it",
+    reason: plain("lint and litter"),
+    dates: "spell",
+  },
+  "cooking-grease": { name: "Frying in the kitchen", reason: plain("kitchen grease"), dates: "spell" },
+  bypass: { name: "Air slipping past the filter", reason: plain("air past the frame"), dates: "spell" },
+};

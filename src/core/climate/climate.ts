@@ -1,0 +1,183 @@
+import { z } from "zod";
+import { civil, dayNumber, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
+import {
+  checkSpan,
+  dateSchema,
+  monthListSchema,
+  withDefault,
+} from "../quantities/schemas";
+import { reaches, roundPhysical } from "../quantities/rounding";
+
+/** Kelvin between the day's low and high where nobody has said; our choice, a mid-latitude mean. */
+export const DEFAULT_DAILY_RANGE_K = 10;
+/** Standard deviation of real daily means about the normal, K; our choice for inland climates. */
+export const DEFAULT_SPREAD_K = 4.5;
+
+export const climateSchema = z.strictObject({
+  monthlyMeanC: monthListSchema,
+  heatingDesignC: z.number(),
+  coolingDesignMeanC: z.number(),
+  dailyRangeC: withDefault(
+    z.union([z.number().min(0), z.array(z.number().min(0)).length(12)]),
+    DEFAULT_DAILY_RANGE_K,
+  ),
+  spreadC: withDefault(z.number().min(0), DEFAULT_SPREAD_K),
+});
+export type Climate = z.output<typeof climateSchema>;
+
+export const actualsSchema = withDefault(
+  z.array(z.strictObject({ date: dateSchema, meanC: z.number() })),
+  [],
+);
+export type Actual = z.output<typeof actualsSchema>[number];
+
+export const climateInput = z
+  .strictObject({
+    climate: climateSchema,
+    actuals: actualsSchema,
+    from: dateSchema,
+    to: dateSchema,
+  })
+  .superRefine(checkSpan);
+
+const SEASONS = [
+  "heatingStart",
+  "heatingEnd",
+  "coolingStart",
+  "coolingEnd",
+  "firstWarmDay",
+  "firstFrost",
+  "lastFrost",
+  "leafFall",
+  "snowFrom",
+  "snowTo",
+] as const;
+export type Season = (typeof SEASONS)[number];
+
+const datesSchema = z.array(dateSchema);
+export const climateOutput = z.strictObject({
+  days: z.array(
+    z.strictObject({
+      date: dateSchema,
+      meanC: z.number(),
+      source: z.enum(["normal", "actual"]),
+    }),
+  ),
+  seasons: z.strictObject(
+    Object.fromEntries(SEASONS.map((season) => [season, datesSchema])) as Record<
+      Season,
+      typeof datesSchema
+    >,
+  ),
+});
+export type ClimateResult = z.output<typeof climateOutput>;
+
+/** Seven-day mean of normals at which houses here start and stop heating or cooling, °C. */
+const HEATING_BOUND_C = 14;
+const COOLING_BOUND_C = 18;
+const LEAF_FALL_BOUND_C = 9;
+const SNOW_BOUND_C = -1;
+const WARM_AFTERNOON_C = 20;
+const FROST_C = 0;
+
+/**
+ * The monthly values at one day: a month's value belongs to its 15th, days between two 15ths lie
+ * on the straight line, and December runs on into January.
+ */
+export function normalOn(monthly: readonly number[], day: DayNumber): number {
+  const { year, month, day: dayOfMonth } = civil(day);
+  const left = dayOfMonth >= 15 ? month : month - 1;
+  const start = dayNumber(left === 0 ? year - 1 : year, left === 0 ? 12 : left, 15);
+  const end = dayNumber(left === 12 ? year + 1 : year, left === 12 ? 1 : left + 1, 15);
+  const before = monthly[(left + 11) % 12]!;
+  const after = monthly[left % 12]!;
+  return before + ((after - before) * (day - start)) / (end - start);
+}
+
+/** Normals of every day from `from` to `to`, °C; the same as `normalOn` for each, a month at a time. */
+export function normals(monthly: readonly number[], from: DayNumber, to: DayNumber): Float64Array {
+  const values = new Float64Array(Math.max(0, to - from + 1));
+  let day = from;
+  while (day <= to) {
+    const { year, month, day: dayOfMonth } = civil(day);
+    const left = dayOfMonth >= 15 ? month : month - 1;
+    const start = dayNumber(left === 0 ? year - 1 : year, left === 0 ? 12 : left, 15);
+    const end = dayNumber(left === 12 ? year + 1 : year, left === 12 ? 1 : left + 1, 15);
+    const before = monthly[(left + 11) % 12]!;
+    const slope = (monthly[left % 12]! - before) / (end - start);
+    for (; day < end && day <= to; day++) values[day - from] = before + slope * (day - start);
+  }
+  return values;
+}
+
+/** The last actual given for each day, by day number. */
+export function actualsByDay(actuals: readonly Actual[]): Map<DayNumber, number> {
+  return new Map(actuals.map((actual) => [toDay(actual.date), actual.meanC]));
+}
+
+/**
+ * Daily mean temperatures over a span, and the days on which the seasons turn. Seasons follow the
+ * normals only and are found by the direction of a crossing, never by month, so they hold in
+ * either hemisphere and are empty where a bound is never crossed.
+ *
+ * @source docs/sources.md#climate
+ */
+export function climateDays(input: z.output<typeof climateInput>): ClimateResult {
+  const { climate } = input;
+  const from = toDay(input.from);
+  const to = toDay(input.to);
+  const before = from - 7;
+  const means = normals(climate.monthlyMeanC, before, to);
+  const ranges =
+    typeof climate.dailyRangeC === "number"
+      ? new Float64Array(means.length).fill(climate.dailyRangeC)
+      : normals(climate.dailyRangeC, before, to);
+  const actuals = actualsByDay(input.actuals);
+
+  const weekEnding = (day: DayNumber) => {
+    let sum = 0;
+    for (let i = day - before - 6; i <= day - before; i++) sum += means[i]!;
+    return sum / 7;
+  };
+  const low = (day: DayNumber) => means[day - before]! - ranges[day - before]! / 2;
+  const high = (day: DayNumber) => means[day - before]! + ranges[day - before]! / 2;
+
+  const crossings = (
+    value: (day: DayNumber) => number,
+    bound: number,
+    direction: "falls" | "rises",
+  ) => {
+    const found = [];
+    for (let day = from; day <= to; day++) {
+      const was = reaches(value(day - 1), bound);
+      const is = reaches(value(day), bound);
+      if (was !== is && is === (direction === "rises")) found.push(fromDay(day));
+    }
+    return found;
+  };
+
+  const days = [];
+  for (let day = from; day <= to; day++) {
+    const actual = actuals.get(day);
+    days.push({
+      date: fromDay(day),
+      meanC: roundPhysical(actual ?? means[day - before]!),
+      source: actual === undefined ? ("normal" as const) : ("actual" as const),
+    });
+  }
+  return {
+    days,
+    seasons: {
+      heatingStart: crossings(weekEnding, HEATING_BOUND_C, "falls"),
+      heatingEnd: crossings(weekEnding, HEATING_BOUND_C, "rises"),
+      coolingStart: crossings(weekEnding, COOLING_BOUND_C, "rises"),
+      coolingEnd: crossings(weekEnding, COOLING_BOUND_C, "falls"),
+      firstWarmDay: crossings(high, WARM_AFTERNOON_C, "rises"),
+      firstFrost: crossings(low, FROST_C, "falls"),
+      lastFrost: crossings(low, FROST_C, "rises"),
+      leafFall: crossings(weekEnding, LEAF_FALL_BOUND_C, "falls"),
+      snowFrom: crossings(weekEnding, SNOW_BOUND_C, "falls"),
+      snowTo: crossings(weekEnding, SNOW_BOUND_C, "rises"),
+    },
+  };
+}

@@ -1,0 +1,27 @@
+/** An amount in a currency's smallest unit, whole. */
+export type Money = { minor: number; currency: string };
+
+export const CURRENCIES = ["EUR", "USD", "GBP", "CAD", "AUD", "NZD", "CHF", "SEK", "JPY"] as const;
+export type Currency = (typeof CURRENCIES)[number];
+
+const digitsOf = (currency: string) =>
+  new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions()
+    .maximumFractionDigits ?? 2;
+
+/** “18.50” or “18,50” in minor units; null when it is not an amount of this currency. */
+export function readMoney(text: string, currency: string): number | null {
+  const match = /^(\d{1,7})(?:[.,](\d+))?$/.exec(text.trim());
+  const digits = digitsOf(currency);
+  const fraction = match?.[2] ?? "";
+  if (!match || fraction.length > digits) return null;
+  return Number(match[1]) * 10 ** digits + Number(fraction.padEnd(digits, "0") || "0");
+}
+
+export const moneyWords = ({ minor, currency }: Money): string =>
+  new Intl.NumberFormat("en", { style: "currency", currency }).format(
+    minor / 10 ** digitsOf(currency),
+  );
+
+/** As it is typed again into a field. */
+export const moneyFigure = (minor: number, currency: string): string =>
+  (minor / 10 ** digitsOf(currency)).toFixed(digitsOf(currency));

@@ -1,0 +1,51 @@
+import { z } from "zod";
+import { RATING_SCHEMES, classesOf, toMerv } from "./rating";
+import { readPlainDate, type PlainDate } from "./plain-date";
+
+/** An optional key; a null there counts as absent. */
+export const optional = <T extends z.ZodType>(schema: T) =>
+  schema.nullish().transform((value) => value ?? undefined);
+
+/** An optional key with the value it takes when it is absent or null. */
+export const withDefault = <T extends z.ZodType>(schema: T, fallback: z.output<T>) =>
+  schema.nullish().transform((value) => value ?? fallback);
+
+export const dateSchema = z
+  .string()
+  .refine((text) => readPlainDate(text) !== null, "not a day: write it as YYYY-MM-DD")
+  .transform((text) => text as PlainDate);
+
+/** MM-DD, any day of a leap year. */
+export const monthDaySchema = z
+  .string()
+  .refine((text) => /^\d{2}-\d{2}$/.test(text) && readPlainDate(`2024-${text}`) !== null, {
+    message: "not a day of the year: write it as MM-DD",
+  });
+
+export const hoursOfDaySchema = z.number().min(0).max(24);
+export const shareSchema = z.number().min(0).max(1);
+export const countSchema = z.number().int().min(0);
+export const positiveSchema = z.number().positive();
+export const monthListSchema = z
+  .array(z.number())
+  .length(12, "give twelve values, January to December");
+
+export const ratingSchema = z
+  .strictObject({ scheme: z.enum(RATING_SCHEMES), class: z.string() })
+  .superRefine((rating, context) => {
+    if (toMerv(rating) === null)
+      context.addIssue({
+        code: "custom",
+        path: ["class"],
+        message: `${rating.scheme} has no class “${rating.class}”: it has ${classesOf(rating.scheme)}`,
+      });
+  });
+
+/** Refuses a span that ends before it starts; either end may be missing. */
+export function checkSpan(
+  span: { from?: string | undefined; to?: string | undefined },
+  context: z.RefinementCtx,
+): void {
+  if (span.from !== undefined && span.to !== undefined && span.from > span.to)
+    context.addIssue({ code: "custom", path: ["to"], message: "ends before it starts" });
+}

@@ -1,0 +1,90 @@
+/** Width × height × depth of a filter or its slot, mm; depth may be unknown. */
+export type SizeMm = { w: number; h: number; d?: number };
+export type LengthUnit = "in" | "mm" | "cm";
+
+const MM_PER = { in: 25.4, mm: 1, cm: 10 } as const;
+/** The trade makes a filter half an inch smaller than the size on its box, so that it slides. */
+export const NOMINAL_ALLOWANCE_MM = 12.7;
+/** Nobody's filter is larger; a figure beyond it is a slip of the unit. */
+const LARGEST_MM = 3000;
+/** A first figure up to here, without a unit, means inches; from MM_FROM on it means millimetres. */
+const INCHES_TO = 60;
+const MM_FROM = 100;
+
+export type SizeReading =
+  | { ok: true; mm: SizeMm; unit: LengthUnit }
+  | { ok: false; why: "unreadable" | "zero" | "too-large" | "which-unit" };
+
+/** “19 1/2”, “19.5”, “19,5” and “1/2” as numbers. */
+function readNumber(text: string): number | null {
+  const mixed = /^(?:(\d+)[ -])?(\d+)\/(\d+)$/.exec(text);
+  if (mixed) return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]);
+  return /^\d+(?:[.,]\d+)?$/.test(text) ? Number(text.replace(",", ".")) : null;
+}
+
+/**
+ * Reads a size as people write it: `20x25x4`, `20 x 25 x 4 in`, `500×500×48`, `19 1/2 x 24 1/2 "`.
+ * Without a unit, small figures are inches and large ones millimetres.
+ */
+export function readSize(text: string, fallback?: LengthUnit): SizeReading {
+  const plain = text.trim().toLowerCase().replace(/″|''|inches|inch/g, "in").replace(/"/g, "in");
+  const unitless = plain.replace(/(in|mm|cm)\b\.?/g, " ").trim();
+  const named = [...new Set([...plain.matchAll(/(in|mm|cm)(?![a-z])/g)].map((match) => match[1]))];
+  if (named.length > 1) return { ok: false, why: "unreadable" };
+  const numbers = unitless.split(/\s*[x×*]\s*/).map((part) => readNumber(part.trim()));
+  if (numbers.length < 2 || numbers.length > 3 || numbers.some((n) => n === null))
+    return { ok: false, why: "unreadable" };
+  const [w, h, d] = numbers as number[];
+  if (w === 0 || h === 0 || d === 0) return { ok: false, why: "zero" };
+  if (![w, h, d ?? 1].every((n) => Number.isFinite(n))) return { ok: false, why: "unreadable" };
+  const largest = Math.max(w!, h!);
+  const unit =
+    (named[0] as LengthUnit | undefined) ??
+    (largest <= INCHES_TO ? "in" : largest >= MM_FROM ? "mm" : fallback);
+  if (!unit) return { ok: false, why: "which-unit" };
+  const mm = (n: number) => Math.round(n * MM_PER[unit] * 1000) / 1000;
+  if (mm(largest) > LARGEST_MM) return { ok: false, why: "too-large" };
+  return { ok: true, unit, mm: { w: mm(w!), h: mm(h!), ...(d === undefined ? {} : { d: mm(d) }) } };
+}
+
+const SIXTEENTHS = 16;
+/** Inches to the nearest sixteenth, as a tape shows them: “19 1/2”. */
+function inchWords(mm: number): string {
+  const parts = Math.round((mm / MM_PER.in) * SIXTEENTHS);
+  const whole = Math.floor(parts / SIXTEENTHS);
+  let over = parts % SIXTEENTHS;
+  let under = SIXTEENTHS;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  if (over === 0) return `${whole}`;
+  return whole === 0 ? `${over}/${under}` : `${whole} ${over}/${under}`;
+}
+
+/** @example sizeWords({ w: 508, h: 508, d: 25.4 }, "in") // "20×20×1 in" */
+export function sizeWords(size: SizeMm, unit: "in" | "mm"): string {
+  const figures = [size.w, size.h, ...(size.d === undefined ? [] : [size.d])];
+  const word = (mm: number) => (unit === "in" ? inchWords(mm) : `${Math.round(mm)}`);
+  return `${figures.map(word).join("×")} ${unit}`;
+}
+
+/** The size a filter really has: as measured, else what its nominal inches leave. */
+export function actualSize(nominal: SizeMm, unit: LengthUnit, measured?: SizeMm): SizeMm {
+  if (measured) return measured;
+  if (unit !== "in") return nominal;
+  return { ...nominal, w: nominal.w - NOMINAL_ALLOWANCE_MM, h: nominal.h - NOMINAL_ALLOWANCE_MM };
+}
+
+export type Outgrown = "width" | "height" | "depth";
+/** In which directions a filter is larger than its slot; a millimetre is a tape's error. */
+export function outgrows(filter: SizeMm, slot: SizeMm): Outgrown[] {
+  const tape = 1;
+  return [
+    ...(filter.w > slot.w + tape ? (["width"] as const) : []),
+    ...(filter.h > slot.h + tape ? (["height"] as const) : []),
+    ...(filter.d !== undefined && slot.d !== undefined && filter.d > slot.d + tape
+      ? (["depth"] as const)
+      : []),
+  ];
+}

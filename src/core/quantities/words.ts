@@ -1,0 +1,82 @@
+import { civil, daysFrom, toDay, weekday, type PlainDate } from "./plain-date";
+
+const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
+const LONG_WEEKDAYS = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
+export const MONTHS = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];
+const SHORT_MONTHS = MONTHS.map((month) => month.slice(0, 3));
+
+/** “Sat 14 Mar”, with the year when it is not the year of `today`. */
+export function dateWords(date: PlainDate, today: PlainDate): string {
+  return `${WEEKDAYS[weekday(date)]} ${dayAndMonth(date, today)}`;
+}
+
+/** “14 Mar”, with the year when it is not the year of `today`. */
+export function dayAndMonth(date: PlainDate, today: PlainDate): string {
+  const { year, month, day } = civil(toDay(date));
+  const yearWord = date.slice(0, 4) === today.slice(0, 4) ? "" : ` ${year}`;
+  return `${day} ${SHORT_MONTHS[month - 1]}${yearWord}`;
+}
+
+/** “Saturday 14 March” */
+export function longDate(date: PlainDate): string {
+  const { month, day } = civil(toDay(date));
+  return `${LONG_WEEKDAYS[weekday(date)]} ${day} ${MONTHS[month - 1]}`;
+}
+
+/** Up to this many days a span is counted in days, then in weeks, then in months. */
+const DAYS_AS_DAYS = 13;
+const DAYS_AS_WEEKS = 75;
+const DAYS_PER_MONTH = 30.44;
+
+const counted = (n: number, noun: string) => `${n} ${noun}${n === 1 ? "" : "s"}`;
+
+/** A length of time, as coarse as it is long: “1 day”, “3 weeks”, “5 months”. */
+export function spanWords(days: number): string {
+  const length = Math.abs(days);
+  if (length <= DAYS_AS_DAYS) return counted(length, "day");
+  if (length <= DAYS_AS_WEEKS) return counted(Math.round(length / 7), "week");
+  return counted(Math.round(length / DAYS_PER_MONTH), "month");
+}
+
+/** How far off a day is: “today”, “in 9 days”, “in about 3 weeks”, “9 days over”. */
+export function awayWords(date: PlainDate, today: PlainDate): string {
+  const days = daysFrom(today, date);
+  if (days === 0) return "today";
+  if (days === 1) return "tomorrow";
+  if (days < 0) return `${spanWords(days)} over`;
+  return days <= DAYS_AS_DAYS ? `in ${spanWords(days)}` : `in about ${spanWords(days)}`;
+}
+
+/** “12 – 20 Mar” or “28 Feb – 4 Mar” */
+export function bandWords(early: PlainDate, late: PlainDate, today: PlainDate): string {
+  if (early === late) return dayAndMonth(early, today);
+  const sameMonth = early.slice(0, 7) === late.slice(0, 7);
+  const first = sameMonth ? String(Number(early.slice(8))) : dayAndMonth(early, today);
+  return `${first} – ${dayAndMonth(late, today)}`;
+}
+
+/** “a”, “a and b”, “a, b and c” */
+export function listWords(words: readonly string[]): string {
+  if (words.length <= 1) return words[0] ?? "";
+  return `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
+}
+
+const SMALL = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
+/** Small counts as words, for sentences. */
+export const countWords = (n: number): string => SMALL[n] ?? String(n);
+
+export const capitalised = (text: string): string =>
+  text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,62 @@
+import { climateDays } from "../climate/climate";
+import { runDays } from "../climate/run-hours";
+import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
+import { dueDaysOfSlot } from "./part-wear";
+import type { FilterSlot, HomeBook } from "./register";
+
+const DAYS_BACK = 30;
+const DAYS_AHEAD = 335;
+
+export type Peg = { slotId: string; due: PlainDate; /** Past its day: it has come off. */ past: boolean };
+export type Notch = { date: PlainDate; season: "heating ends" | "first warm day" | "leaf fall" | "snow" };
+
+export type Lintel = {
+  from: PlainDate;
+  to: PlainDate;
+  today: PlainDate;
+  /** Mean hours a day of the home's ducted systems (all of them, where none is ducted). */
+  heating: number[];
+  cooling: number[];
+  notches: Notch[];
+  pegs: Peg[];
+};
+
+/** The year over every page: why dates move, and what hangs from it. */
+export function lintelOf(book: HomeBook, today: PlainDate): Lintel {
+  const from = addDays(today, -DAYS_BACK);
+  const to = addDays(today, DAYS_AHEAD);
+  const size = daysFrom(from, to) + 1;
+  const used = book.systems.filter((system) => book.units.some((unit) => unit.systemId === system.id));
+  const ducted = used.filter((system) => system.ducted);
+  const shown = ducted.length > 0 ? ducted : used;
+  const heating = new Array<number>(size).fill(0);
+  const cooling = new Array<number>(size).fill(0);
+  for (const system of shown) {
+    const { climate } = book.home;
+    const days = runDays(climate, book.actuals, system.equipment, [], toDay(from), toDay(to));
+    for (let i = 0; i < size; i++) {
+      heating[i]! += days.heating[i]! / shown.length;
+      cooling[i]! += days.cooling[i]! / shown.length;
+    }
+  }
+  const { seasons } = climateDays({ climate: book.home.climate, actuals: [], from, to });
+  const notches: Notch[] = [
+    ...seasons.heatingEnd.map((date) => ({ date, season: "heating ends" as const })),
+    ...seasons.firstWarmDay.map((date) => ({ date, season: "first warm day" as const })),
+    ...seasons.leafFall.map((date) => ({ date, season: "leaf fall" as const })),
+    ...seasons.snowFrom.map((date) => ({ date, season: "snow" as const })),
+  ];
+  return { from, to, today, heating, cooling, notches, pegs: pegsOf(book, book.slots, today, to) };
+}
+
+function pegsOf(
+  book: HomeBook,
+  slots: readonly FilterSlot[],
+  today: PlainDate,
+  until: PlainDate,
+): Peg[] {
+  const pegs = slots.flatMap((slot) =>
+    dueDaysOfSlot(book, slot, today, until).map((due) => ({ slotId: slot.id, due, past: due < today })),
+  );
+  return pegs.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+}

@@ -1,0 +1,94 @@
+import { z } from "zod";
+import { actualsSchema, climateSchema } from "../climate/climate";
+import { equipmentSchema, measuredSchema } from "../climate/run-hours";
+import {
+  countSchema,
+  dateSchema,
+  optional,
+  positiveSchema,
+  ratingSchema,
+  withDefault,
+} from "../quantities/schemas";
+import { beliefSchema, FIRST_BELIEF, GRADES } from "./belief";
+import { AIR_SIDES, driverSchema, type DriverKind } from "./drivers";
+import { MEDIA_KINDS } from "./media";
+
+export const slotSchema = z.strictObject({
+  media: z.enum(MEDIA_KINDS),
+  rating: optional(ratingSchema),
+  airSide: z.enum(AIR_SIDES),
+  /** All filters of the slot together, m². */
+  faceAreaM2: optional(positiveSchema),
+  airflowM3h: optional(positiveSchema),
+  baseHours: optional(positiveSchema),
+  maxAgeDays: optional(z.number().int().min(1)),
+  cleanDropPa: optional(positiveSchema),
+  /** Drop at due over drop when clean; twice is what the trade calls spent. */
+  finalRatio: withDefault(z.number().gt(1), 2),
+});
+export type WearSlot = z.output<typeof slotSchema>;
+
+const lookSchema = z.strictObject({
+  date: dateSchema,
+  grade: optional(z.enum(GRADES)),
+  pressureDropPa: optional(z.number().min(0)),
+});
+export type WearLook = z.output<typeof lookSchema>;
+
+/** Three years: further ahead nobody plans a filter. */
+const DEFAULT_HORIZON_DAYS = 1095;
+
+export const wearInput = z
+  .strictObject({
+    today: dateSchema,
+    fittedOn: dateSchema,
+    climate: climateSchema,
+    actuals: actualsSchema,
+    equipment: equipmentSchema,
+    measured: measuredSchema,
+    slot: slotSchema,
+    drivers: z.array(driverSchema),
+    belief: withDefault(beliefSchema, FIRST_BELIEF),
+    looks: z.array(lookSchema),
+    horizonDays: withDefault(countSchema, DEFAULT_HORIZON_DAYS),
+  })
+  .superRefine((input, context) => {
+    input.looks.forEach((look, i) => {
+      const problem = (path: string, message: string) =>
+        context.addIssue({ code: "custom", path: ["looks", i, path], message });
+      if (look.grade === undefined && look.pressureDropPa === undefined)
+        problem("grade", "a look needs a grade or a pressure drop");
+      if (look.pressureDropPa !== undefined && input.slot.cleanDropPa === undefined)
+        problem("pressureDropPa", "a pressure drop needs the slot's cleanDropPa to compare with");
+    });
+  });
+export type WearInput = z.output<typeof wearInput>;
+
+const maybeDate = dateSchema.nullable();
+export const wearOutput = z.strictObject({
+  early: maybeDate,
+  likely: maybeDate,
+  late: maybeDate,
+  limitedBy: z.enum(["load", "age"]).nullable(),
+  percentNow: z.number(),
+  belief: z.strictObject({ mu: z.number(), sd: z.number() }),
+  looksUsed: z.number(),
+  days: z.array(
+    z.strictObject({
+      date: dateSchema,
+      runHours: z.number(),
+      multiplier: z.number(),
+      load: z.number(),
+    }),
+  ),
+  drivers: z.array(
+    z.strictObject({
+      id: z.string().optional(),
+      kind: z.string().transform((kind) => kind as DriverKind),
+      daysBroughtForward: z.number().nullable(),
+    }),
+  ),
+  bookDue: maybeDate,
+  weatherDays: z.number().nullable(),
+});
+export type WearResult = z.output<typeof wearOutput>;

@@ -1,0 +1,216 @@
+import type { Actual } from "../climate/climate";
+import { inUseOn, runDays, type Measured } from "../climate/run-hours";
+import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
+import { toMerv } from "../quantities/rating";
+import {
+  clamp,
+  reaches,
+  roundHours,
+  roundLoad,
+  roundPercent,
+  roundPhysical,
+} from "../quantities/rounding";
+import { learn, SEEN_BY_GRADE, seenByPressure, TENTH, type Belief } from "./belief";
+import { dustMultipliers, type Driver } from "./drivers";
+import { MEDIA, ratingFactor, type MediaFacts } from "./media";
+import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
+
+/** How far the area of a slot may stretch or shorten the life of its filter. */
+const LEAST_AREA_FACTOR = 0.5;
+const MOST_AREA_FACTOR = 2;
+/** Below this book load a look says nothing of the place: the filter was still new. */
+const LEAST_LOAD_TO_LEARN = 0.05;
+/** A day on which a cleaned filter ages: it ran at least this long, h. */
+const HOURS_THAT_AGE = 1;
+
+const SECONDS_PER_HOUR = 3600;
+
+/**
+ * Run hours to due of a slot at the reference dust load: base × rating × area, or the figure a
+ * maker or the owner gave in their place.
+ */
+export function ratedHours(slot: WearSlot): number {
+  if (slot.baseHours !== undefined) return slot.baseHours;
+  const facts: MediaFacts = MEDIA[slot.media];
+  const merv = slot.rating ? toMerv(slot.rating) : null;
+  const rating = facts.rated && merv !== null ? ratingFactor(merv) : 1;
+  const area =
+    slot.faceAreaM2 && slot.airflowM3h && facts.referenceVelocityMs
+      ? clamp(
+          slot.faceAreaM2 / (slot.airflowM3h / SECONDS_PER_HOUR / facts.referenceVelocityMs),
+          LEAST_AREA_FACTOR,
+          MOST_AREA_FACTOR,
+        )
+      : 1;
+  return facts.baseHours * rating * area;
+}
+
+/** The load at k = 1 at the start of each day from fitting to horizon, and the day its age is spent. */
+type Course = {
+  hours: Float64Array;
+  multiplier: Float64Array;
+  load: Float64Array;
+  ageDue: number | null;
+};
+
+function ageDueIndex(input: WearInput, hours: Float64Array, first: DayNumber): number | null {
+  const facts: MediaFacts = MEDIA[input.slot.media];
+  const limit = input.slot.maxAgeDays ?? facts.maxAgeDays;
+  let age = 0;
+  for (let i = 0; i < hours.length; i++) {
+    if (age >= limit) return i;
+    if (facts.cleaned ? reaches(hours[i]!, HOURS_THAT_AGE) : inUseOn(input.equipment, first + i))
+      age++;
+  }
+  return null;
+}
+
+type Weather = { actuals: readonly Actual[]; measured: readonly Measured[] };
+const NO_WEATHER: Weather = { actuals: [], measured: [] };
+
+/** The hours a part wears by: those of heating for a humidifier's panel, all that ran for the rest. */
+function wearingHours(input: WearInput, weather: Weather, first: DayNumber, last: DayNumber) {
+  const { climate, equipment, slot } = input;
+  const days = runDays(climate, weather.actuals, equipment, weather.measured, first, last);
+  return slot.media === "humidifier-panel" ? days.heating : days.run;
+}
+
+function multipliers(input: WearInput, drivers: readonly Driver[], first: DayNumber, size: number) {
+  return input.slot.media === "humidifier-panel"
+    ? new Float64Array(size).fill(1)
+    : dustMultipliers(drivers, input.slot.airSide, first, size);
+}
+
+function loads(hours: Float64Array, multiplier: Float64Array, rated: number): Float64Array {
+  const load = new Float64Array(hours.length);
+  let sum = 0;
+  for (let i = 0; i < hours.length; i++) {
+    load[i] = sum / rated;
+    sum += hours[i]! * multiplier[i]!;
+  }
+  return load;
+}
+
+/** The first day index on which k·load reaches 1, or null within the days there are. */
+function dueIndex(load: Float64Array, lnK: number): number | null {
+  const k = Math.exp(lnK);
+  let low = 0;
+  let high = load.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (reaches(k * load[middle]!, 1)) high = middle;
+    else low = middle + 1;
+  }
+  return low < load.length ? low : null;
+}
+
+const earlier = (a: number | null, b: number | null) =>
+  a === null ? b : b === null ? a : Math.min(a, b);
+
+const dueByLoadOrAge = (course: Pick<Course, "load" | "ageDue">, lnK: number) =>
+  earlier(dueIndex(course.load, lnK), course.ageDue);
+
+function seenAt(look: WearLook, slot: WearSlot) {
+  if (look.pressureDropPa !== undefined && slot.cleanDropPa !== undefined)
+    return seenByPressure(look.pressureDropPa, slot.cleanDropPa, slot.finalRatio);
+  if (look.grade !== undefined) return SEEN_BY_GRADE[look.grade];
+  throw new Error("wear: a look needs a grade, or a pressure drop and the slot's cleanDropPa");
+}
+
+/** What the looks since fitting teach about this place. */
+function learnt(input: WearInput, load: Float64Array): { belief: Belief; used: number } {
+  const fitted = toDay(input.fittedOn);
+  let belief = input.belief;
+  let used = 0;
+  const looks = input.looks
+    .filter((look) => look.date > input.fittedOn && look.date <= input.today)
+    .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
+  for (const look of looks) {
+    const bookLoad = load[toDay(look.date) - fitted]!;
+    if (!reaches(bookLoad, LEAST_LOAD_TO_LEARN)) continue;
+    belief = learn(belief, seenAt(look, input.slot), bookLoad);
+    used++;
+  }
+  return { belief, used };
+}
+
+/** The belief after the looks up to `today`, unrounded: what the next filter here starts from. */
+export function beliefAfter(input: WearInput): Belief {
+  const fitted = toDay(input.fittedOn);
+  const last = Math.max(fitted, toDay(input.today));
+  const weather = { actuals: input.actuals, measured: input.measured };
+  const hours = wearingHours(input, weather, fitted, last);
+  const multiplier = multipliers(input, input.drivers, fitted, hours.length);
+  return learnt(input, loads(hours, multiplier, ratedHours(input.slot))).belief;
+}
+
+/**
+ * When a filter or run-hour part is due at this place, between which days, and why.
+ *
+ * The load rises with run hours, dust and this place's own factor k; 1 is due. A look narrows what
+ * is known of k. `likely` takes the middle of that belief, `early` and `late` its tenths; none is
+ * later than the day the part is simply too old.
+ *
+ * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
+ */
+export function wear(input: WearInput): WearResult {
+  const fitted = toDay(input.fittedOn);
+  const today = toDay(input.today);
+  const last = Math.max(today, fitted) + input.horizonDays;
+  const size = last - fitted + 1;
+  const rated = ratedHours(input.slot);
+
+  const course = (weather: Weather, drivers: readonly Driver[]): Course => {
+    const hours = wearingHours(input, weather, fitted, last);
+    const multiplier = multipliers(input, drivers, fitted, size);
+    return {
+      hours,
+      multiplier,
+      load: loads(hours, multiplier, rated),
+      ageDue: ageDueIndex(input, hours, fitted),
+    };
+  };
+  const real = course({ actuals: input.actuals, measured: input.measured }, input.drivers);
+  const { belief, used } = learnt(input, real.load);
+  const due = (lnK: number) => dueByLoadOrAge(real, lnK);
+  const dateAt = (index: number | null): PlainDate | null =>
+    index === null ? null : fromDay(fitted + index);
+
+  const likely = due(belief.mu);
+  const byLoad = dueIndex(real.load, belief.mu);
+  const withoutDriver = (removed: Driver): number | null => {
+    const others = input.drivers.filter((driver) => driver !== removed);
+    const load = loads(real.hours, multipliers(input, others, fitted, size), rated);
+    return dueByLoadOrAge({ load, ageDue: real.ageDue }, belief.mu);
+  };
+  const sooner = (other: number | null) =>
+    likely === null || other === null ? null : other - likely;
+
+  const hasWeather = input.actuals.length > 0 || input.measured.length > 0;
+  const normal = hasWeather ? course(NO_WEATHER, input.drivers) : real;
+  const bookLoad = loads(normal.hours, new Float64Array(size).fill(1), rated);
+  const k = Math.exp(belief.mu);
+
+  return {
+    early: dateAt(due(belief.mu + TENTH * belief.sd)),
+    likely: dateAt(likely),
+    late: dateAt(due(belief.mu - TENTH * belief.sd)),
+    limitedBy: likely === null ? null : byLoad !== null && byLoad <= likely ? "load" : "age",
+    percentNow: roundPercent(100 * k * (real.load[today - fitted] ?? 0)),
+    belief: { mu: roundLoad(belief.mu), sd: roundLoad(belief.sd) },
+    looksUsed: used,
+    days: Array.from(real.load, (load, i) => ({
+      date: fromDay(fitted + i),
+      runHours: roundHours(real.hours[i]!),
+      multiplier: roundPhysical(real.multiplier[i]!),
+      load: roundLoad(k * load),
+    })),
+    drivers: input.drivers.map((driver) => ({
+      ...(driver.id === undefined ? {} : { id: driver.id }),
+      kind: driver.kind,
+      daysBroughtForward: sooner(withoutDriver(driver)),
+    })),
+    bookDue: dateAt(dueByLoadOrAge({ load: bookLoad, ageDue: normal.ageDue }, 0)),
+    weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, belief.mu)) : sooner(likely),
+  };
+}

@@ -1,0 +1,72 @@
+import { and, asc, eq, isNull } from "drizzle-orm";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { DriverScope, ScopedDriver } from "@/core/register/register";
+import type { DriverKind } from "@/core/wear/drivers";
+import type { Reader, Tx } from "../client";
+import { drivers } from "../schema";
+
+function scopeOf(row: typeof drivers.$inferSelect): DriverScope {
+  if (row.scope === "system" && row.systemId) return { scope: "system", systemId: row.systemId };
+  if (row.scope === "part" && row.partId) return { scope: "part", partId: row.partId };
+  return { scope: "home" };
+}
+
+export async function listDrivers(db: Reader, homeId: string): Promise<ScopedDriver[]> {
+  const rows = await db
+    .select()
+    .from(drivers)
+    .where(and(eq(drivers.homeId, homeId), isNull(drivers.deletedAt)))
+    .orderBy(asc(drivers.createdAt), asc(drivers.id));
+  return rows.map((row) => ({
+    ...scopeOf(row),
+    id: row.id,
+    kind: row.kind as DriverKind,
+    ...(row.count === null ? {} : { count: row.count }),
+    ...(row.fraction === null ? {} : { fraction: row.fraction }),
+    ...(row.from === null ? {} : { from: row.from as PlainDate }),
+    ...(row.to === null ? {} : { to: row.to as PlainDate }),
+    ...(row.label === null ? {} : { label: row.label }),
+  }));
+}
+
+function toRow(driver: ScopedDriver) {
+  return {
+    scope: driver.scope,
+    systemId: driver.scope === "system" ? driver.systemId : null,
+    partId: driver.scope === "part" ? driver.partId : null,
+    kind: driver.kind,
+    count: driver.count ?? null,
+    fraction: driver.fraction ?? null,
+    from: driver.from ?? null,
+    to: driver.to ?? null,
+    label: driver.label ?? null,
+  };
+}
+
+export async function insertDriver(
+  tx: Tx,
+  homeId: string,
+  driver: ScopedDriver,
+  createdAt: string,
+): Promise<void> {
+  await tx.insert(drivers).values({ id: driver.id, homeId, ...toRow(driver), createdAt });
+}
+
+export async function updateDriver(tx: Tx, homeId: string, driver: ScopedDriver): Promise<void> {
+  await tx
+    .update(drivers)
+    .set(toRow(driver))
+    .where(and(eq(drivers.id, driver.id), eq(drivers.homeId, homeId)));
+}
+
+export async function markDriverDeleted(
+  tx: Tx,
+  homeId: string,
+  id: string,
+  at: string | null,
+): Promise<void> {
+  await tx
+    .update(drivers)
+    .set({ deletedAt: at })
+    .where(and(eq(drivers.id, id), eq(drivers.homeId, homeId)));
+}

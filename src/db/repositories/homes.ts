@@ -1,0 +1,100 @@
+import { and, asc, eq, isNotNull, isNull } from "drizzle-orm";
+import { z } from "zod";
+import { climateSchema } from "@/core/climate/climate";
+import type { Home, Level } from "@/core/register/register";
+import type { Reader, Tx } from "../client";
+import { homes, levels, weatherDays } from "../schema";
+
+const figures = z.array(z.number());
+
+function toHome(row: typeof homes.$inferSelect): Home {
+  return {
+    id: row.id,
+    name: row.name,
+    timeZone: row.timeZone,
+    unitSystem: row.unitSystem,
+    currency: row.currency,
+    climate: climateSchema.parse({
+      monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
+      heatingDesignC: row.heatingDesignC,
+      coolingDesignMeanC: row.coolingDesignMeanC,
+      dailyRangeC: JSON.parse(row.dailyRangeK),
+      spreadC: row.spreadK,
+    }),
+  };
+}
+
+const toRow = (home: Home) => ({
+  name: home.name,
+  timeZone: home.timeZone,
+  unitSystem: home.unitSystem,
+  currency: home.currency,
+  monthlyMeanC: JSON.stringify(home.climate.monthlyMeanC),
+  heatingDesignC: home.climate.heatingDesignC,
+  coolingDesignMeanC: home.climate.coolingDesignMeanC,
+  dailyRangeK: JSON.stringify(home.climate.dailyRangeC),
+  spreadK: home.climate.spreadC,
+});
+
+/** Homes in the order they were entered; the deleted ones are left out. */
+export async function listHomes(db: Reader): Promise<Home[]> {
+  const rows = await db.select().from(homes).where(isNull(homes.deletedAt)).orderBy(asc(homes.createdAt));
+  return rows.map(toHome);
+}
+
+export async function findHome(db: Reader, id: string): Promise<Home | null> {
+  const rows = await db.select().from(homes).where(and(eq(homes.id, id), isNull(homes.deletedAt)));
+  return rows[0] ? toHome(rows[0]) : null;
+}
+
+export async function insertHome(tx: Tx, home: Home, createdAt: string): Promise<void> {
+  await tx.insert(homes).values({ id: home.id, ...toRow(home), createdAt });
+}
+
+export async function updateHome(tx: Tx, home: Home): Promise<void> {
+  await tx.update(homes).set(toRow(home)).where(eq(homes.id, home.id));
+}
+
+/** Takes a home out of sight, or brings it back with `at` null; nothing of it is lost. */
+export async function markHomeDeleted(tx: Tx, id: string, at: string | null): Promise<void> {
+  await tx.update(homes).set({ deletedAt: at }).where(eq(homes.id, id));
+}
+
+export async function listDeletedHomes(db: Reader): Promise<Home[]> {
+  return (await db.select().from(homes).where(isNotNull(homes.deletedAt))).map(toHome);
+}
+
+export async function listLevels(db: Reader, homeId: string): Promise<Level[]> {
+  const rows = await db.select().from(levels).where(eq(levels.homeId, homeId));
+  return rows
+    .map(({ id, name, storey, place }) => ({ id, name, storey, place }))
+    .sort((a, b) => b.storey - a.storey);
+}
+
+export async function insertLevel(tx: Tx, homeId: string, level: Level): Promise<void> {
+  await tx.insert(levels).values({ ...level, homeId });
+}
+
+export async function listWeatherDays(db: Reader, homeId: string) {
+  return db
+    .select({ date: weatherDays.date, meanC: weatherDays.meanC })
+    .from(weatherDays)
+    .where(eq(weatherDays.homeId, homeId))
+    .orderBy(asc(weatherDays.date));
+}
+
+/** Days already there keep their row and take the new value. */
+export async function recordWeatherDays(
+  tx: Tx,
+  homeId: string,
+  days: readonly { date: string; meanC: number }[],
+): Promise<void> {
+  for (const day of days)
+    await tx
+      .insert(weatherDays)
+      .values({ homeId, ...day })
+      .onConflictDoUpdate({
+        target: [weatherDays.homeId, weatherDays.date],
+        set: { meanC: day.meanC },
+      });
+}

@@ -1,0 +1,46 @@
+import { sql } from "drizzle-orm";
+import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from "drizzle-orm/sqlite-core";
+import { homes } from "./homes";
+import { items, parts } from "./parts";
+import { units } from "./units";
+
+/**
+ * What happened, append only. A correction is another event that points at the one it corrects and
+ * takes its place; a withdrawal points at one and takes it away.
+ */
+export const events = sqliteTable(
+  "events",
+  {
+    id: text("id").primaryKey(),
+    ordinal: integer("ordinal").notNull().unique(),
+    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
+    partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
+    itemId: text("item_id").references(() => items.id, { onDelete: "restrict" }),
+    kind: text("kind", { enum: ["fitted", "cleaned", "look", "note", "withdrawn"] }).notNull(),
+    date: text("happened_on").notNull(),
+    recordedAt: text("recorded_at").notNull(),
+    corrects: text("corrects_id").references((): AnySQLiteColumn => events.id, { onDelete: "restrict" }),
+    runId: text("run_id"),
+    words: text("words"),
+    minutes: integer("minutes"),
+    costMinor: integer("cost_minor"),
+  },
+  (table) => [
+    index("events_part").on(table.partId, table.date),
+    index("events_home").on(table.homeId, table.date),
+    index("events_corrects").on(table.corrects),
+    check("events_withdrawal", sql`${table.kind} <> 'withdrawn' or ${table.corrects} is not null`),
+  ],
+);
+
+/** How a filter was seen: the detail of a look event. */
+export const looks = sqliteTable(
+  "looks",
+  {
+    eventId: text("event_id").primaryKey().references(() => events.id, { onDelete: "restrict" }),
+    grade: text("grade"),
+    pressureDropPa: real("pressure_drop_pa"),
+  },
+  (table) => [check("looks_something", sql`${table.grade} is not null or ${table.pressureDropPa} is not null`)],
+);

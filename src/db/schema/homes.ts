@@ -1,0 +1,47 @@
+import { sql } from "drizzle-orm";
+import { check, index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+
+export const homes = sqliteTable(
+  "homes",
+  {
+    id: text("id").primaryKey(),
+    name: text("name").notNull(),
+    timeZone: text("time_zone").notNull(),
+    unitSystem: text("unit_system", { enum: ["metric", "us"] }).notNull(),
+    currency: text("currency").notNull(),
+    /** JSON: twelve monthly means, °C, January first. */
+    monthlyMeanC: text("monthly_mean_c").notNull(),
+    heatingDesignC: real("heating_design_c").notNull(),
+    coolingDesignMeanC: real("cooling_design_mean_c").notNull(),
+    /** JSON: one daily range or twelve, K. */
+    dailyRangeK: text("daily_range_k").notNull(),
+    spreadK: real("spread_k").notNull(),
+    createdAt: text("created_at").notNull(),
+    deletedAt: text("deleted_at"),
+  },
+  (table) => [check("homes_name", sql`length(trim(${table.name})) > 0`)],
+);
+
+export const levels = sqliteTable(
+  "levels",
+  {
+    id: text("id").primaryKey(),
+    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    name: text("name").notNull(),
+    /** Storeys above the ground floor, cellars below 0. */
+    storey: integer("storey").notNull(),
+    place: text("place", { enum: ["inside", "outdoors", "outbuilding"] }).notNull(),
+  },
+  (table) => [index("levels_home").on(table.homeId)],
+);
+
+/** Daily means that were really measured. */
+export const weatherDays = sqliteTable(
+  "weather_days",
+  {
+    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    date: text("observed_on").notNull(),
+    meanC: real("mean_c").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.date] })],
+);

@@ -1,0 +1,192 @@
+"use client";
+
+import Link from "next/link";
+import { useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { daysFrom } from "@/core/quantities/plain-date";
+import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
+import type { Lintel as LintelData, Peg } from "@/core/register/lintel";
+import { Beam, along } from "./beam";
+
+const ZOOMS = { year: 1, season: 4, month: 11 } as const;
+type Zoom = keyof typeof ZOOMS;
+
+/** Pegs nearer than this share a place to hang: 44 px at the usual width of a screen. */
+const CLUSTER_DAYS = 12;
+const MINUTES_PER_PEG = 10;
+
+type Place = { unitId: string; words: string };
+type Hung = { pegs: Peg[]; past: boolean };
+
+function hang(pegs: readonly Peg[], apart: number): Hung[] {
+  const hung: Hung[] = [];
+  for (const peg of pegs) {
+    const last = hung.at(-1);
+    const near = last && last.past === peg.past && daysFrom(last.pegs[0]!.due, peg.due) < apart;
+    if (near || (last?.past && peg.past)) last.pegs.push(peg);
+    else hung.push({ pegs: [peg], past: peg.past });
+  }
+  return hung;
+}
+
+/** The year over every page, and what hangs from it. Arrow keys walk from peg to peg. */
+export function Lintel({
+  homeId,
+  lintel,
+  places,
+  hasRunHours,
+}: {
+  homeId: string;
+  lintel: LintelData;
+  places: Record<string, Place>;
+  hasRunHours: boolean;
+}) {
+  const [zoom, setZoom] = useState<Zoom>("year");
+  const scroller = useRef<HTMLDivElement>(null);
+  const hung = hang(lintel.pegs, CLUSTER_DAYS / ZOOMS[zoom]);
+
+  // The strip is wider than a phone, and than the window once zoomed: bring today to its left.
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box) return;
+    const today = (along(lintel, lintel.today) / 100) * box.scrollWidth;
+    box.scrollLeft = Math.max(0, today - Math.min(0.16 * box.clientWidth, 160));
+  }, [lintel, zoom]);
+
+  const walk = (event: KeyboardEvent<HTMLElement>) => {
+    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    const links = [...event.currentTarget.querySelectorAll<HTMLAnchorElement>("a")];
+    const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+    if (step === 0 || at < 0) return;
+    event.preventDefault();
+    links[Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
+  };
+
+  return (
+    <nav aria-label="The year and what hangs from it" className="no-print relative" onKeyDown={walk}>
+      <div
+        ref={scroller}
+        className="overflow-x-auto overflow-y-hidden [scrollbar-width:none]"
+        tabIndex={-1}
+      >
+        <div
+          style={{ "--zoom": ZOOMS[zoom] } as React.CSSProperties}
+          className="relative w-[870%] wide:w-[calc(100%*var(--zoom))]"
+        >
+          <div className="relative h-14 border-y-[5px] border-ink bg-surface wide:h-[5.75rem]">
+            <Beam lintel={lintel} />
+            {!hasRunHours && (
+              <p className="absolute top-1/2 left-[12%] -translate-y-1/2 bg-surface px-2 text-second">
+                The hours your machines run will rise here.
+              </p>
+            )}
+            <Keystone lintel={lintel} />
+          </div>
+          <ul className="relative h-14">
+            {hung.map((group) => (
+              <PegGroup
+                key={`${group.pegs[0]!.slotId} ${group.pegs[0]!.due}`}
+                {...{ homeId, lintel, places, group }}
+              />
+            ))}
+          </ul>
+        </div>
+      </div>
+      <div
+        role="group"
+        aria-label="How much of the year"
+        className="absolute right-4 bottom-1 hidden gap-1 bg-ground wide:flex"
+      >
+        {(Object.keys(ZOOMS) as Zoom[]).map((name) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={zoom === name}
+            onClick={() => setZoom(name)}
+            className="px-2 py-1 text-sm text-second aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:underline aria-pressed:underline-offset-4"
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+    </nav>
+  );
+}
+
+function Keystone({ lintel }: { lintel: LintelData }) {
+  return (
+    <div
+      style={{ left: `${along(lintel, lintel.today)}%` }}
+      className="absolute -inset-y-[5px] z-10 flex w-14 -translate-x-1/2 flex-col items-center justify-center bg-attention text-[0.8125rem] leading-tight font-semibold text-attention-ink [clip-path:polygon(0_0,100%_0,80%_100%,20%_100%)]"
+    >
+      <span>today</span>
+      <span className="hidden wide:inline">{dayAndMonth(lintel.today, lintel.today)}</span>
+    </div>
+  );
+}
+
+function PegGroup({
+  homeId,
+  lintel,
+  places,
+  group,
+}: {
+  homeId: string;
+  lintel: LintelData;
+  places: Record<string, Place>;
+  group: Hung;
+}) {
+  const { pegs, past } = group;
+  const first = pegs[0]!;
+  const lines = pegs.map((peg) => {
+    const words = places[peg.slotId]?.words ?? "";
+    return `${words}: ${past ? awayWords(peg.due, lintel.today) : dateWords(peg.due, lintel.today)}`;
+  });
+  const length = Math.min(34, 10 + (MINUTES_PER_PEG * pegs.length) / 2);
+  const at = past ? along(lintel, lintel.today) : along(lintel, first.due);
+  return (
+    <li style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
+      <Link
+        href={`/homes/${homeId}/units/${places[first.slotId]?.unitId}?slot=${first.slotId}`}
+        aria-label={lines.join("; ")}
+        data-past={past || undefined}
+        className="flex h-12 w-11 justify-center"
+      >
+        {past ? <Fallen /> : <Hanging length={length} soon={daysFrom(lintel.today, first.due) <= 7} />}
+      </Link>
+      <div
+        aria-hidden="true"
+        data-side={at > 75 ? "left" : at < 12 ? "right" : "middle"}
+        className="pointer-events-none absolute top-11 z-20 hidden w-max max-w-72 border-l-4 border-amber bg-slate px-3 py-2 text-sm text-on-slate group-focus-within:block group-hover:block data-[side=left]:right-0 data-[side=middle]:left-1/2 data-[side=middle]:-translate-x-1/2 data-[side=right]:left-0"
+      >
+        {lines.slice(0, 4).map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        {lines.length > 4 && <p>and {lines.length - 4} more</p>}
+      </div>
+    </li>
+  );
+}
+
+function Hanging({ length, soon }: { length: number; soon: boolean }) {
+  return (
+    <svg
+      aria-hidden="true"
+      width="14"
+      height={length + 12}
+      className={soon ? "fill-attention stroke-attention" : "fill-ink stroke-ink"}
+    >
+      <line x1="7" x2="7" y1="0" y2={length} strokeWidth="2" />
+      <rect x="2" y={length} width="10" height="10" strokeWidth="0" />
+    </svg>
+  );
+}
+
+/** A peg off its hook, lying on its side. */
+function Fallen() {
+  return (
+    <svg aria-hidden="true" width="40" height="44" className="fill-attention stroke-attention">
+      <line x1="4" x2="28" y1="38" y2="36" strokeWidth="2" />
+      <rect x="27" y="30" width="10" height="10" strokeWidth="0" transform="rotate(-5 32 35)" />
+    </svg>
+  );
+}

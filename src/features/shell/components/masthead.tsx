@@ -1,0 +1,126 @@
+"use client";
+
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { DropdownMenu } from "radix-ui";
+import type { Theme } from "@/lib/theme";
+import { chooseTheme } from "../shell-actions";
+
+type HomeLink = { id: string; name: string };
+
+const ITEM =
+  "flex min-h-11 items-center px-4 outline-none data-highlighted:bg-ink data-highlighted:text-ground cursor-pointer no-underline";
+
+export function Masthead({
+  home,
+  homes,
+  theme,
+}: {
+  home: HomeLink;
+  homes: HomeLink[];
+  theme: Theme;
+}) {
+  return (
+    <header className="no-print flex h-14 items-center gap-6 px-4 wide:px-7">
+      <Link href={`/homes/${home.id}`} className="font-display text-xl font-bold no-underline">
+        Amber <span className="text-attention-text">Lintel</span>
+      </Link>
+      <ViewLinks homeId={home.id} place="top" />
+      <div className="ml-auto">
+        <HomeMenu home={home} homes={homes} theme={theme} />
+      </div>
+    </header>
+  );
+}
+
+const viewsOf = (homeId: string) => [
+  { href: `/homes/${homeId}`, name: "Today" },
+  { href: `/homes/${homeId}/house`, name: "House" },
+];
+
+/** The views in plain words: in one row above the beam, or at a phone's foot. */
+export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
+  const path = usePathname();
+  const isHere = (href: string, name: string) =>
+    name === "Today" ? path === href : path.startsWith(href) || path.includes("/units/");
+  return (
+    <nav
+      aria-label="Views"
+      data-place={place}
+      className="no-print data-[place=foot]:fixed data-[place=foot]:inset-x-0 data-[place=foot]:bottom-0 data-[place=foot]:z-30 data-[place=foot]:border-t-[5px] data-[place=foot]:border-ink data-[place=foot]:bg-surface data-[place=top]:hidden wide:data-[place=foot]:hidden wide:data-[place=top]:block"
+    >
+      <ul className="flex h-14 gap-2">
+        {viewsOf(homeId).map(({ href, name }) => (
+          <li key={name} className={place === "foot" ? "grow" : ""}>
+            <Link
+              href={href}
+              aria-current={isHere(href, name) ? "page" : undefined}
+              className="flex h-full items-center justify-center border-b-[5px] border-transparent px-3 text-[1.0625rem] text-second no-underline aria-[current=page]:border-attention aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              {name}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}
+
+function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; theme: Theme }) {
+  const pages = [
+    { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
+    { href: `/homes/${home.id}/household`, name: "People and surroundings" },
+    { href: `/homes/${home.id}/edit`, name: "Home and climate" },
+    { href: `/homes/${home.id}/removed`, name: "Removed things" },
+    { href: "/homes/new", name: "Add another home" },
+  ];
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 font-semibold">
+        {home.name}
+        <svg aria-hidden="true" viewBox="0 0 10 7" className="w-2.5 fill-second">
+          <path d="M0 0 H10 L5 7 Z" />
+        </svg>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-50 min-w-60 border-2 border-ink bg-surface py-1"
+        >
+          {homes
+            .filter((each) => each.id !== home.id)
+            .map((each) => (
+              <DropdownMenu.Item key={each.id} asChild>
+                <Link href={`/homes/${each.id}`} className={ITEM}>
+                  Go to {each.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+          {pages.map(({ href, name }) => (
+            <DropdownMenu.Item key={href} asChild>
+              <Link href={href} className={ITEM}>
+                {name}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
+          <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => void chooseTheme(value)}>
+            {[
+              { value: "auto", name: "Light or dark by the device" },
+              { value: "light", name: "Light" },
+              { value: "dark", name: "Dark, for cellars" },
+            ].map(({ value, name }) => (
+              <DropdownMenu.RadioItem key={value} value={value} className={`${ITEM} pl-9`}>
+                <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+                  <span aria-hidden="true">■</span>
+                </DropdownMenu.ItemIndicator>
+                {name}
+              </DropdownMenu.RadioItem>
+            ))}
+          </DropdownMenu.RadioGroup>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,47 @@
+import "server-only";
+import { unitKind } from "@/content/unit-kinds";
+import { lintelOf, type Lintel } from "@/core/register/lintel";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { listHomes } from "@/db/repositories/homes";
+import { todayIn } from "@/lib/clock";
+
+export type Shell = {
+  homeId: string;
+  homeName: string;
+  homes: { id: string; name: string }[];
+  lintel: Lintel;
+  unitNames: Record<string, string>;
+  /** By slot: where a peg leads, and what its card says. */
+  pegPlaces: Record<string, { unitId: string; words: string }>;
+  hasRunHours: boolean;
+};
+
+export async function shellOf(homeId: string): Promise<Shell | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const { db } = await appStore();
+  const unitNames = Object.fromEntries(book.units.map((unit) => [unit.id, unit.name]));
+  return {
+    homeId,
+    homeName: book.home.name,
+    homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
+    lintel: lintelOf(book, todayIn(book.home.timeZone)),
+    unitNames,
+    pegPlaces: Object.fromEntries(
+      book.slots.map((slot) => [
+        slot.id,
+        { unitId: slot.unitId, words: `${unitNames[slot.unitId]}, ${slot.name.toLowerCase()}` },
+      ]),
+    ),
+    hasRunHours: book.units.some((unit) => {
+      const { equipment } = unitKind(unit.kind);
+      return equipment.heats || equipment.cools;
+    }),
+  };
+}
+
+export async function firstHomeId(): Promise<string | null> {
+  const { db } = await appStore();
+  return (await listHomes(db))[0]?.id ?? null;
+}

@@ -1,0 +1,69 @@
+/**
+ * An upright vessel that fills with hatching; the brim is due. Beyond the brim the hatching spills
+ * over the right side. The faint mark beside it spans early to late.
+ *
+ * @param fill share filled, 0 and up; 1 is the brim
+ * @param band shares at which it might already, or only then, be full
+ */
+export function Gauge({
+  fill,
+  band,
+  label,
+  height = 44,
+}: {
+  fill: number;
+  band?: { low: number; high: number } | undefined;
+  label: string;
+  height?: number;
+}) {
+  const brim = 8;
+  const foot = 43;
+  const inside = foot - brim;
+  const level = foot - inside * Math.min(1, Math.max(0, fill));
+  const spilled = Math.min(1, Math.max(0, fill - 1));
+  const y = (share: number) => Math.max(2, foot - inside * share);
+  const hatch = [];
+  for (let x = -inside; x < 20; x += 4.5) hatch.push(x);
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox="0 0 30 46"
+      height={height}
+      width={(height * 30) / 46}
+      className="block shrink-0 overflow-visible"
+    >
+      <clipPath id={`inside-${Math.round(level * 10)}`}>
+        <rect x="4" y={level} width="17" height={foot - level} />
+      </clipPath>
+      <g
+        clipPath={`url(#inside-${Math.round(level * 10)})`}
+        className="stroke-dust"
+        strokeWidth="2.2"
+      >
+        {hatch.map((x) => (
+          <line key={x} x1={x + 4} y1={foot + 2} x2={x + 4 + inside + 4} y2={brim - 2} />
+        ))}
+      </g>
+      {spilled > 0 && (
+        <g className="stroke-attention" strokeWidth="2.2">
+          {[0, 1, 2].map((i) => (
+            <line key={i} x1={22.5} y1={17 + i * 5} x2={22.5 + 3 + 3 * spilled} y2={12 + i * 5} />
+          ))}
+        </g>
+      )}
+      <path d={`M3 3 V${foot + 1} H22 V3`} fill="none" className="stroke-ink" strokeWidth="2" />
+      <line x1="3" x2="22" y1={brim} y2={brim} className="stroke-ink" strokeWidth="1.2" strokeDasharray="1.5 2" />
+      {band && spilled === 0 && (
+        <line
+          x1="27"
+          x2="27"
+          y1={y(Math.min(1.15, band.high))}
+          y2={y(band.low)}
+          className="stroke-second"
+          strokeWidth="2"
+        />
+      )}
+    </svg>
+  );
+}
