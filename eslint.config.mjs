@@ -2,7 +2,8 @@ import nextVitals from "eslint-config-next/core-web-vitals";
 import nextTypescript from "eslint-config-next/typescript";
 
 const noStockColours = {
-  selector: "Literal[value=/\\b(bg|text|border|fill|stroke)-\\[#/], TemplateElement[value.raw=/\\b(bg|text|border|fill|stroke)-\\[#/]",
+  selector:
+    "Literal[value=/\\b(bg|text|border|fill|stroke)-\\[#/], TemplateElement[value.raw=/\\b(bg|text|border|fill|stroke)-\\[#/]",
   message: "Colours are tokens of the theme in globals.css.",
 };
 
@@ -24,7 +25,10 @@ const config = [
     rules: {
       "no-restricted-syntax": [
         "error",
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: "The core has no clock." },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: "The core has no clock.",
+        },
       ],
       "no-restricted-properties": [
         "error",

@@ -4,7 +4,10 @@ const withNext = nextJest({ dir: "." });
 
 const shared = {
   testEnvironment: "node",
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^server-only$": "<rootDir>/e2e/empty-module.ts" },
+  moduleNameMapper: {
+    "^@/(.*)$": "<rootDir>/src/$1",
+    "^server-only$": "<rootDir>/e2e/empty-module.ts",
+  },
 };
 
 const project = (extra) => withNext({ ...shared, ...extra })();

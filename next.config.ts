@@ -26,6 +26,8 @@ const config: NextConfig = {
   agentRules: false,
   devIndicators: false,
   serverExternalPackages: ["@libsql/client", "libsql"],
+  // npm test checks types, three times as fast as the build would.
+  typescript: { ignoreBuildErrors: true },
   turbopack: { root: path.resolve(".") },
   headers: async () => [{ source: "/:path*", headers: securityHeaders }],
 };

@@ -8,5 +8,7 @@ export const sizeAsPrinted = (text: string): string => text.replace(/\s*[x*]\s*/
 export function slotTitle(slot: FilterSlot): string {
   const count = slot.filterCount > 1 ? `${slot.filterCount} × ` : "";
   const size = `${count}${sizeAsPrinted(slot.nominal.text)}`;
-  return [`${slot.name} ${size}`, slot.rating && ratingWords(slot.rating)].filter(Boolean).join(", ");
+  return [`${slot.name} ${size}`, slot.rating && ratingWords(slot.rating)]
+    .filter(Boolean)
+    .join(", ");
 }

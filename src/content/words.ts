@@ -90,21 +90,42 @@ const plain = (reason: string) => () => reason;
 const pets = (count: number | undefined) => (count === 1 ? "a shedding pet" : "shedding pets");
 
 export const DRIVER_WORDS: Readonly<Record<DriverKind, DriverWords>> = {
-  people: { name: "People living here", reason: plain("a full house"), counted: "How many", dates: "spell" },
+  people: {
+    name: "People living here",
+    reason: plain("a full house"),
+    counted: "How many",
+    dates: "spell",
+  },
   "shedding-pets": { name: "Shedding pets", reason: pets, counted: "How many", dates: "spell" },
   "indoor-smoking": { name: "Smoking indoors", reason: plain("smoke indoors"), dates: "spell" },
-  "dusty-hobby": { name: "A dusty hobby or workshop", reason: plain("workshop dust"), dates: "spell" },
+  "dusty-hobby": {
+    name: "A dusty hobby or workshop",
+    reason: plain("workshop dust"),
+    dates: "spell",
+  },
   renovation: { name: "Building work", reason: plain("building dust"), dates: "must-begin" },
   "duct-cleaning": { name: "Ducts cleaned", reason: plain("the duct cleaning"), dates: "day" },
   "moved-in": { name: "Moved in", reason: plain("the move"), dates: "day" },
   "dusty-region": { name: "A dusty region", reason: plain("dust from outside"), dates: "spell" },
   "busy-road": { name: "A busy road", reason: plain("the road"), dates: "spell" },
-  "smoke-episode": { name: "Smoke from outside", reason: plain("smoke from outside"), dates: "must-begin" },
+  "smoke-episode": {
+    name: "Smoke from outside",
+    reason: plain("smoke from outside"),
+    dates: "must-begin",
+  },
   "dryer-or-litter-beside": {
     name: "Dryer or litter tray beside it",
     reason: plain("lint and litter"),
     dates: "spell",
   },
-  "cooking-grease": { name: "Frying in the kitchen", reason: plain("kitchen grease"), dates: "spell" },
-  bypass: { name: "Air slipping past the filter", reason: plain("air past the frame"), dates: "spell" },
+  "cooking-grease": {
+    name: "Frying in the kitchen",
+    reason: plain("kitchen grease"),
+    dates: "spell",
+  },
+  bypass: {
+    name: "Air slipping past the filter",
+    reason: plain("air past the frame"),
+    dates: "spell",
+  },
 };

@@ -20,6 +20,8 @@ export type Env = z.output<typeof envSchema>;
 export function readEnv(source: Record<string, string | undefined>): Env {
   const parsed = envSchema.safeParse(source);
   if (parsed.success) return parsed.data;
-  const problems = parsed.error.issues.map((issue) => `  ${issue.path.join(".")}: ${issue.message}`);
+  const problems = parsed.error.issues.map(
+    (issue) => `  ${issue.path.join(".")}: ${issue.message}`,
+  );
   throw new Error(`The configuration has mistakes:\n${problems.join("\n")}`);
 }

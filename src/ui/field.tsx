@@ -43,7 +43,10 @@ function Frame({
 const described = (id: string, hint: ReactNode, error: string | undefined) => {
   const { hintId, errorId } = ids(id, hint, error);
   const list = [errorId, hintId].filter(Boolean).join(" ");
-  return { "aria-describedby": list || undefined, "aria-invalid": error ? (true as const) : undefined };
+  return {
+    "aria-describedby": list || undefined,
+    "aria-invalid": error ? (true as const) : undefined,
+  };
 };
 
 export function TextField({

@@ -1,7 +1,9 @@
 type Shade = "clean" | "light" | "grey" | "loaded" | "blocked" | "collapsed" | "white-powder";
 
-const PLEATS = "M6 30 L13 10 L20 30 L27 10 L34 30 L41 10 L48 30 L55 10 L62 30 L69 10 L76 30 L83 10 L90 30";
-const CAVED = "M6 26 L13 8 L20 29 L27 14 L34 34 L41 20 L48 37 L55 20 L62 34 L69 14 L76 29 L83 8 L90 26";
+const PLEATS =
+  "M6 30 L13 10 L20 30 L27 10 L34 30 L41 10 L48 30 L55 10 L62 30 L69 10 L76 30 L83 10 L90 30";
+const CAVED =
+  "M6 26 L13 8 L20 29 L27 14 L34 34 L41 20 L48 37 L55 20 L62 34 L69 14 L76 29 L83 8 L90 26";
 
 /** How much dust lies in the pleats: its tint, and its grains (a fixed scatter, no chance). */
 const DUST: Record<Shade, { tint: number; grains: number; pale?: boolean }> = {

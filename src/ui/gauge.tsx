@@ -1,3 +1,5 @@
+import { useId } from "react";
+
 /**
  * An upright vessel that fills with hatching; the brim is due. Beyond the brim the hatching spills
  * over the right side. The faint mark beside it spans early to late.
@@ -16,6 +18,7 @@ export function Gauge({
   label: string;
   height?: number;
 }) {
+  const clip = useId();
   const brim = 8;
   const foot = 43;
   const inside = foot - brim;
@@ -33,14 +36,10 @@ export function Gauge({
       width={(height * 30) / 46}
       className="block shrink-0 overflow-visible"
     >
-      <clipPath id={`inside-${Math.round(level * 10)}`}>
+      <clipPath id={clip}>
         <rect x="4" y={level} width="17" height={foot - level} />
       </clipPath>
-      <g
-        clipPath={`url(#inside-${Math.round(level * 10)})`}
-        className="stroke-dust"
-        strokeWidth="2.2"
-      >
+      <g clipPath={`url(#${clip})`} className="stroke-dust" strokeWidth="2.2">
         {hatch.map((x) => (
           <line key={x} x1={x + 4} y1={foot + 2} x2={x + 4 + inside + 4} y2={brim - 2} />
         ))}
@@ -53,7 +52,15 @@ export function Gauge({
         </g>
       )}
       <path d={`M3 3 V${foot + 1} H22 V3`} fill="none" className="stroke-ink" strokeWidth="2" />
-      <line x1="3" x2="22" y1={brim} y2={brim} className="stroke-ink" strokeWidth="1.2" strokeDasharray="1.5 2" />
+      <line
+        x1="3"
+        x2="22"
+        y1={brim}
+        y2={brim}
+        className="stroke-ink"
+        strokeWidth="1.2"
+        strokeDasharray="1.5 2"
+      />
       {band && spilled === 0 && (
         <line
           x1="27"

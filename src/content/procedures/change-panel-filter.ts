@@ -61,7 +61,8 @@ export const changePanelFilter = {
       id: "dust-slot",
       kind: "clean",
       title: "Wipe the slot clean",
-      detail: "Guides, corners and the seat of the frame. Dust past the frame shows where air slips by.",
+      detail:
+        "Guides, corners and the seat of the frame. Dust past the frame shows where air slips by.",
     },
     {
       id: "check-new",
@@ -75,7 +76,8 @@ export const changePanelFilter = {
       id: "new-one-in",
       kind: "fit",
       title: "Slide it in, arrow toward the blower",
-      detail: "A meshed face goes toward the blower too. Between its guides, all the way, never forced.",
+      detail:
+        "A meshed face goes toward the blower too. Between its guides, all the way, never forced.",
       why: "Fitted backwards it loads unevenly and may cave in.",
       shows: "direction",
       closes: "filter",
@@ -107,7 +109,8 @@ export const changePanelFilter = {
       id: "hear-it-start",
       kind: "test",
       title: "Hear it start",
-      detail: "Call for heat or cooling, or set the fan to on for a minute. It should start without a whistle.",
+      detail:
+        "Call for heat or cooling, or set the fan to on for a minute. It should start without a whistle.",
       why: "A whistle means starved air: look at the fit and the direction again.",
     },
     {

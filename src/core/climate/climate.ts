@@ -1,11 +1,6 @@
 import { z } from "zod";
 import { civil, dayNumber, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
-import {
-  checkSpan,
-  dateSchema,
-  monthListSchema,
-  withDefault,
-} from "../quantities/schemas";
+import { checkSpan, dateSchema, monthListSchema, withDefault } from "../quantities/schemas";
 import { reaches, roundPhysical } from "../quantities/rounding";
 
 /** Kelvin between the day's low and high where nobody has said; our choice, a mid-latitude mean. */
@@ -110,9 +105,17 @@ export function normals(monthly: readonly number[], from: DayNumber, to: DayNumb
   return values;
 }
 
-/** The last actual given for each day, by day number. */
-export function actualsByDay(actuals: readonly Actual[]): Map<DayNumber, number> {
-  return new Map(actuals.map((actual) => [toDay(actual.date), actual.meanC]));
+/** A home's actual days serve all its slots: read into a map once, forgotten with their list. */
+const mapped = new WeakMap<readonly Actual[], ReadonlyMap<DayNumber, number>>();
+
+/** The last actual given for each day, by day number. The list must not change afterwards. */
+export function actualsByDay(actuals: readonly Actual[]): ReadonlyMap<DayNumber, number> {
+  let byDay = mapped.get(actuals);
+  if (!byDay) {
+    byDay = new Map(actuals.map((actual) => [toDay(actual.date), actual.meanC]));
+    mapped.set(actuals, byDay);
+  }
+  return byDay;
 }
 
 /**

@@ -11,7 +11,14 @@ import {
   withDefault,
 } from "../quantities/schemas";
 import { clamp, roundHours } from "../quantities/rounding";
-import { actualsByDay, actualsSchema, climateSchema, normals, type Actual, type Climate } from "./climate";
+import {
+  actualsByDay,
+  actualsSchema,
+  climateSchema,
+  normals,
+  type Actual,
+  type Climate,
+} from "./climate";
 
 export const FAN_MODES = ["auto", "minimum", "continuous"] as const;
 
@@ -158,7 +165,12 @@ export function runDays(
       days.run[i] =
         fan.mode === "continuous"
           ? 24 * (fan.level ?? 1)
-          : Math.min(24, fan.mode === "minimum" ? Math.max(heating + cooling, fan.hours ?? 0) : heating + cooling);
+          : Math.min(
+              24,
+              fan.mode === "minimum"
+                ? Math.max(heating + cooling, fan.hours ?? 0)
+                : heating + cooling,
+            );
     }
     const read = measuredOn.get(day);
     if (read !== undefined) {

@@ -29,7 +29,8 @@ function define<I extends z.ZodType, O extends z.ZodType>(definition: {
 export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
   define({
     name: "climate",
-    summary: "Daily mean temperatures from monthly normals and actual days, and the turns of the seasons.",
+    summary:
+      "Daily mean temperatures from monthly normals and actual days, and the turns of the seasons.",
     input: climateInput,
     output: climateOutput,
     run: climateDays,

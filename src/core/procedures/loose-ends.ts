@@ -132,7 +132,9 @@ function firstFault(log: readonly EndEntry[]): { entry: EndEntry; message: strin
   if (faults.length > 0) return faults[0]!;
   const open = [...live.values()].filter((end) => !end.parked).map((end) => end.entry);
   const knot = closingOrder(open).knot;
-  return knot ? { entry: knot, message: `“${knot.id}” waits for itself through its “after”` } : null;
+  return knot
+    ? { entry: knot, message: `“${knot.id}” waits for itself through its “after”` }
+    : null;
 }
 
 /** Those among `others` that have to be closed before this end may be. */

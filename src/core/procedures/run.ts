@@ -154,7 +154,9 @@ function applied(
       return move([...state.settled, { step: current, at: event.at, leftOpen: event.words }]);
     }
     case "back":
-      return state.settled.at(-1)?.step.id === event.step ? move(state.settled.slice(0, -1)) : state;
+      return state.settled.at(-1)?.step.id === event.step
+        ? move(state.settled.slice(0, -1))
+        : state;
     case "finished":
       return state.current ? refuse("steps-left") : { ...state, status: "finished" };
     case "stopped":

@@ -66,11 +66,7 @@ export function readPlainDate(text: string): PlainDate | null {
 }
 
 export function toDay(date: PlainDate): DayNumber {
-  return dayNumber(
-    Number(date.slice(0, 4)),
-    Number(date.slice(5, 7)),
-    Number(date.slice(8, 10)),
-  );
+  return dayNumber(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
 }
 
 /** For dates written in code; a day that doesn't exist is a mistake of ours and throws. */
@@ -80,8 +76,7 @@ export function plainDate(text: string): PlainDate {
   return date;
 }
 
-export const addDays = (date: PlainDate, days: number): PlainDate =>
-  fromDay(toDay(date) + days);
+export const addDays = (date: PlainDate, days: number): PlainDate => fromDay(toDay(date) + days);
 
 /** Days from the first to the second; negative when the second is earlier. */
 export const daysFrom = (first: PlainDate, second: PlainDate): number =>

@@ -78,7 +78,9 @@ export function classesOf(scheme: RatingScheme): string {
 export function readRating(text: string): Rating | null {
   const plain = text.trim().replace(/\s+/g, " ");
   const merv = /^(?:merv[ -]?)?(\d{1,2})$/i.exec(plain);
-  const iso = /^(?:iso ?16890 )?(coarse|e?pm ?10|e?pm ?2[.,]5|e?pm ?1)[ -]?(\d{1,2}) ?%?$/i.exec(plain);
+  const iso = /^(?:iso ?16890 )?(coarse|e?pm ?10|e?pm ?2[.,]5|e?pm ?1)[ -]?(\d{1,2}) ?%?$/i.exec(
+    plain,
+  );
   const candidates: Rating[] = [];
   if (merv) candidates.push({ scheme: "MERV", class: String(Number(merv[1])) });
   if (iso) {

@@ -27,7 +27,11 @@ function readNumber(text: string): number | null {
  * Without a unit, small figures are inches and large ones millimetres.
  */
 export function readSize(text: string, fallback?: LengthUnit): SizeReading {
-  const plain = text.trim().toLowerCase().replace(/″|''|inches|inch/g, "in").replace(/"/g, "in");
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/″|''|inches|inch/g, "in")
+    .replace(/"/g, "in");
   const unitless = plain.replace(/(in|mm|cm)\b\.?/g, " ").trim();
   const named = [...new Set([...plain.matchAll(/(in|mm|cm)(?![a-z])/g)].map((match) => match[1]))];
   if (named.length > 1) return { ok: false, why: "unreadable" };

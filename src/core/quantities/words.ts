@@ -1,7 +1,15 @@
 import { civil, daysFrom, toDay, weekday, type PlainDate } from "./plain-date";
 
 const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
-const LONG_WEEKDAYS = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
+const LONG_WEEKDAYS = [
+  "Sunday",
+  "Monday",
+  "Tuesday",
+  "Wednesday",
+  "Thursday",
+  "Friday",
+  "Saturday",
+];
 export const MONTHS = [
   "January",
   "February",
@@ -68,6 +76,14 @@ export function bandWords(early: PlainDate, late: PlainDate, today: PlainDate): 
   return `${first} – ${dayAndMonth(late, today)}`;
 }
 
+/** “between 12 and 20 Mar”; “on 12 Mar” where both are the same day. */
+export function betweenWords(early: PlainDate, late: PlainDate, today: PlainDate): string {
+  if (early === late) return `on ${dayAndMonth(early, today)}`;
+  const sameMonth = early.slice(0, 7) === late.slice(0, 7);
+  const first = sameMonth ? String(Number(early.slice(8))) : dayAndMonth(early, today);
+  return `between ${first} and ${dayAndMonth(late, today)}`;
+}
+
 /** “a”, “a and b”, “a, b and c” */
 export function listWords(words: readonly string[]): string {
   if (words.length <= 1) return words[0] ?? "";
@@ -78,5 +94,4 @@ const SMALL = ["no", "one", "two", "three", "four", "five", "six", "seven", "eig
 /** Small counts as words, for sentences. */
 export const countWords = (n: number): string => SMALL[n] ?? String(n);
 
-export const capitalised = (text: string): string =>
-  text.charAt(0).toUpperCase() + text.slice(1);
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -9,6 +9,8 @@ export type HomeEnd = OpenEnd & {
   /** Why it stays open, where somebody said so. */
   words?: string;
   blockedBy: string[];
+  /** A drying part that has to wait still. */
+  isDrying: boolean;
 };
 
 export type HomeEnds = { open: HomeEnd[]; order: string[] };
@@ -32,6 +34,7 @@ export function endsOfHome(
       ...(run ? { runId: run.runId } : {}),
       ...(words ? { words } : {}),
       blockedBy: ends.blocked.filter((block) => block.id === end.id).flatMap((block) => block.by),
+      isDrying: ends.blocked.some((block) => block.id === end.id && block.why === "still-drying"),
     };
   });
   return { open, order: ends.order };

@@ -1,14 +1,22 @@
 import { climateDays } from "../climate/climate";
 import { runDays } from "../climate/run-hours";
 import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
-import { dueDaysOfSlot } from "./part-wear";
-import type { FilterSlot, HomeBook } from "./register";
+import { dueDaysAhead } from "../wear/place-history";
+import type { HomeBook } from "./register";
+import type { Standing } from "./standing";
 
 const DAYS_BACK = 30;
 const DAYS_AHEAD = 335;
 
-export type Peg = { slotId: string; due: PlainDate; /** Past its day: it has come off. */ past: boolean };
-export type Notch = { date: PlainDate; season: "heating ends" | "first warm day" | "leaf fall" | "snow" };
+export type Peg = {
+  slotId: string;
+  due: PlainDate;
+  /** Past its day: it has come off. */ past: boolean;
+};
+export type Notch = {
+  date: PlainDate;
+  season: "heating ends" | "first warm day" | "leaf fall" | "snow";
+};
 
 export type Lintel = {
   from: PlainDate;
@@ -22,11 +30,13 @@ export type Lintel = {
 };
 
 /** The year over every page: why dates move, and what hangs from it. */
-export function lintelOf(book: HomeBook, today: PlainDate): Lintel {
+export function lintelOf(book: HomeBook, standings: readonly Standing[], today: PlainDate): Lintel {
   const from = addDays(today, -DAYS_BACK);
   const to = addDays(today, DAYS_AHEAD);
   const size = daysFrom(from, to) + 1;
-  const used = book.systems.filter((system) => book.units.some((unit) => unit.systemId === system.id));
+  const used = book.systems.filter((system) =>
+    book.units.some((unit) => unit.systemId === system.id),
+  );
   const ducted = used.filter((system) => system.ducted);
   const shown = ducted.length > 0 ? ducted : used;
   const heating = new Array<number>(size).fill(0);
@@ -46,17 +56,16 @@ export function lintelOf(book: HomeBook, today: PlainDate): Lintel {
     ...seasons.leafFall.map((date) => ({ date, season: "leaf fall" as const })),
     ...seasons.snowFrom.map((date) => ({ date, season: "snow" as const })),
   ];
-  return { from, to, today, heating, cooling, notches, pegs: pegsOf(book, book.slots, today, to) };
+  return { from, to, today, heating, cooling, notches, pegs: pegsOf(standings, today, to) };
 }
 
-function pegsOf(
-  book: HomeBook,
-  slots: readonly FilterSlot[],
-  today: PlainDate,
-  until: PlainDate,
-): Peg[] {
-  const pegs = slots.flatMap((slot) =>
-    dueDaysOfSlot(book, slot, today, until).map((due) => ({ slotId: slot.id, due, past: due < today })),
+function pegsOf(standings: readonly Standing[], today: PlainDate, until: PlainDate): Peg[] {
+  const pegs = standings.flatMap(({ slot, context, stints, wear }) =>
+    dueDaysAhead(context, stints, wear, today, until).map((due) => ({
+      slotId: slot.id,
+      due,
+      past: due < today,
+    })),
   );
   return pegs.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
 }

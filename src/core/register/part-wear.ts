@@ -1,6 +1,6 @@
 import type { PlainDate } from "../quantities/plain-date";
 import type { Driver } from "../wear/drivers";
-import { dueDaysAhead, wearOfPlace, type PlaceContext, type Stint } from "../wear/place-history";
+import { wearOfPlace, type PlaceContext, type Stint } from "../wear/place-history";
 import type { WearResult, WearSlot } from "../wear/wear-schema";
 import { driverSchema } from "../wear/drivers";
 import { effectiveHistory } from "./effective-history";
@@ -22,7 +22,13 @@ function reaches(driver: ScopedDriver, slot: FilterSlot, systemId: string): bool
 export function engineDriver(driver: ScopedDriver): Driver {
   const { id, kind, count, fraction, from, to } = driver;
   const dated = kind === "duct-cleaning" || kind === "moved-in";
-  return driverSchema.parse({ id, kind, count, fraction, ...(dated ? { on: from } : { from, to }) });
+  return driverSchema.parse({
+    id,
+    kind,
+    ...(count === undefined ? {} : { count }),
+    ...(fraction === undefined ? {} : { fraction }),
+    ...(dated ? { on: from } : { from, to }),
+  });
 }
 
 export function driversOf(book: HomeBook, slot: FilterSlot): ScopedDriver[] {
@@ -98,10 +104,3 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
 /** How the filter in a slot stands; null when none was ever recorded. */
 export const wearOfSlot = (book: HomeBook, slot: FilterSlot, today: PlainDate): WearResult | null =>
   wearOfPlace(contextOf(book, slot), stintsOf(book, slot), today);
-
-export const dueDaysOfSlot = (
-  book: HomeBook,
-  slot: FilterSlot,
-  today: PlainDate,
-  until: PlainDate,
-): PlainDate[] => dueDaysAhead(contextOf(book, slot), stintsOf(book, slot), today, until);

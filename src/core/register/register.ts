@@ -25,7 +25,14 @@ export type Level = { id: string; name: string; storey: number; place: LevelPlac
 
 export type AirSystem = { id: string; name: string; ducted: boolean; equipment: Equipment };
 
-export const SHUT_OFF_KINDS = ["switch", "breaker", "disconnect", "plug", "gas-cock", "water-valve"] as const;
+export const SHUT_OFF_KINDS = [
+  "switch",
+  "breaker",
+  "disconnect",
+  "plug",
+  "gas-cock",
+  "water-valve",
+] as const;
 export type ShutOffKind = (typeof SHUT_OFF_KINDS)[number];
 export type ShutOff = { id: string; kind: ShutOffKind; place: string; offPosition?: string };
 
@@ -85,12 +92,9 @@ export type Item = {
 };
 
 export type DriverScope =
-  | { scope: "home" }
-  | { scope: "system"; systemId: string }
-  | { scope: "part"; partId: string };
+  { scope: "home" } | { scope: "system"; systemId: string } | { scope: "part"; partId: string };
 
-export type ScopedDriver = DriverScope & {
-  id: string;
+export type DriverFacts = {
   kind: DriverKind;
   count?: number;
   fraction?: number;
@@ -98,6 +102,7 @@ export type ScopedDriver = DriverScope & {
   to?: PlainDate;
   label?: string;
 };
+export type ScopedDriver = DriverScope & DriverFacts & { id: string };
 
 export type Task = { id: string; unitId?: string; partId?: string; procedureId: string };
 

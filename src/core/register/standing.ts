@@ -4,7 +4,7 @@ import { reasonSentence, reasonsOf, type Reason } from "../wear/reasons";
 import { weatherWords } from "../wear/weather-words";
 import type { WearResult } from "../wear/wear-schema";
 import { contextOf, driversOf, stintsOf } from "./part-wear";
-import { wearOfPlace } from "../wear/place-history";
+import { dueAtBookPace, wearOfPlace, type PlaceContext, type Stint } from "../wear/place-history";
 import type { FilterSlot, HomeBook, ScopedDriver, Unit } from "./register";
 
 /** How a slot stands today: what every screen says of it. */
@@ -16,6 +16,9 @@ export type Standing = {
   fittedOn: PlainDate | null;
   reasons: Reason[];
   sentence: string;
+  /** Everything it follows from, for what else is asked of the same slot. */
+  context: PlaceContext;
+  stints: Stint[];
 };
 
 export function standingOf(
@@ -30,8 +33,15 @@ export function standingOf(
   const stints = stintsOf(book, slot);
   const wear = wearOfPlace(context, stints, today);
   const fittedOn = stints.at(-1)?.startedOn ?? null;
+  const common = { slot, unit, context, stints };
   if (!wear || !fittedOn)
-    return { slot, unit, wear: null, fittedOn: null, reasons: [], sentence: "No change recorded yet." };
+    return {
+      ...common,
+      wear: null,
+      fittedOn: null,
+      reasons: [],
+      sentence: "No change recorded yet.",
+    };
   const drivers = driversOf(book, slot);
   const reasons = reasonsOf(
     wear,
@@ -40,8 +50,9 @@ export function standingOf(
       return driver ? wordsFor(driver) : "";
     },
     weatherWords(context, fittedOn, today),
+    dueAtBookPace(context, stints, today),
   );
-  return { slot, unit, wear, fittedOn, reasons, sentence: reasonSentence(wear, reasons) };
+  return { ...common, wear, fittedOn, reasons, sentence: reasonSentence(wear, reasons) };
 }
 
 /** Days until a slot is likely due: negative once past; null when nothing can be said. */

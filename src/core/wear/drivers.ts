@@ -1,12 +1,6 @@
 import { z } from "zod";
 import { toDay, type DayNumber } from "../quantities/plain-date";
-import {
-  checkSpan,
-  countSchema,
-  dateSchema,
-  optional,
-  shareSchema,
-} from "../quantities/schemas";
+import { checkSpan, countSchema, dateSchema, optional, shareSchema } from "../quantities/schemas";
 import { clamp } from "../quantities/rounding";
 
 export const AIR_SIDES = ["recirculated", "outdoor", "extract"] as const;
@@ -143,12 +137,12 @@ export function dustMultipliers(
       const last = Math.min(size - 1, span.to - from);
       for (let i = first; i <= last; i++) {
         if (!strongest) product[i]! *= span.factor;
-        else if (Math.abs(span.factor - 1) > Math.abs(strongest[i]! - 1)) strongest[i] = span.factor;
+        else if (Math.abs(span.factor - 1) > Math.abs(strongest[i]! - 1))
+          strongest[i] = span.factor;
       }
     }
     if (strongest) for (let i = 0; i < size; i++) product[i]! *= strongest[i]!;
   }
-  for (let i = 0; i < size; i++)
-    product[i] = clamp(product[i]!, LEAST_MULTIPLIER, MOST_MULTIPLIER);
+  for (let i = 0; i < size; i++) product[i] = clamp(product[i]!, LEAST_MULTIPLIER, MOST_MULTIPLIER);
   return product;
 }

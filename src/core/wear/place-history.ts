@@ -3,7 +3,7 @@ import type { Equipment, Measured } from "../climate/run-hours";
 import { toDay, type PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
-import { beliefAfter, wear } from "./wear";
+import { beliefAfter, likelyDue, wear } from "./wear";
 import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
 
 /** What surrounds a part: the same for every filter that has sat in it. */
@@ -60,6 +60,18 @@ export function wearOfPlace(
   return wear(inputOf(context, last, today, priorBelief(context, stints), HORIZON_DAYS));
 }
 
+/** The likely due day of the filter in place if the place loaded just as the book says. */
+export function dueAtBookPace(
+  context: PlaceContext,
+  stints: readonly Stint[],
+  today: PlainDate,
+): PlainDate | null {
+  const last = stints.at(-1);
+  return last
+    ? likelyDue(inputOf(context, { ...last, looks: [] }, today, FIRST_BELIEF, HORIZON_DAYS))
+    : null;
+}
+
 /**
  * The days on which this filter and those after it are likely due, from the one in place up to
  * `until`, each fitted when the one before was due (today, if that has passed).
@@ -67,10 +79,10 @@ export function wearOfPlace(
 export function dueDaysAhead(
   context: PlaceContext,
   stints: readonly Stint[],
+  now: WearResult | null,
   today: PlainDate,
   until: PlainDate,
 ): PlainDate[] {
-  const now = wearOfPlace(context, stints, today);
   const last = stints.at(-1);
   const days: PlainDate[] = [];
   let due = now?.likely ?? null;
@@ -81,7 +93,7 @@ export function dueDaysAhead(
     const startedOn = due < today ? today : due;
     const ahead = toDay(until) - toDay(startedOn);
     const next = { startedOn, slot: last.slot, looks: [] };
-    due = wear(inputOf(context, next, startedOn, belief, Math.max(0, ahead))).likely;
+    due = likelyDue(inputOf(context, next, startedOn, belief, Math.max(0, ahead)));
   }
   return days;
 }

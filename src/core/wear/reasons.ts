@@ -1,4 +1,4 @@
-import { daysFrom } from "../quantities/plain-date";
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { capitalised, spanWords } from "../quantities/words";
 import { TENTH, type Belief } from "./belief";
 import type { WearResult } from "./wear-schema";
@@ -10,11 +10,15 @@ export type Reason = { words: string; daysSooner: number };
 const SMALLEST_SHIFT_DAYS = 2;
 const MOST_REASONS = 3;
 
-/** What moved a due date away from the book, the strongest first. */
+/**
+ * What moved a due date away from the book, the strongest first: drivers, weather, and the place's
+ * own factor, which is what the due day at the book's pace is compared for.
+ */
 export function reasonsOf(
   result: WearResult,
   wordsFor: (driver: { id?: string | undefined; kind: string }) => string,
   weather: string | null,
+  bookPace: PlainDate | null,
 ): Reason[] {
   const reasons: Reason[] = result.drivers.flatMap((driver) =>
     driver.daysBroughtForward
@@ -23,6 +27,8 @@ export function reasonsOf(
   );
   if (weather && result.weatherDays)
     reasons.push({ words: weather, daysSooner: result.weatherDays });
+  if (result.likely && bookPace && bookPace !== result.likely)
+    reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, bookPace) });
   return reasons.sort((a, b) => Math.abs(b.daysSooner) - Math.abs(a.daysSooner));
 }
 

@@ -144,6 +144,21 @@ export function beliefAfter(input: WearInput): Belief {
   return learnt(input, loads(hours, multiplier, ratedHours(input.slot))).belief;
 }
 
+/** Only the likely due day of a filter nobody has looked at yet: what chains are made of. */
+export function likelyDue(input: WearInput): PlainDate | null {
+  const fitted = toDay(input.fittedOn);
+  const last = Math.max(toDay(input.today), fitted) + input.horizonDays;
+  const weather = { actuals: input.actuals, measured: input.measured };
+  const hours = wearingHours(input, weather, fitted, last);
+  const multiplier = multipliers(input, input.drivers, fitted, hours.length);
+  const load = loads(hours, multiplier, ratedHours(input.slot));
+  const index = dueByLoadOrAge(
+    { load, ageDue: ageDueIndex(input, hours, fitted) },
+    input.belief.mu,
+  );
+  return index === null ? null : fromDay(fitted + index);
+}
+
 /**
  * When a filter or run-hour part is due at this place, between which days, and why.
  *

@@ -37,11 +37,18 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
 }
 
 /** Everything recorded at some parts, withdrawn or not, in the order it was recorded. */
-export async function listEventsOfParts(db: Reader, partIds: readonly string[]): Promise<HistoryEvent[]> {
+export async function listEventsOfParts(
+  db: Reader,
+  partIds: readonly string[],
+): Promise<HistoryEvent[]> {
   return partIds.length === 0 ? [] : select(db, inArray(events.partId, [...partIds]));
 }
 
-export async function findEvent(db: Reader, homeId: string, id: string): Promise<HistoryEvent | null> {
+export async function findEvent(
+  db: Reader,
+  homeId: string,
+  id: string,
+): Promise<HistoryEvent | null> {
   return (await select(db, and(eq(events.id, id), eq(events.homeId, homeId))))[0] ?? null;
 }
 
@@ -58,7 +65,9 @@ export async function findSuccessor(db: Reader, id: string): Promise<{ id: strin
 
 /** Adds to the history; there is no way to change what is in it. */
 export async function appendEvent(tx: Tx, homeId: string, event: HistoryEvent): Promise<void> {
-  const [{ top }] = (await tx.select({ top: max(events.ordinal) }).from(events)) as [{ top: number | null }];
+  const [{ top }] = (await tx.select({ top: max(events.ordinal) }).from(events)) as [
+    { top: number | null },
+  ];
   await tx.insert(events).values({
     id: event.id,
     ordinal: (top ?? 0) + 1,

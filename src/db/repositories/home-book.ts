@@ -33,6 +33,9 @@ export async function readHomeBook(db: Reader, homeId: string): Promise<HomeBook
     items: await listItems(db, partIds),
     events: await listEventsOfParts(db, partIds),
     actuals: weather.map((day) => ({ date: day.date as PlainDate, meanC: day.meanC })),
-    measured: await listMeasuredHours(db, systems.map((system) => system.id)),
+    measured: await listMeasuredHours(
+      db,
+      systems.map((system) => system.id),
+    ),
   };
 }

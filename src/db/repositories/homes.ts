@@ -38,12 +38,19 @@ const toRow = (home: Home) => ({
 
 /** Homes in the order they were entered; the deleted ones are left out. */
 export async function listHomes(db: Reader): Promise<Home[]> {
-  const rows = await db.select().from(homes).where(isNull(homes.deletedAt)).orderBy(asc(homes.createdAt));
+  const rows = await db
+    .select()
+    .from(homes)
+    .where(isNull(homes.deletedAt))
+    .orderBy(asc(homes.createdAt));
   return rows.map(toHome);
 }
 
 export async function findHome(db: Reader, id: string): Promise<Home | null> {
-  const rows = await db.select().from(homes).where(and(eq(homes.id, id), isNull(homes.deletedAt)));
+  const rows = await db
+    .select()
+    .from(homes)
+    .where(and(eq(homes.id, id), isNull(homes.deletedAt)));
   return rows[0] ? toHome(rows[0]) : null;
 }
 

@@ -7,9 +7,15 @@ import type { Reader, Tx } from "../client";
 import { filterSlots, items, parts, units } from "../schema";
 
 const ratingOf = (scheme: string | null, name: string | null): { rating?: Rating } =>
-  scheme === null || name === null ? {} : { rating: { scheme: scheme as RatingScheme, class: name } };
+  scheme === null || name === null
+    ? {}
+    : { rating: { scheme: scheme as RatingScheme, class: name } };
 
-const sizeOf = (w: number, h: number, d: number | null): SizeMm => ({ w, h, ...(d === null ? {} : { d }) });
+const sizeOf = (w: number, h: number, d: number | null): SizeMm => ({
+  w,
+  h,
+  ...(d === null ? {} : { d }),
+});
 
 const typedSize = (
   text: string | null,
@@ -26,7 +32,10 @@ function known<T extends object>(record: T): { [K in keyof T]: NonNullable<T[K]>
   ) as { [K in keyof T]: NonNullable<T[K]> };
 }
 
-function toSlot(part: typeof parts.$inferSelect, slot: typeof filterSlots.$inferSelect): FilterSlot {
+function toSlot(
+  part: typeof parts.$inferSelect,
+  slot: typeof filterSlots.$inferSelect,
+): FilterSlot {
   return {
     id: part.id,
     unitId: part.unitId,
@@ -44,8 +53,18 @@ function toSlot(part: typeof parts.$inferSelect, slot: typeof filterSlots.$infer
     indicator: slot.indicator,
     ...known({
       place: part.place,
-      measured: typedSize(slot.measuredText, slot.measuredWidthMm, slot.measuredHeightMm, slot.measuredDepthMm),
-      opening: typedSize(slot.openingText, slot.openingWidthMm, slot.openingHeightMm, slot.openingDepthMm),
+      measured: typedSize(
+        slot.measuredText,
+        slot.measuredWidthMm,
+        slot.measuredHeightMm,
+        slot.measuredDepthMm,
+      ),
+      opening: typedSize(
+        slot.openingText,
+        slot.openingWidthMm,
+        slot.openingHeightMm,
+        slot.openingDepthMm,
+      ),
       directionMark: slot.directionMark,
       priceMinor: slot.priceMinor,
       baseHours: slot.baseHours,
@@ -111,7 +130,10 @@ export async function insertSlot(tx: Tx, slot: FilterSlot, createdAt: string): P
 }
 
 export async function updateSlot(tx: Tx, slot: FilterSlot): Promise<void> {
-  await tx.update(parts).set({ name: slot.name, place: slot.place ?? null }).where(eq(parts.id, slot.id));
+  await tx
+    .update(parts)
+    .set({ name: slot.name, place: slot.place ?? null })
+    .where(eq(parts.id, slot.id));
   await tx.update(filterSlots).set(toRow(slot)).where(eq(filterSlots.partId, slot.id));
 }
 
@@ -121,7 +143,10 @@ export async function markPartDeleted(tx: Tx, id: string, at: string | null): Pr
 
 export async function listItems(db: Reader, partIds: readonly string[]): Promise<Item[]> {
   if (partIds.length === 0) return [];
-  const rows = await db.select().from(items).where(inArray(items.partId, [...partIds]));
+  const rows = await db
+    .select()
+    .from(items)
+    .where(inArray(items.partId, [...partIds]));
   return rows.map((row) => ({
     id: row.id,
     partId: row.partId,

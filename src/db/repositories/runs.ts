@@ -60,7 +60,11 @@ export async function listRunEvents(db: Reader, runId: string): Promise<RunEvent
 }
 
 /** Adds the events that are not there yet, in the order given; a second sending adds nothing. */
-export async function appendRunEvents(tx: Tx, runId: string, list: readonly RunEvent[]): Promise<void> {
+export async function appendRunEvents(
+  tx: Tx,
+  runId: string,
+  list: readonly RunEvent[],
+): Promise<void> {
   const [{ top }] = (await tx
     .select({ top: max(runEvents.ordinal) })
     .from(runEvents)
@@ -69,7 +73,13 @@ export async function appendRunEvents(tx: Tx, runId: string, list: readonly RunE
   for (const event of list)
     await tx
       .insert(runEvents)
-      .values({ id: event.id, runId, ordinal: ++ordinal, at: event.at, event: JSON.stringify(event) })
+      .values({
+        id: event.id,
+        runId,
+        ordinal: ++ordinal,
+        at: event.at,
+        event: JSON.stringify(event),
+      })
       .onConflictDoNothing();
 }
 

@@ -16,7 +16,9 @@ export async function listSystems(db: Reader, homeId: string): Promise<AirSystem
 }
 
 export async function insertSystem(tx: Tx, homeId: string, system: AirSystem): Promise<void> {
-  await tx.insert(airSystems).values({ ...system, homeId, equipment: JSON.stringify(system.equipment) });
+  await tx
+    .insert(airSystems)
+    .values({ ...system, homeId, equipment: JSON.stringify(system.equipment) });
 }
 
 export async function updateSystem(tx: Tx, system: AirSystem): Promise<void> {
@@ -38,7 +40,12 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
   const offs = await db
     .select()
     .from(shutOffs)
-    .where(inArray(shutOffs.unitId, rows.map((row) => row.id)))
+    .where(
+      inArray(
+        shutOffs.unitId,
+        rows.map((row) => row.id),
+      ),
+    )
     .orderBy(asc(shutOffs.ordinal));
   return rows.map((row) => ({
     id: row.id,
@@ -64,9 +71,16 @@ export async function homeOfUnit(db: Reader, unitId: string): Promise<string | n
   return rows[0]?.homeId ?? null;
 }
 
-export async function insertUnit(tx: Tx, homeId: string, unit: Unit, createdAt: string): Promise<void> {
+export async function insertUnit(
+  tx: Tx,
+  homeId: string,
+  unit: Unit,
+  createdAt: string,
+): Promise<void> {
   const { id, levelId, systemId, kind, name, makeModel, access } = unit;
-  await tx.insert(units).values({ id, homeId, levelId, systemId, kind, name, makeModel, access, createdAt });
+  await tx
+    .insert(units)
+    .values({ id, homeId, levelId, systemId, kind, name, makeModel, access, createdAt });
   await insertShutOffs(tx, id, unit.shutOffs);
 }
 
@@ -94,5 +108,9 @@ export async function listMeasuredHours(db: Reader, systemIds: readonly string[]
     .from(measuredHours)
     .where(inArray(measuredHours.systemId, [...systemIds]))
     .orderBy(asc(measuredHours.date));
-  return rows.map((row) => ({ systemId: row.systemId, date: row.date as PlainDate, hours: row.runHours }));
+  return rows.map((row) => ({
+    systemId: row.systemId,
+    date: row.date as PlainDate,
+    hours: row.runHours,
+  }));
 }

@@ -9,7 +9,9 @@ export const drivers = sqliteTable(
   "drivers",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     scope: text("scope", { enum: ["home", "system", "part"] }).notNull(),
     systemId: text("system_id").references(() => airSystems.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
@@ -31,6 +33,9 @@ export const drivers = sqliteTable(
         or (${table.scope} = 'system' and ${table.systemId} is not null and ${table.partId} is null)
         or (${table.scope} = 'part' and ${table.partId} is not null and ${table.systemId} is null)`,
     ),
-    check("drivers_span", sql`${table.from} is null or ${table.to} is null or ${table.from} <= ${table.to}`),
+    check(
+      "drivers_span",
+      sql`${table.from} is null or ${table.to} is null or ${table.from} <= ${table.to}`,
+    ),
   ],
 );

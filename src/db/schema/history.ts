@@ -1,5 +1,13 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from "drizzle-orm/sqlite-core";
+import {
+  check,
+  index,
+  integer,
+  real,
+  sqliteTable,
+  text,
+  type AnySQLiteColumn,
+} from "drizzle-orm/sqlite-core";
 import { homes } from "./homes";
 import { items, parts } from "./parts";
 import { units } from "./units";
@@ -13,14 +21,18 @@ export const events = sqliteTable(
   {
     id: text("id").primaryKey(),
     ordinal: integer("ordinal").notNull().unique(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     itemId: text("item_id").references(() => items.id, { onDelete: "restrict" }),
     kind: text("kind", { enum: ["fitted", "cleaned", "look", "note", "withdrawn"] }).notNull(),
     date: text("happened_on").notNull(),
     recordedAt: text("recorded_at").notNull(),
-    corrects: text("corrects_id").references((): AnySQLiteColumn => events.id, { onDelete: "restrict" }),
+    corrects: text("corrects_id").references((): AnySQLiteColumn => events.id, {
+      onDelete: "restrict",
+    }),
     runId: text("run_id"),
     words: text("words"),
     minutes: integer("minutes"),
@@ -38,9 +50,16 @@ export const events = sqliteTable(
 export const looks = sqliteTable(
   "looks",
   {
-    eventId: text("event_id").primaryKey().references(() => events.id, { onDelete: "restrict" }),
+    eventId: text("event_id")
+      .primaryKey()
+      .references(() => events.id, { onDelete: "restrict" }),
     grade: text("grade"),
     pressureDropPa: real("pressure_drop_pa"),
   },
-  (table) => [check("looks_something", sql`${table.grade} is not null or ${table.pressureDropPa} is not null`)],
+  (table) => [
+    check(
+      "looks_something",
+      sql`${table.grade} is not null or ${table.pressureDropPa} is not null`,
+    ),
+  ],
 );

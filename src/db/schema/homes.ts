@@ -1,5 +1,13 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import {
+  check,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+} from "drizzle-orm/sqlite-core";
 
 export const homes = sqliteTable(
   "homes",
@@ -26,7 +34,9 @@ export const levels = sqliteTable(
   "levels",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     name: text("name").notNull(),
     /** Storeys above the ground floor, cellars below 0. */
     storey: integer("storey").notNull(),
@@ -39,7 +49,9 @@ export const levels = sqliteTable(
 export const weatherDays = sqliteTable(
   "weather_days",
   {
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     date: text("observed_on").notNull(),
     meanC: real("mean_c").notNull(),
   },

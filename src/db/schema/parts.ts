@@ -7,7 +7,9 @@ export const parts = sqliteTable(
   "parts",
   {
     id: text("id").primaryKey(),
-    unitId: text("unit_id").notNull().references(() => units.id, { onDelete: "restrict" }),
+    unitId: text("unit_id")
+      .notNull()
+      .references(() => units.id, { onDelete: "restrict" }),
     kind: text("kind", { enum: ["filter-slot"] }).notNull(),
     name: text("name").notNull(),
     place: text("place"),
@@ -20,7 +22,9 @@ export const parts = sqliteTable(
 export const filterSlots = sqliteTable(
   "filter_slots",
   {
-    partId: text("part_id").primaryKey().references(() => parts.id, { onDelete: "restrict" }),
+    partId: text("part_id")
+      .primaryKey()
+      .references(() => parts.id, { onDelete: "restrict" }),
     media: text("media").notNull(),
     ratingScheme: text("rating_scheme"),
     ratingClass: text("rating_class"),
@@ -58,7 +62,9 @@ export const items = sqliteTable(
   "items",
   {
     id: text("id").primaryKey(),
-    partId: text("part_id").notNull().references(() => parts.id, { onDelete: "restrict" }),
+    partId: text("part_id")
+      .notNull()
+      .references(() => parts.id, { onDelete: "restrict" }),
     media: text("media").notNull(),
     ratingScheme: text("rating_scheme"),
     ratingClass: text("rating_class"),

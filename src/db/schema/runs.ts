@@ -9,10 +9,18 @@ export const runs = sqliteTable(
   "runs",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
-    unitId: text("unit_id").notNull().references(() => units.id, { onDelete: "restrict" }),
-    partId: text("part_id").notNull().references(() => parts.id, { onDelete: "restrict" }),
-    taskId: text("task_id").notNull().references(() => tasks.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
+    unitId: text("unit_id")
+      .notNull()
+      .references(() => units.id, { onDelete: "restrict" }),
+    partId: text("part_id")
+      .notNull()
+      .references(() => parts.id, { onDelete: "restrict" }),
+    taskId: text("task_id")
+      .notNull()
+      .references(() => tasks.id, { onDelete: "restrict" }),
     procedureId: text("procedure_id").notNull(),
     /** JSON: what was known of the part at the start, so that its steps stay the same. */
     facts: text("facts").notNull(),
@@ -28,7 +36,9 @@ export const runEvents = sqliteTable(
   "run_events",
   {
     id: text("id").primaryKey(),
-    runId: text("run_id").notNull().references(() => runs.id, { onDelete: "restrict" }),
+    runId: text("run_id")
+      .notNull()
+      .references(() => runs.id, { onDelete: "restrict" }),
     ordinal: integer("ordinal").notNull(),
     at: text("at").notNull(),
     /** JSON: the core's run event. */
@@ -43,8 +53,12 @@ export const looseEndEntries = sqliteTable(
   {
     ordinal: integer("ordinal").primaryKey({ autoIncrement: true }),
     endId: text("end_id").notNull(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
-    unitId: text("unit_id").notNull().references(() => units.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
+    unitId: text("unit_id")
+      .notNull()
+      .references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     end: text("end").notNull(),
     at: text("at").notNull(),

@@ -8,7 +8,9 @@ export const tasks = sqliteTable(
   "tasks",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     procedureId: text("procedure_id").notNull(),

@@ -1,5 +1,13 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import {
+  check,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+} from "drizzle-orm/sqlite-core";
 import { homes, levels } from "./homes";
 
 /** Machines that run together: a furnace with its coil and outdoor unit, a ventilator, a purifier. */
@@ -7,7 +15,9 @@ export const airSystems = sqliteTable(
   "air_systems",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
     name: text("name").notNull(),
     ducted: integer("ducted", { mode: "boolean" }).notNull(),
     /** JSON: the core's equipment values. */
@@ -20,7 +30,9 @@ export const airSystems = sqliteTable(
 export const measuredHours = sqliteTable(
   "measured_hours",
   {
-    systemId: text("system_id").notNull().references(() => airSystems.id, { onDelete: "restrict" }),
+    systemId: text("system_id")
+      .notNull()
+      .references(() => airSystems.id, { onDelete: "restrict" }),
     date: text("measured_on").notNull(),
     runHours: real("run_hours").notNull(),
   },
@@ -34,9 +46,15 @@ export const units = sqliteTable(
   "units",
   {
     id: text("id").primaryKey(),
-    homeId: text("home_id").notNull().references(() => homes.id, { onDelete: "restrict" }),
-    levelId: text("level_id").notNull().references(() => levels.id, { onDelete: "restrict" }),
-    systemId: text("system_id").notNull().references(() => airSystems.id, { onDelete: "restrict" }),
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
+    levelId: text("level_id")
+      .notNull()
+      .references(() => levels.id, { onDelete: "restrict" }),
+    systemId: text("system_id")
+      .notNull()
+      .references(() => airSystems.id, { onDelete: "restrict" }),
     kind: text("kind").notNull(),
     name: text("name").notNull(),
     makeModel: text("make_model"),
@@ -51,7 +69,9 @@ export const shutOffs = sqliteTable(
   "shut_offs",
   {
     id: text("id").primaryKey(),
-    unitId: text("unit_id").notNull().references(() => units.id, { onDelete: "restrict" }),
+    unitId: text("unit_id")
+      .notNull()
+      .references(() => units.id, { onDelete: "restrict" }),
     kind: text("kind").notNull(),
     place: text("place").notNull(),
     offPosition: text("off_position"),

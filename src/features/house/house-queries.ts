@@ -1,9 +1,9 @@
 import "server-only";
+import { standingsOf } from "@/content/standings";
 import { unitKind, type UnitFigure } from "@/content/unit-kinds";
-import { DRIVER_WORDS } from "@/content/words";
 import { awayWords } from "@/core/quantities/words";
 import type { Level } from "@/core/register/register";
-import { bySoonest, daysLeft, standingOf } from "@/core/register/standing";
+import { bySoonest, daysLeft } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 
@@ -30,9 +30,8 @@ export async function houseOf(homeId: string, openUnits: readonly string[]): Pro
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
   const units = book.units.map((unit): HouseUnit => {
-    const first = book.slots
-      .filter((slot) => slot.unitId === unit.id)
-      .map((slot) => standingOf(book, slot, today, (driver) => DRIVER_WORDS[driver.kind].reason(driver.count)))
+    const first = standingsOf(book, today)
+      .filter((standing) => standing.unit.id === unit.id)
       .sort(bySoonest)[0];
     const due = first?.wear?.likely;
     const open = openUnits.includes(unit.id);

@@ -13,7 +13,7 @@ const closing = z.object({ homeId: z.string(), endId: z.string() });
 export async function closeEnd(form: FormData): Promise<void> {
   const { homeId, endId } = closing.parse(Object.fromEntries(form));
   const end = (await openEnds(homeId)).open.find((each) => each.id === endId);
-  if (end && end.blockedBy.length === 0 && !end.runId) {
+  if (end && end.blockedBy.length === 0 && !end.isDrying && !end.runId) {
     const store = await appStore();
     await store.write(async (tx) => {
       const log = await listEndEntries(tx, homeId);

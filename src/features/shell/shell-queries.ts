@@ -1,4 +1,5 @@
 import "server-only";
+import { standingsOf } from "@/content/standings";
 import { unitKind } from "@/content/unit-kinds";
 import { lintelOf, type Lintel } from "@/core/register/lintel";
 import { appStore } from "@/db/app-store";
@@ -21,12 +22,13 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
   const { db } = await appStore();
+  const today = todayIn(book.home.timeZone);
   const unitNames = Object.fromEntries(book.units.map((unit) => [unit.id, unit.name]));
   return {
     homeId,
     homeName: book.home.name,
     homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
-    lintel: lintelOf(book, todayIn(book.home.timeZone)),
+    lintel: lintelOf(book, standingsOf(book, today), today),
     unitNames,
     pegPlaces: Object.fromEntries(
       book.slots.map((slot) => [

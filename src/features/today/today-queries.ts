@@ -1,10 +1,10 @@
 import "server-only";
-import { DRIVER_WORDS } from "@/content/words";
+import { standingsOf } from "@/content/standings";
 import { renewalOf } from "@/content/procedures/library";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Procedure } from "@/core/procedures/procedure";
 import type { HomeBook } from "@/core/register/register";
-import { bySoonest, daysLeft, standingOf, type Standing } from "@/core/register/standing";
+import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import { seasonLine } from "./today-words";
@@ -29,11 +29,7 @@ export async function todayOf(homeId: string): Promise<Today | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
-  const standings = book.slots
-    .map((slot) =>
-      standingOf(book, slot, today, (driver) => driver.label ?? DRIVER_WORDS[driver.kind].reason(driver.count)),
-    )
-    .sort(bySoonest);
+  const standings = [...standingsOf(book, today)].sort(bySoonest);
   const left = (standing: Standing) => daysLeft(standing, today);
   const isPast = (standing: Standing) => (left(standing) ?? 1) < 0;
   const isSoon = (standing: Standing) => {

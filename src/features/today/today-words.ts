@@ -7,12 +7,19 @@ import type { HomeBook } from "@/core/register/register";
 const plural = (n: number, one: string, many: string) => `${countWords(n)} ${n === 1 ? one : many}`;
 
 /** The one sentence at the top: what is left open, past its time, or nearly due. */
-export function headline(counts: { open: number; past: number; soon: number; slots: number }): string {
+export function headline(counts: {
+  open: number;
+  past: number;
+  soon: number;
+  slots: number;
+}): string {
   const { open, past, soon, slots } = counts;
   if (slots === 0) return "Nothing to look after yet.";
   const said = [
-    open > 0 && (open === 1 ? "one thing is left open" : `${countWords(open)} things are left open`),
-    past > 0 && `${plural(past, "filter is", "filters are")} past ${past === 1 ? "its" : "their"} time`,
+    open > 0 &&
+      (open === 1 ? "one thing is left open" : `${countWords(open)} things are left open`),
+    past > 0 &&
+      `${plural(past, "filter is", "filters are")} past ${past === 1 ? "its" : "their"} time`,
     soon > 0 && `${plural(soon, "filter is", "filters are")} nearly due`,
   ].filter((part) => part !== false);
   if (said.length === 0) return "All is well, nothing is due.";
@@ -29,9 +36,17 @@ export function seasonLine(book: HomeBook, today: PlainDate): string {
     to: addDays(today, 366),
   });
   const turns = [
-    ...seasons.heatingStart.map((date) => ({ date, now: "Heating season", next: "heating starts" })),
+    ...seasons.heatingStart.map((date) => ({
+      date,
+      now: "Heating season",
+      next: "heating starts",
+    })),
     ...seasons.heatingEnd.map((date) => ({ date, now: "Between seasons", next: "heating ends" })),
-    ...seasons.coolingStart.map((date) => ({ date, now: "Cooling season", next: "cooling starts" })),
+    ...seasons.coolingStart.map((date) => ({
+      date,
+      now: "Cooling season",
+      next: "cooling starts",
+    })),
     ...seasons.coolingEnd.map((date) => ({ date, now: "Between seasons", next: "cooling ends" })),
   ].sort((a, b) => (a.date < b.date ? -1 : 1));
   const last = turns.findLast((turn) => turn.date <= today);

@@ -4,6 +4,28 @@ import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";
 import type { House, HouseUnit } from "../house-queries";
 
+/** On a phone: the levels from top to bottom, each with its units. */
+export function LevelList({ house }: { house: House }) {
+  const used = house.levels.filter((level) =>
+    house.units.some((unit) => unit.levelId === level.id),
+  );
+  return (
+    <div className="wide:hidden">
+      {used.map((level) => (
+        <section key={level.id} className="border-t-[3px] border-ink pt-3 pb-5">
+          <h2 className="mb-2 text-lg">{level.name}</h2>
+          <Units
+            house={house}
+            units={house.units.filter((unit) => unit.levelId === level.id)}
+            small={false}
+            stacked
+          />
+        </section>
+      ))}
+    </div>
+  );
+}
+
 /**
  * A cut through the house: its levels from loft to cellar under one roof, each unit where it
  * stands, what stands outdoors or in an outbuilding beside it.
@@ -19,13 +41,19 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
   return (
     <div
       data-small={small || undefined}
-      className="group/house grid grid-cols-[minmax(0,1fr)_auto] items-end gap-x-3"
+      className="group/house hidden items-end gap-x-3 wide:grid wide:grid-cols-[minmax(11rem,1fr)_auto]"
     >
       <div>
         <Roof />
         <div className="border-x-4 border-ink bg-surface">
           {above.map((level, i) => (
-            <Storey key={level.id} {...{ house, small }} name={level.name} units={on(level.id)} first={i === 0} />
+            <Storey
+              key={level.id}
+              {...{ house, small }}
+              name={level.name}
+              units={on(level.id)}
+              first={i === 0}
+            />
           ))}
         </div>
       </div>
@@ -35,10 +63,10 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
             {level.place === "outbuilding" && <Roof low />}
             <div
               data-place={level.place}
-              className="flex min-w-24 flex-col items-center gap-2 px-3 pt-2 data-[place=outbuilding]:border-x-4 data-[place=outbuilding]:border-ink data-[place=outbuilding]:bg-surface"
+              className="flex min-w-20 flex-col items-center gap-2 px-2 pt-1 data-[place=outbuilding]:border-x-4 data-[place=outbuilding]:border-ink data-[place=outbuilding]:bg-surface wide:px-3"
             >
               <p className="text-sm text-second">{level.name}</p>
-              <Units {...{ house, small }} units={on(level.id)} />
+              <Units {...{ house, small }} units={on(level.id)} stacked />
             </div>
           </div>
         ))}
@@ -48,7 +76,13 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
         <>
           <div className="border-x-4 border-b-4 border-ink bg-surface">
             {below.map((level, i) => (
-              <Storey key={level.id} {...{ house, small }} name={level.name} units={on(level.id)} first={i === 0} />
+              <Storey
+                key={level.id}
+                {...{ house, small }}
+                name={level.name}
+                units={on(level.id)}
+                first={i === 0}
+              />
             ))}
           </div>
           <Earth />
@@ -80,14 +114,10 @@ function Roof({ low = false }: { low?: boolean }) {
 /** Hatched ground beside what lies below it. */
 function Earth() {
   return (
-    <svg aria-hidden="true" className="h-full min-h-16 w-full self-stretch">
-      <defs>
-        <pattern id="earth" width="12" height="12" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1="0" x2="0" y1="0" y2="12" className="stroke-rule" strokeWidth="2" />
-        </pattern>
-      </defs>
-      <rect width="100%" height="100%" fill="url(#earth)" />
-    </svg>
+    <div
+      aria-hidden="true"
+      className="self-stretch bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_2px,transparent_2px_12px)]"
+    />
   );
 }
 
@@ -109,15 +139,30 @@ function Storey({
       data-first={first || undefined}
       className="flex min-h-24 items-end gap-4 border-t-[3px] border-ink px-3 pt-2 pb-2 group-data-small/house:min-h-14 group-data-small/house:gap-2 data-first:border-t-0"
     >
-      <p className="w-16 shrink-0 self-start text-sm text-second">{name}</p>
+      <p className="w-12 shrink-0 self-start text-sm leading-tight text-second group-data-small/house:w-12 wide:w-16">
+        {name}
+      </p>
       <Units {...{ house, units, small }} />
     </div>
   );
 }
 
-function Units({ house, units, small }: { house: House; units: HouseUnit[]; small: boolean }) {
+function Units({
+  house,
+  units,
+  small,
+  stacked = false,
+}: {
+  house: House;
+  units: HouseUnit[];
+  small: boolean;
+  stacked?: boolean;
+}) {
   return (
-    <ul className="flex flex-wrap items-end gap-x-6 gap-y-2">
+    <ul
+      data-stacked={stacked || undefined}
+      className="flex flex-wrap items-end gap-x-6 gap-y-2 data-stacked:flex-col data-stacked:items-start"
+    >
       {units.map((unit) => (
         <li key={unit.id}>
           <Link

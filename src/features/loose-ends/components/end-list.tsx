@@ -14,6 +14,11 @@ function sinceWords(since: string, now: string): string {
   return `for ${Math.round(hours / 24)} days`;
 }
 
+function dryingWords(readyAt: string, now: string): string {
+  const hours = hoursBetween(Date.parse(now), Date.parse(readyAt));
+  return hours < 1 ? "less than an hour left" : `${Math.round(hours)} h left`;
+}
+
 /** What is open, in the order in which it is to be put right. */
 export function EndList({
   homeId,
@@ -32,7 +37,11 @@ export function EndList({
     <ul id="left-open" aria-label="Left open" className="flex flex-col gap-2">
       {ordered.map((end) => {
         const { unitName, partName } = placeOf(end.unit, end.part);
-        const details = [partName, sinceWords(end.since, now), end.words && `“${end.words}”`];
+        const details = [
+          partName,
+          end.isDrying && end.readyAt ? dryingWords(end.readyAt, now) : sinceWords(end.since, now),
+          end.words && `“${end.words}”`,
+        ];
         return (
           <li
             key={end.id}
@@ -56,6 +65,7 @@ export function EndList({
 
 function EndAct({ homeId, end }: { homeId: string; end: HomeEnd }) {
   if (end.runId) return <LinkButton href={`/runs/${end.runId}`}>Carry on</LinkButton>;
+  if (end.isDrying) return <p>Not before it is dry</p>;
   if (end.blockedBy.length > 0) return <p>First what is open in it</p>;
   return (
     <form action={closeEnd}>

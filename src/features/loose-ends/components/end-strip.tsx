@@ -1,9 +1,12 @@
+"use client";
+
 import Link from "next/link";
+import { usePathname } from "next/navigation";
 import { END_WORDS } from "@/content/words";
 import type { HomeEnds } from "@/core/register/home-ends";
 import { Bracket } from "@/ui/bracket";
 
-/** On every page of a home while something is open: what, and the way to it. */
+/** On every page of a home while something is open: what, and the way to it. Today lists it whole. */
 export function EndStrip({
   homeId,
   ends,
@@ -13,8 +16,9 @@ export function EndStrip({
   ends: HomeEnds;
   unitNames: Record<string, string>;
 }) {
+  const isToday = usePathname() === `/homes/${homeId}`;
   const first = ends.open[0];
-  if (!first) return null;
+  if (!first || isToday) return null;
   const others = ends.open.length - 1;
   return (
     <Link

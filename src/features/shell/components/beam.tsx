@@ -1,6 +1,6 @@
 import { daysFrom, toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel } from "@/core/register/lintel";
+import type { Lintel, Notch } from "@/core/register/lintel";
 
 const HOURS_OF_DAY = 24;
 /** The beam shows up to this many hours; a ridge that used the whole day would meet its mirror image. */
@@ -25,13 +25,33 @@ function monthStarts(lintel: Lintel): { date: PlainDate; label: string }[] {
   for (let date = lintel.from; date <= lintel.to; date = addDays(date, 1)) {
     const { year, month, day } = civil(toDay(date));
     if (day === 1)
-      starts.push({ date, label: `${MONTHS[month - 1]!.slice(0, 3)}${month === 1 ? ` ${year}` : ""}` });
+      starts.push({
+        date,
+        label: `${MONTHS[month - 1]!.slice(0, 3)}${month === 1 ? ` ${year}` : ""}`,
+      });
   }
   return starts;
 }
 
+/** Words of this many days' length would run into the next notch. */
+const WORDS_DAYS = 40;
+
+/** The notches in order, every one too near its neighbour a row higher. */
+function stepped(lintel: Lintel, zoom: number): (Notch & { row: number })[] {
+  let row = 0;
+  return [...lintel.notches]
+    .sort((a, b) => (a.date < b.date ? -1 : 1))
+    .map((notch, i, all) => {
+      const before = all[i - 1];
+      const near = before && daysFrom(before.date, notch.date) < WORDS_DAYS / zoom;
+      row = near ? 1 - row : 0;
+      return { ...notch, row };
+    });
+}
+
 /** The beam itself: hours of heating rising from its base, of cooling hanging from its top. */
-export function Beam({ lintel }: { lintel: Lintel }) {
+export function Beam({ lintel, zoom }: { lintel: Lintel; zoom: number }) {
+  const notches = stepped(lintel, zoom);
   return (
     <>
       <svg
@@ -53,7 +73,7 @@ export function Beam({ lintel }: { lintel: Lintel }) {
           {label}
         </span>
       ))}
-      {lintel.notches.map(({ date, season }) => (
+      {notches.map(({ date, season, row }) => (
         <span
           key={`${season} ${date}`}
           style={{ left: `${along(lintel, date)}%` }}
@@ -63,7 +83,12 @@ export function Beam({ lintel }: { lintel: Lintel }) {
           <svg aria-hidden="true" viewBox="0 0 12 10" className="h-2.5 w-3 shrink-0 fill-ink">
             <path d="M6 0 L12 10 H0 Z" />
           </svg>
-          <span className="hidden pb-0.5 wide:inline">{season}</span>
+          <span
+            data-row={row}
+            className="hidden pb-0.5 data-[row=1]:-ml-1.5 data-[row=1]:pb-4 wide:inline"
+          >
+            {season}
+          </span>
         </span>
       ))}
     </>

@@ -18,7 +18,8 @@ const KEYS = [
 ] as const;
 
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.closest("input, textarea, select, [role=menu], [role=dialog]");
+  target instanceof HTMLElement &&
+  target.closest("input, textarea, select, [role=menu], [role=dialog]");
 
 /** The keys of every page of a home, and the list of them. */
 export function Keys({ homeId }: { homeId: string }) {

@@ -9,6 +9,11 @@ import { Beam, along } from "./beam";
 
 const ZOOMS = { year: 1, season: 4, month: 11 } as const;
 type Zoom = keyof typeof ZOOMS;
+const NAMES = Object.keys(ZOOMS) as Zoom[];
+const STEPS = [
+  { by: -1, sign: "−", words: "Show more of the year" },
+  { by: 1, sign: "+", words: "Look closer" },
+];
 
 /** Pegs nearer than this share a place to hang: 44 px at the usual width of a screen. */
 const CLUSTER_DAYS = 12;
@@ -62,10 +67,14 @@ export function Lintel({
   };
 
   return (
-    <nav aria-label="The year and what hangs from it" className="no-print relative" onKeyDown={walk}>
+    <nav
+      aria-label="The year and what hangs from it"
+      className="no-print relative"
+      onKeyDown={walk}
+    >
       <div
         ref={scroller}
-        className="overflow-x-auto overflow-y-hidden [scrollbar-width:none]"
+        className="[scrollbar-width:none] overflow-x-auto overflow-y-hidden"
         tabIndex={-1}
       >
         <div
@@ -73,7 +82,7 @@ export function Lintel({
           className="relative w-[870%] wide:w-[calc(100%*var(--zoom))]"
         >
           <div className="relative h-14 border-y-[5px] border-ink bg-surface wide:h-[5.75rem]">
-            <Beam lintel={lintel} />
+            <Beam lintel={lintel} zoom={ZOOMS[zoom]} />
             {!hasRunHours && (
               <p className="absolute top-1/2 left-[12%] -translate-y-1/2 bg-surface px-2 text-second">
                 The hours your machines run will rise here.
@@ -91,20 +100,18 @@ export function Lintel({
           </ul>
         </div>
       </div>
-      <div
-        role="group"
-        aria-label="How much of the year"
-        className="absolute right-4 bottom-1 hidden gap-1 bg-ground wide:flex"
-      >
-        {(Object.keys(ZOOMS) as Zoom[]).map((name) => (
+      <div className="absolute bottom-1.5 left-4 hidden bg-ground wide:flex">
+        {STEPS.map(({ by, sign, words }) => (
           <button
-            key={name}
+            key={words}
             type="button"
-            aria-pressed={zoom === name}
-            onClick={() => setZoom(name)}
-            className="px-2 py-1 text-sm text-second aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:underline aria-pressed:underline-offset-4"
+            aria-label={words}
+            title={words}
+            disabled={NAMES[NAMES.indexOf(zoom) + by] === undefined}
+            onClick={() => setZoom(NAMES[NAMES.indexOf(zoom) + by] ?? zoom)}
+            className="size-8 border-[1.5px] border-second text-lg leading-none disabled:border-rule disabled:text-second"
           >
-            {name}
+            {sign}
           </button>
         ))}
       </div>
@@ -151,7 +158,11 @@ function PegGroup({
         data-past={past || undefined}
         className="flex h-12 w-11 justify-center"
       >
-        {past ? <Fallen /> : <Hanging length={length} soon={daysFrom(lintel.today, first.due) <= 7} />}
+        {past ? (
+          <Fallen />
+        ) : (
+          <Hanging length={length} soon={daysFrom(lintel.today, first.due) <= 7} />
+        )}
       </Link>
       <div
         aria-hidden="true"

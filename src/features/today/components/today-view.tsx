@@ -2,7 +2,13 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { SHUT_OFF_WORDS } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
-import { awayWords, bandWords, dateWords } from "@/core/quantities/words";
+import {
+  awayWords,
+  bandWords,
+  betweenWords,
+  capitalised,
+  dateWords,
+} from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { fillBand, type Standing } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
@@ -34,8 +40,14 @@ export function TodayView({
           <p className="mt-1 text-second">{season}.</p>
         </div>
         {ends}
-        {next && <Next {...next} today={today}>{start(next.standing)}</Next>}
-        {book.slots.length === 0 && <NothingYet homeId={book.home.id} hasUnit={book.units.length > 0} />}
+        {next && (
+          <Next {...next} today={today}>
+            {start(next.standing)}
+          </Next>
+        )}
+        {book.slots.length === 0 && (
+          <NothingYet homeId={book.home.id} hasUnit={book.units.length > 0} />
+        )}
         {closer.length > 0 && (
           <section aria-labelledby="closer">
             <h2 id="closer" className="text-xl">
@@ -62,7 +74,9 @@ function Next({
 }: NonNullable<Today["next"]> & { today: PlainDate; children: ReactNode }) {
   const { unit, slot, wear, sentence } = standing;
   const off = unit.shutOffs[0];
-  const title = job ? `${unit.name}: ${job.title.toLowerCase()}` : `${unit.name}: ${slot.name.toLowerCase()}`;
+  const title = job
+    ? `${unit.name}: ${job.title.toLowerCase()}`
+    : `${unit.name}: ${slot.name.toLowerCase()}`;
   return (
     <section aria-labelledby="next" className="border-t-[3px] border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
@@ -72,10 +86,10 @@ function Next({
           </h2>
           {wear?.likely && (
             <p className="figures mt-0.5">
-              <strong>{awayWords(wear.likely, today)}</strong>
+              <strong>{capitalised(awayWords(wear.likely, today))}</strong>
               <span className="text-second">
                 , most likely {dateWords(wear.likely, today)}
-                {wear.early && wear.late && `, between ${bandWords(wear.early, wear.late, today)}`}
+                {wear.early && wear.late && `, ${betweenWords(wear.early, wear.late, today)}`}
                 {job && `; about ${job.handsOnMinutes} minutes`}
               </span>
             </p>
@@ -94,14 +108,19 @@ function Next({
         )}
         <dl className="grid grow grid-cols-[4.5rem_minmax(0,1fr)] self-start">
           <Row name="Why">{sentence}</Row>
-          <Row name="Where">{[slot.place, unit.access].filter(Boolean).join("; ") || unit.name}</Row>
+          <Row name="Where">
+            {[slot.place, unit.access].filter(Boolean).join("; ") || unit.name}
+          </Row>
           {off && (
             <Row name="Shut off">
               {off.place}, {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
             </Row>
           )}
           <Row name="Bring">
-            {[slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase()), ...(job?.bring.slice(1) ?? [])].join(", ")}
+            {[
+              slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase()),
+              ...(job?.bring.slice(1) ?? []),
+            ].join(", ")}
           </Row>
         </dl>
       </div>
@@ -118,7 +137,15 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
   );
 }
 
-function CloserRow({ homeId, standing, today }: { homeId: string; standing: Standing; today: PlainDate }) {
+function CloserRow({
+  homeId,
+  standing,
+  today,
+}: {
+  homeId: string;
+  standing: Standing;
+  today: PlainDate;
+}) {
   const { slot, unit, wear, sentence } = standing;
   return (
     <li className="grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 border-t border-rule py-3">
@@ -141,7 +168,9 @@ function CloserRow({ homeId, standing, today }: { homeId: string; standing: Stan
           <>
             <p className="font-semibold">{awayWords(wear.likely, today)}</p>
             {wear.early && wear.late && (
-              <p className="text-[0.9375rem] text-second">{bandWords(wear.early, wear.late, today)}</p>
+              <p className="text-[0.9375rem] text-second">
+                {bandWords(wear.early, wear.late, today)}
+              </p>
             )}
           </>
         ) : (
@@ -157,13 +186,18 @@ function CloserRow({ homeId, standing, today }: { homeId: string; standing: Stan
 function NothingYet({ homeId, hasUnit }: { homeId: string; hasUnit: boolean }) {
   return (
     <section className="border-t-[3px] border-ink pt-4">
-      <h2 className="text-xl">{hasUnit ? "Now its filter" : "Start with the machine you know best"}</h2>
+      <h2 className="text-xl">
+        {hasUnit ? "Now its filter" : "Start with the machine you know best"}
+      </h2>
       <p className="mt-1 mb-4 max-w-prose">
         {hasUnit
           ? "The unit is in. Open it and add the slot its filter sits in: then this page can say when it is due."
           : "A furnace, a heat pump, a ventilator: where it stands, how it is shut off, which filter it takes. Two minutes with the size printed on the old filter at hand."}
       </p>
-      <LinkButton weight="strong" href={hasUnit ? `/homes/${homeId}/house` : `/homes/${homeId}/units/new`}>
+      <LinkButton
+        weight="strong"
+        href={hasUnit ? `/homes/${homeId}/house` : `/homes/${homeId}/units/new`}
+      >
         {hasUnit ? "Open the house" : "Add a unit"}
       </LinkButton>
     </section>

@@ -1,0 +1,85 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { migrateStore, openStore } from "@/db/client";
+import { seedDemo } from "../scripts/demo-data";
+
+/** The day of every test and picture. */
+export const CLOCK = "2026-03-14T08:30:00Z";
+
+export type AppServer = {
+  url: string;
+  file: string;
+  /** Stops the server as a power cut would. */
+  kill: () => Promise<void>;
+  start: () => Promise<void>;
+  stop: () => Promise<void>;
+};
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once("error", reject);
+    probe.listen(0, "127.0.0.1", () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === "object" && address ? address.port : 0));
+    });
+  });
+}
+
+/** The built application on a free port, with a database of its own: empty, or with the demo in it. */
+export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
+  const folder = mkdtempSync(path.join(tmpdir(), "amber-app-"));
+  const file = path.join(folder, "test.db");
+  if (contents === "demo") {
+    const store = await openStore(file);
+    await migrateStore(store);
+    await seedDemo(store, new Date(CLOCK));
+    store.close();
+  }
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  let child: ChildProcess | null = null;
+  const start = async () => {
+    child = spawn(
+      "node_modules/.bin/next",
+      ["start", "--hostname", "127.0.0.1", "--port", String(port)],
+      {
+        env: {
+          ...process.env,
+          NODE_ENV: "production",
+          AMBER_DB: file,
+          AMBER_CLOCK: CLOCK,
+          NEXT_TELEMETRY_DISABLED: "1",
+        },
+        stdio: "ignore",
+        detached: true,
+      },
+    );
+    for (;;) {
+      if (child.exitCode !== null) throw new Error("The application stopped while starting.");
+      const answer = await fetch(`${url}/welcome`).catch(() => null);
+      if (answer?.ok) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  };
+  const end = (signal: NodeJS.Signals) =>
+    new Promise<void>((resolve) => {
+      if (!child?.pid || child.exitCode !== null) return resolve();
+      child.once("exit", () => resolve());
+      process.kill(-child.pid, signal);
+    });
+  await start();
+  return {
+    url,
+    file,
+    start,
+    kill: () => end("SIGKILL"),
+    stop: async () => {
+      await end("SIGKILL");
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

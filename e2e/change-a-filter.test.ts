@@ -1,0 +1,155 @@
+import { By, Key } from "selenium-webdriver";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, PHONE, type Browser } from "./browser";
+import { pageOf, type Page } from "./page";
+
+/** The first errand: from the beam to the logbook, on a phone, with everything that may go wrong. */
+describe("changing the cellar furnace's filter", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser(PHONE);
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+
+  const openCount = async () => (await page.find(By.css("[data-open]"))).getText();
+  const go = async (from: string) => {
+    await page.heading(from);
+    await page.keys(Key.SPACE);
+  };
+
+  it("says on Today that it is nearly due, between which days, and why", async () => {
+    await page.open(app.url);
+    await page.heading("Cellar furnace: change the filter");
+    const next = await (await page.find(By.css("section[aria-labelledby=next]"))).getText();
+    expect(next).toMatch(/tomorrow|in \d days/i);
+    expect(next).toMatch(/between \d+.* and \d+ /);
+    expect(next).toMatch(/sooner than the book: .*clay dust/);
+    expect(next).toContain("with the amber tag, left of the door");
+  });
+
+  it("leads down: power off, slot open, filter out, each an open bracket", async () => {
+    await page.press("Start");
+    await page.heading("Have the new filter beside you");
+    expect(await openCount()).toBe("nothing open");
+    await page.press("Done, go on");
+    await page.heading("Switch the power off");
+    await page.press("Done, go on");
+    await go("Open the slot");
+    await go("Pull the old filter out");
+    await page.heading("How does the old one look?");
+    expect(await openCount()).toBe("3 left open");
+  });
+
+  it("comes back to the same step after a reload, and after the server was killed", async () => {
+    await browser.driver.navigate().refresh();
+    await page.heading("How does the old one look?");
+    await app.kill();
+    await page.tick("loaded");
+    await page.press("Loaded, go on");
+    await page.seen("Not saved yet");
+    await page.heading("Wipe the slot clean");
+    await app.start();
+    await browser.driver.wait(
+      async () => (await browser.driver.findElements(By.css("[role=alert]"))).length === 0,
+      15_000,
+    );
+    await browser.driver.navigate().refresh();
+    await page.heading("Wipe the slot clean");
+  });
+
+  it("shows the bracket on Today and on the unit while the run is left alone", async () => {
+    const run = await browser.driver.getCurrentUrl();
+    await page.press("Leave for now");
+    await page.seen("Cellar furnace: filter is out");
+    await page.seen("Cellar furnace: power is off");
+    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
+    await page.seen("Left open: power is off, slot is open, filter is out");
+    await page.open(run);
+  });
+
+  it("does not switch on while the filter is out, and can't be finished then", async () => {
+    await go("Wipe the slot clean");
+    await go("Check the new one’s size");
+    await page.heading("Slide it in");
+    await page.keys("o");
+    await page.seen("filter stays out: why?".replace("f", "F"));
+    await page.press("Leave it so");
+    await page.seen("Say in a few words why it stays open.");
+    await page.type("In your words", "the new one is the wrong size");
+    await page.press("Leave it so");
+    await go("Write today’s date");
+    await go("Close the slot");
+    await page.heading("Switch the power on");
+    await page.seen("Not yet: filter is out");
+    await page.press("Done, go on");
+    await page.heading("Switch the power on");
+    // Back past the closed slot to the filter: it goes in after all.
+    for (const step of ["Switch the power on", "Close the slot", "Write today’s date"]) {
+      await page.heading(step);
+      await page.keys(Key.BACK_SPACE);
+    }
+    await go("Slide it in");
+    await go("Write today’s date");
+    await go("Close the slot");
+    await page.heading("Switch the power on");
+    expect(await openCount()).toBe("1 left open");
+    await go("Switch the power on");
+    await go("Hear it start");
+    await page.heading("Everything is back as it was");
+    expect(await openCount()).toBe("nothing open");
+  });
+
+  it("finishes with the new due day, its band and its reason, and a label to print", async () => {
+    await page.press("Finish");
+    await page.heading("Done");
+    const due = await (await page.find(By.css("[aria-label='Next due']"))).getText();
+    expect(due).toMatch(/Next due in (about )?\d+ (days|weeks|months)/);
+    expect(due).toMatch(/Between \d+ .* and \d+ /);
+    expect(due).toMatch(/than the book|When the book says/);
+    await page.press("Label for the frame");
+    const label = await (await page.find(By.css("article[aria-label=Label]"))).getText();
+    expect(label).toContain("20×20×1");
+    expect(label).toContain("Saturday 14 March 2026");
+    expect(label).toMatch(/Next due\nabout \w+day \d+ \w+ 2026/);
+    expect(label).toContain("to the right, toward the blower");
+  });
+
+  it("has the change and the look in the history, and Today has moved on", async () => {
+    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
+    const history = await (
+      await page.find(By.css("section[aria-labelledby=history] ol"))
+    ).getText();
+    expect(history).toMatch(/^Sat 14 Mar\nNew filter fitted/);
+    expect(history).toContain("Looked at: loaded");
+    await page.open(app.url);
+    await page.heading("nearly due");
+    expect(
+      await browser.driver.findElements(By.xpath("//h2[contains(., 'Cellar furnace: change')]")),
+    ).toHaveLength(0);
+  });
+
+  it("takes an entry out, and back again within ten seconds", async () => {
+    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
+    await page.press("Take out: New filter fitted, Sat 14 Mar");
+    await page.press("Undo");
+    await browser.driver.wait(async () => {
+      const text = await (await page.find(By.css("section[aria-labelledby=history] ol"))).getText();
+      return /^Sat 14 Mar\nNew filter fitted/.test(text);
+    }, 15_000);
+  });
+
+  it("made no error in the console, but for the requests while the server was dead", async () => {
+    const errors = (await page.consoleErrors()).filter(
+      (error) => !error.includes("ERR_CONNECTION"),
+    );
+    expect(errors).toEqual([]);
+  });
+});

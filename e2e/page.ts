@@ -1,0 +1,92 @@
+import { readFileSync } from "node:fs";
+import { By, Key, until, type WebDriver, type WebElement } from "selenium-webdriver";
+
+const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
+const WAIT_MS = 15_000;
+
+/** What a person does and sees on a page, in the words on it. */
+export function pageOf(driver: WebDriver) {
+  const find = (locator: By): Promise<WebElement> =>
+    driver.wait(until.elementLocated(locator), WAIT_MS);
+  const quoted = (text: string) => `"${text}"`;
+  const seen = async (text: string) => {
+    const path = `//*[not(self::script)][contains(normalize-space(.), ${quoted(text)})][not(*[contains(normalize-space(.), ${quoted(text)})])]`;
+    return find(By.xpath(path));
+  };
+  const click = async (element: WebElement) => {
+    await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+    await element.click();
+  };
+  const press = async (name: string) =>
+    click(
+      await find(
+        By.xpath(
+          `//*[self::a or self::button or self::summary][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)}]`,
+        ),
+      ),
+    );
+  const field = (label: string) =>
+    find(By.xpath(`//*[@id=//label[starts-with(normalize-space(.), ${quoted(label)})]/@for]`));
+  const type = async (label: string, text: string) => {
+    const element = await field(label);
+    await element.sendKeys(Key.chord(Key.CONTROL, "a"), Key.DELETE, text);
+  };
+  /** Dates can't be typed the same way in every locale: the value is set as a picker would. */
+  const setDate = async (label: string, date: string) =>
+    driver.executeScript(
+      "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set; set.call(arguments[0], arguments[1]); arguments[0].dispatchEvent(new Event('input', { bubbles: true }))",
+      await field(label),
+      date,
+    );
+  const choose = async (label: string, option: string) =>
+    (await field(label))
+      .findElement(By.xpath(`./option[normalize-space(.)=${quoted(option)}]`))
+      .click();
+  const tick = async (label: string) =>
+    click(
+      await find(
+        By.xpath(
+          `//label[normalize-space(.)=${quoted(label)} or .//span[normalize-space(.)=${quoted(label)}]]`,
+        ),
+      ),
+    );
+  const problemAt = async (label: string) => {
+    const element = await driver.wait(async () => {
+      const found = await field(label);
+      return (await found.getAttribute("aria-invalid")) ? found : null;
+    }, WAIT_MS);
+    const ids = (await element!.getAttribute("aria-describedby")) ?? "";
+    return (await find(By.id(ids.split(" ")[0]!))).getText();
+  };
+  const heading = async (text: string) =>
+    find(By.xpath(`//*[self::h1 or self::h2][contains(normalize-space(.), ${quoted(text)})]`));
+  const keys = (...list: string[]) =>
+    driver
+      .actions()
+      .sendKeys(...list)
+      .perform();
+
+  /** What axe finds on the page: an empty list on a good one. */
+  const axe = async (): Promise<string[]> => {
+    await driver.executeScript(axeSource);
+    return driver.executeAsyncScript<string[]>(`
+      const done = arguments[arguments.length - 1];
+      axe.run(document, { resultTypes: ["violations"] }).then((result) =>
+        done(result.violations.map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(" | "))));
+    `);
+  };
+  const scrollsSideways = () =>
+    driver.executeScript<boolean>(
+      "return document.documentElement.scrollWidth > document.documentElement.clientWidth",
+    );
+  const consoleErrors = async (): Promise<string[]> =>
+    (await driver.manage().logs().get("browser"))
+      .filter((entry) => entry.level.value >= 1000)
+      .map((entry) => entry.message);
+  return {
+    find, seen, press, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
+    open: (url: string) => driver.get(url),
+  }; // prettier-ignore
+}
+
+export type Page = ReturnType<typeof pageOf>;

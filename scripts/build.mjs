@@ -1,0 +1,4 @@
+import { build, install } from "./project.mjs";
+
+install();
+build();

@@ -1,0 +1,112 @@
+/** What the commands of this project share: installing, building when needed, starting the server. */
+import { spawn, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
+import path from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
+const bin = (name) => path.join(root, "node_modules", ".bin", name);
+export const quietEnv = { ...process.env, NEXT_TELEMETRY_DISABLED: "1" };
+
+export function run(command, args, env = quietEnv) {
+  const { status } = spawnSync(command, args, { cwd: root, stdio: "inherit", env });
+  if (status !== 0) throw new Error(`${path.basename(command)} ${args.join(" ")} failed`);
+}
+
+export const runBin = (name, args, env) => run(bin(name), args, env);
+
+function filesUnder(folder) {
+  return readdirSync(path.join(root, folder), { withFileTypes: true }).flatMap((entry) => {
+    const name = path.join(folder, entry.name);
+    return entry.isDirectory() ? filesUnder(name) : [name];
+  });
+}
+
+function stampOf(files) {
+  const hash = createHash("sha256");
+  for (const file of files.sort()) hash.update(file).update(readFileSync(path.join(root, file)));
+  return hash.digest("hex");
+}
+
+/** Does a step when what it depends on changed since it was last done. */
+function whenChanged(name, files, isThere, work) {
+  const folder = path.join(root, ".cache");
+  const stampFile = path.join(folder, `${name}.stamp`);
+  const stamp = stampOf(files);
+  const done = existsSync(stampFile) && readFileSync(stampFile, "utf8") === stamp;
+  if (done && isThere()) return;
+  work();
+  mkdirSync(folder, { recursive: true });
+  writeFileSync(stampFile, stamp);
+}
+
+export function install() {
+  whenChanged(
+    "install",
+    ["package.json", "package-lock.json"],
+    () => existsSync(bin("next")),
+    () => {
+      console.log("Installing what it needs…");
+      run("npm", ["ci", "--no-fund", "--no-audit", "--loglevel=error"]);
+    },
+  );
+}
+
+const BUILD_INPUTS = ["package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
+
+export function build() {
+  const isSource = (file) => !file.endsWith(".test.ts") && !file.endsWith(".test.tsx");
+  const files = [...BUILD_INPUTS, ...filesUnder("src").filter(isSource)];
+  whenChanged(
+    "build",
+    files,
+    () => existsSync(path.join(root, ".next", "BUILD_ID")),
+    () => {
+      console.log("Building…");
+      runBin("next", ["build"]);
+    },
+  );
+}
+
+/** The configuration, as the application reads it. */
+export function settings(defaults = {}) {
+  const env = { ...quietEnv };
+  for (const [name, value] of Object.entries(defaults)) env[name] ??= value;
+  const host = env.AMBER_HOST ?? "127.0.0.1";
+  const port = env.AMBER_PORT ?? "4180";
+  return { env, host, port, address: `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}` };
+}
+
+/** Whether nothing listens there yet. */
+function isFree(host, port) {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.once("error", () => resolve(false));
+    probe.listen(Number(port), host, () => probe.close(() => resolve(true)));
+  });
+}
+
+/** Starts the server and prints its address once it answers; ends with it. */
+export async function serve({ env, host, port, address }, mode = "start") {
+  if (!(await isFree(host, port))) {
+    console.error(
+      `Something listens on ${address} already. Stop it, or choose another port: AMBER_PORT=4181`,
+    );
+    process.exit(1);
+  }
+  const child = spawn(bin("next"), [mode, "--hostname", host, "--port", port], {
+    cwd: root,
+    env,
+    stdio: ["ignore", mode === "dev" ? "inherit" : "ignore", "inherit"],
+  });
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
+  child.on("exit", (code) => process.exit(code ?? 0));
+  for (;;) {
+    const answer = await fetch(address, { redirect: "manual" }).catch(() => null);
+    if (answer && answer.status < 500) break;
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  console.log(`\nAmber Lintel is at ${address}\nStop it with Ctrl+C.`);
+}

@@ -1,0 +1,8 @@
+import { postCompute } from "@/features/compute/compute-api";
+
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ name: string }> },
+): Promise<Response> {
+  return postCompute((await params).name, request);
+}

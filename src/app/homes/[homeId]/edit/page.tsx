@@ -1,0 +1,30 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { RemoveButton } from "@/features/removed/components/remove-button";
+import { HomeFormView } from "@/features/setup/components/home-form-view";
+import { changeHome } from "@/features/setup/setup-actions";
+import { homeFieldsOf } from "@/features/setup/setup-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Home and climate" };
+
+export default async function EditHome({ params }: PageProps<"/homes/[homeId]/edit">) {
+  const { homeId } = await params;
+  const fields = await homeFieldsOf(homeId);
+  if (!fields) notFound();
+  return (
+    <div className="mx-auto max-w-5xl">
+      <h1 className="mb-6 text-[1.75rem]">Home and climate</h1>
+      <HomeFormView
+        action={changeHome.bind(null, homeId)}
+        initial={emptyForm(fields)}
+        isNew={false}
+      />
+      <RemoveButton
+        thing={{ kind: "home", homeId, id: homeId }}
+        name={fields["name"]![0]!}
+        goTo="/"
+      />
+    </div>
+  );
+}

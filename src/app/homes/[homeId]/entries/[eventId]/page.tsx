@@ -1,0 +1,26 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { CorrectForm } from "@/features/slot/components/entry-forms";
+import { correctEntry } from "@/features/slot/slot-actions";
+import { entryOf } from "@/features/slot/slot-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Correct an entry" };
+
+export default async function Entry({ params }: PageProps<"/homes/[homeId]/entries/[eventId]">) {
+  const { homeId, eventId } = await params;
+  const entry = await entryOf(homeId, eventId);
+  if (!entry) notFound();
+  return (
+    <div className="mx-auto max-w-3xl">
+      <h1 className="text-[1.75rem]">Correct an entry</h1>
+      <p className="mb-5 text-second">The old one stays in the record; this one counts.</p>
+      <CorrectForm
+        action={correctEntry.bind(null, homeId, eventId)}
+        initial={emptyForm(entry.fields)}
+        today={entry.today}
+        isLook={entry.isLook}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { DriverFormView } from "@/features/household/components/driver-form-view";
+import { DriverList } from "@/features/household/components/driver-list";
+import { saveDriver } from "@/features/household/household-actions";
+import { householdOf } from "@/features/household/household-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "People and surroundings" };
+
+export default async function HouseholdPage({
+  params,
+  searchParams,
+}: PageProps<"/homes/[homeId]/household">) {
+  const { homeId } = await params;
+  const { change } = await searchParams;
+  const changing = typeof change === "string" ? change : null;
+  const household = await householdOf(homeId, changing);
+  if (!household) notFound();
+  return (
+    <div className="mx-auto max-w-3xl">
+      <h1 className="text-[1.75rem]">People and surroundings</h1>
+      <p className="mb-4 text-second">
+        What makes filters fill faster here than the book supposes.
+      </p>
+      <DriverList homeId={homeId} rows={household.rows} />
+      <h2 className="mt-8 mb-4 border-t-[3px] border-ink pt-4 text-xl">
+        {changing ? "Change it" : "Add something"}
+      </h2>
+      <DriverFormView
+        key={changing ?? "new"}
+        action={saveDriver.bind(null, homeId, changing)}
+        initial={emptyForm(household.fields)}
+        scopes={household.scopes}
+        submit={changing ? "Save" : "Add it"}
+      />
+    </div>
+  );
+}

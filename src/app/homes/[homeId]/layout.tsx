@@ -1,0 +1,40 @@
+import { cookies } from "next/headers";
+import { notFound } from "next/navigation";
+import { EndStrip } from "@/features/loose-ends/components/end-strip";
+import { openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { Keys } from "@/features/shell/components/keys";
+import { Lintel } from "@/features/shell/components/lintel";
+import { Masthead, ViewLinks } from "@/features/shell/components/masthead";
+import { shellOf } from "@/features/shell/shell-queries";
+import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+
+export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
+  const { homeId } = await params;
+  const shell = await shellOf(homeId);
+  if (!shell) notFound();
+  const theme = themeSchema.parse((await cookies()).get(THEME_COOKIE)?.value);
+  const ends = await openEnds(homeId);
+  return (
+    <>
+      <a
+        href="#main"
+        className="absolute -top-20 left-4 z-50 bg-ink px-4 py-2 text-ground focus:top-2"
+      >
+        To the page
+      </a>
+      <Masthead home={{ id: homeId, name: shell.homeName }} homes={shell.homes} theme={theme} />
+      <Lintel
+        homeId={homeId}
+        lintel={shell.lintel}
+        places={shell.pegPlaces}
+        hasRunHours={shell.hasRunHours}
+      />
+      <EndStrip homeId={homeId} ends={ends} unitNames={shell.unitNames} />
+      <main id="main" className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 wide:px-7 wide:pb-10">
+        {children}
+      </main>
+      <ViewLinks homeId={homeId} place="foot" />
+      <Keys homeId={homeId} />
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { HouseSection } from "@/features/house/components/house-section";
+import { houseOf } from "@/features/house/house-queries";
+import { EndList } from "@/features/loose-ends/components/end-list";
+import { goingRuns, openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { StartButton } from "@/features/run/components/start-button";
+import { TodayView } from "@/features/today/components/today-view";
+import { todayOf } from "@/features/today/today-queries";
+import { ChangedLink } from "@/features/unit/components/unit-view";
+import { now } from "@/lib/clock";
+
+export const metadata: Metadata = { title: "Today" };
+
+export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">) {
+  const { homeId } = await params;
+  const data = await todayOf(homeId);
+  if (!data) notFound();
+  const ends = await openEnds(homeId);
+  const house = await houseOf(
+    homeId,
+    ends.open.map((end) => end.unit),
+  );
+  const going = (await goingRuns(homeId)).map(({ run }) => run.partId);
+  const { book, next } = data;
+  return (
+    <TodayView
+      data={data}
+      openCount={ends.open.length}
+      ends={
+        <EndList
+          homeId={homeId}
+          ends={ends}
+          now={now().toISOString()}
+          placeOf={(unitId, partId) => ({
+            unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "A removed unit",
+            partName: book.slots.find((slot) => slot.id === partId)?.name.toLowerCase(),
+          })}
+        />
+      }
+      house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
+      start={({ slot }) =>
+        next?.job ? (
+          <StartButton
+            homeId={homeId}
+            slotId={slot.id}
+            words={going.includes(slot.id) ? "Carry on" : "Start"}
+          />
+        ) : (
+          <ChangedLink homeId={homeId} slotId={slot.id} strong />
+        )
+      }
+    />
+  );
+}

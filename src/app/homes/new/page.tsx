@@ -1,0 +1,23 @@
+import type { Metadata } from "next";
+import { HomeFormView } from "@/features/setup/components/home-form-view";
+import { createHome } from "@/features/setup/setup-actions";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Your home" };
+
+const usual = emptyForm({
+  unitSystem: ["metric"],
+  currency: ["EUR"],
+  people: ["2"],
+  pets: ["0"],
+  levels: ["ground"],
+});
+
+export default function NewHome() {
+  return (
+    <main className="mx-auto max-w-5xl px-4 py-8">
+      <h1 className="mb-6 text-3xl">Your home</h1>
+      <HomeFormView action={createHome} initial={usual} isNew />
+    </main>
+  );
+}

@@ -1,0 +1,16 @@
+/** Repeatable chance: the same seed gives the same numbers everywhere. */
+export type Chance = { uniform: () => number; normal: () => number };
+
+export function chanceFrom(seed: number): Chance {
+  let state = seed >>> 0;
+  const uniform = () => {
+    // mulberry32: small, fast, and even enough for made-up weather.
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+  return { uniform, normal };
+}

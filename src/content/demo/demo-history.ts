@@ -1,0 +1,154 @@
+import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { fittingOf } from "@/core/register/fitting";
+import { contextOf } from "@/core/register/part-wear";
+import type { FilterSlot, HistoryEvent, HomeBook, Item } from "@/core/register/register";
+import { standingOf } from "@/core/register/standing";
+import { SEEN_BY_GRADE, type Grade } from "@/core/wear/belief";
+import { MEDIA } from "@/core/wear/media";
+import { ratedHours, wear } from "@/core/wear/wear";
+import { chanceFrom } from "./chance";
+
+/** What is really so at a slot, which the app has to find out by its looks. */
+export type Truth = {
+  /** How many times as fast as the book it loads. */
+  factor: number;
+  /** Days between looks; none but at the change when absent. */
+  lookEvery?: number;
+  /** Days from today to its likely due day at the start of the demo. */
+  dueIn: number;
+  seed: number;
+};
+
+const YEARS_DAYS = 1095;
+/** Spread of the load at which people really change a filter. */
+const CHANGE_SPREAD = 0.14;
+const EYE_SPREAD = 0.18;
+/** How often the last fitting is moved until the due day comes out as wanted. */
+const MOST_TRIES = 24;
+const GRADES_IN_ORDER: Grade[] = ["clean", "light", "grey", "loaded", "blocked", "collapsed"];
+
+/** The grade whose load lies nearest, as the eye judges in ratios. */
+function gradeOf(load: number): Grade {
+  const distance = (grade: Grade) => Math.abs(Math.log(load / SEEN_BY_GRADE[grade].load));
+  return GRADES_IN_ORDER.reduce((best, grade) => (distance(grade) < distance(best) ? grade : best));
+}
+
+type Made = { items: Item[]; events: HistoryEvent[] };
+
+/** Three years of changes and looks at one slot, ending with a filter due when the demo wants it. */
+export function demoHistory(
+  book: HomeBook,
+  slot: FilterSlot,
+  truth: Truth,
+  today: PlainDate,
+): Made {
+  const loads = dailyLoads(book, slot, truth, today);
+  let shift = 0;
+  let made: Made = { items: [], events: [] };
+  for (let i = 0; i < MOST_TRIES; i++) {
+    made = madeUp(slot, truth, today, loads, truth.dueIn + shift);
+    const with_ = { ...book, items: [...book.items, ...made.items], events: made.events };
+    const likely = standingOf(with_, slot, today, () => "").wear?.likely;
+    const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
+    if (off === 0) break;
+    shift += Math.sign(off) * Math.max(1, Math.floor(Math.abs(off) / 2));
+  }
+  return made;
+}
+
+/** The real load each day adds, from three years ago to a year ahead. */
+function dailyLoads(
+  book: HomeBook,
+  slot: FilterSlot,
+  truth: Truth,
+  today: PlainDate,
+): Map<number, number> {
+  const wearSlot = {
+    media: slot.media,
+    rating: slot.rating,
+    airSide: slot.airSide,
+    faceAreaM2: undefined,
+    airflowM3h: undefined,
+    baseHours: slot.baseHours,
+    maxAgeDays: slot.maxAgeDays,
+    cleanDropPa: undefined,
+    finalRatio: 2,
+  };
+  const { days } = wear({
+    ...contextOf(book, slot),
+    today,
+    fittedOn: addDays(today, -YEARS_DAYS - 200),
+    slot: wearSlot,
+    belief: { mu: 0, sd: 0.4 },
+    looks: [],
+    horizonDays: 400,
+  });
+  const rated = ratedHours(wearSlot);
+  return new Map(
+    days.map((day) => [toDay(day.date), (truth.factor * day.runHours * day.multiplier) / rated]),
+  );
+}
+
+function madeUp(
+  slot: FilterSlot,
+  truth: Truth,
+  today: PlainDate,
+  loads: Map<number, number>,
+  dueIn: number,
+): Made {
+  const chance = chanceFrom(truth.seed);
+  const maxAge = slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
+  /** The day a filter must have gone in to reach a load by the start of another day. */
+  const fittedFor = (target: number, by: number): number => {
+    let load = 0;
+    let day = by;
+    while (load < target && by - day < maxAge && loads.has(day - 1)) load += loads.get(--day)!;
+    return day;
+  };
+  const fitDays = [Math.min(toDay(today) - 1, fittedFor(1, toDay(today) + dueIn))];
+  while (fitDays[0]! > toDay(today) - YEARS_DAYS) {
+    const target = 1 + CHANGE_SPREAD * Math.max(-2, Math.min(2, chance.normal()));
+    const before = fittedFor(target, fitDays[0]!);
+    if (before === fitDays[0]) break;
+    fitDays.unshift(before);
+  }
+
+  const made: Made = { items: [], events: [] };
+  let itemBefore: string | undefined;
+  fitDays.forEach((fitted, i) => {
+    const until = fitDays[i + 1] ?? toDay(today);
+    const date = fromDay(fitted);
+    const recordedAt = `${date}T10:00:00.000Z`;
+    const ids = { event: `${slot.id}-fit-${i}`, item: `${slot.id}-item-${i}` };
+    const { event, item } = fittingOf(slot, ids, { date, recordedAt }, itemBefore);
+    if (item) made.items.push(item);
+    itemBefore = event.itemId;
+    made.events.push(event);
+    let load = 0;
+    for (let day = fitted; day <= until; day++) {
+      const sinceFit = day - fitted;
+      const isChange = day === until && i + 1 < fitDays.length;
+      const isLook =
+        truth.lookEvery !== undefined &&
+        sinceFit > 0 &&
+        sinceFit % truth.lookEvery === 0 &&
+        day < toDay(today);
+      if ((isChange || isLook) && load > 0.03) {
+        const grade = gradeOf(load * Math.exp(EYE_SPREAD * chance.normal()));
+        const seenOn = fromDay(day);
+        made.events.push({
+          id: `${slot.id}-look-${i}-${sinceFit}`,
+          kind: "look",
+          unitId: slot.unitId,
+          partId: slot.id,
+          ...(itemBefore ? { itemId: itemBefore } : {}),
+          date: seenOn,
+          recordedAt: `${seenOn}T09:30:00.000Z`,
+          look: { grade },
+        });
+      }
+      load += loads.get(day) ?? 0;
+    }
+  });
+  return made;
+}

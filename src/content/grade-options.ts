@@ -1,0 +1,7 @@
+import { GRADES, type Grade } from "@/core/wear/belief";
+import { GRADE_WORDS } from "./words";
+
+/** The grades as one chooses among them, white to caved in. */
+export const GRADE_OPTIONS: readonly { value: Grade; name: string; meaning: string }[] = GRADES.map(
+  (value) => ({ value, ...GRADE_WORDS[value] }),
+);

@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { answerLine, compute } from "@/core/compute/compute";
+import { COMPUTE_FUNCTIONS } from "@/core/compute/registry";
+
+const json = (text: string, status: number) =>
+  new Response(text, { status, headers: { "content-type": "application/json" } });
+
+/** POST /api/v1/compute/NAME: the same door as the command line, over HTTP. */
+export async function postCompute(name: string, request: Request): Promise<Response> {
+  const answer = compute(name, await request.text());
+  if (answer.ok) return json(answerLine(answer), 200);
+  return json(answerLine(answer), answer.error.code === "unknown-function" ? 404 : 400);
+}
+
+const errorSchema = {
+  type: "object",
+  properties: {
+    error: {
+      type: "object",
+      properties: {
+        code: { type: "string" },
+        message: { type: "string" },
+        path: { type: "array", items: { type: ["string", "integer"] } },
+      },
+      required: ["code", "message", "path"],
+    },
+  },
+};
+
+const content = (schema: unknown) => ({ "application/json": { schema } });
+
+/** The OpenAPI document of the registry: every function with its input and output. */
+export function openApiDocument(): unknown {
+  const paths = COMPUTE_FUNCTIONS.map(({ name, summary, input, output }) => [
+    `/api/v1/compute/${name}`,
+    {
+      post: {
+        operationId: name,
+        summary,
+        requestBody: {
+          required: true,
+          content: content(z.toJSONSchema(input, { io: "input", unrepresentable: "any" })),
+        },
+        responses: {
+          200: {
+            description: "The result.",
+            content: content(z.toJSONSchema(output, { io: "input", unrepresentable: "any" })),
+          },
+          400: {
+            description: "The input is refused; the path leads to the value.",
+            content: content(errorSchema),
+          },
+        },
+      },
+    },
+  ]);
+  return {
+    openapi: "3.1.0",
+    info: { title: "Amber Lintel", version: "1", description: "What the core computes." },
+    paths: Object.fromEntries(paths),
+  };
+}

@@ -1,0 +1,61 @@
+import { z } from "zod";
+import { DRIVER_WORDS } from "@/content/words";
+import { readPlainDate } from "@/core/quantities/plain-date";
+import type { DriverFacts, DriverScope } from "@/core/register/register";
+import type { DriverKind } from "@/core/wear/drivers";
+
+const kinds = Object.keys(DRIVER_WORDS) as [DriverKind, ...DriverKind[]];
+const MOST_COUNTED = 30;
+
+/** Reads what surrounds the filters: one driver, where it acts, and from when to when. */
+export const driverForm = z
+  .object({
+    kind: z.enum(kinds, "Choose what it is."),
+    /** “home”, or “system:” and “part:” with an id. */
+    scope: z.string(),
+    count: z.string(),
+    fraction: z.string(),
+    from: z.string(),
+    to: z.string(),
+    label: z.string().max(60, "Shorter, please: up to 60 letters."),
+  })
+  .transform((fields, context): DriverScope & DriverFacts => {
+    const problem = (name: string, message: string) =>
+      context.addIssue({ code: "custom", path: [name], message });
+    const words = DRIVER_WORDS[fields.kind];
+    const day = (name: "from" | "to") => {
+      if (fields[name] === "") return undefined;
+      const date = readPlainDate(fields[name]);
+      if (!date) problem(name, "That is not a day. Write it as year, month and day.");
+      return date ?? undefined;
+    };
+    const from = day("from");
+    const to = words.dates === "day" ? undefined : day("to");
+    if (words.dates === "must-begin" && fields.from === "")
+      problem("from", "Give the day it began.");
+    if (words.dates === "day" && fields.from === "") problem("from", "Give the day it was.");
+    if (from && to && from > to) problem("to", "It ends before it begins.");
+    const count = Number(fields.count);
+    const isCounted = words.counted !== undefined;
+    if (isCounted && !(/^\d+$/.test(fields.count) && count <= MOST_COUNTED))
+      problem("count", `Give a number, 0 to ${MOST_COUNTED}.`);
+    const percent = Number(fields.fraction.replace(",", "."));
+    const isBypass = fields.kind === "bypass";
+    if (isBypass && !(fields.fraction !== "" && percent >= 0 && percent <= 100))
+      problem("fraction", "Give a share in percent, 0 to 100.");
+    const [scope, id] = fields.scope.split(":");
+    if (context.issues.length > 0) return z.NEVER;
+    return {
+      ...(scope === "system" && id
+        ? { scope: "system" as const, systemId: id }
+        : scope === "part" && id
+          ? { scope: "part" as const, partId: id }
+          : { scope: "home" as const }),
+      kind: fields.kind,
+      ...(isCounted ? { count } : {}),
+      ...(isBypass ? { fraction: percent / 100 } : {}),
+      ...(from ? { from } : {}),
+      ...(to ? { to } : {}),
+      ...(fields.label ? { label: fields.label } : {}),
+    };
+  });

@@ -1,0 +1,38 @@
+"use server";
+
+import { refresh } from "next/cache";
+import { z } from "zod";
+import { appStore } from "@/db/app-store";
+import { markHomeDeleted } from "@/db/repositories/homes";
+import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
+import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
+import { now } from "@/lib/clock";
+
+const thing = z.object({
+  kind: z.enum(["home", "unit", "slot"]),
+  homeId: z.string(),
+  id: z.string(),
+});
+export type Thing = z.output<typeof thing>;
+
+async function mark(raw: Thing, at: string | null): Promise<void> {
+  const { kind, homeId, id } = thing.parse(raw);
+  const store = await appStore();
+  await store.write(async (tx) => {
+    if (kind === "home") await markHomeDeleted(tx, id, at);
+    else if (kind === "unit" && (await homeOfUnit(tx, id)) === homeId)
+      await markUnitDeleted(tx, id, at);
+    else if (kind === "slot" && (await homeOfPart(tx, id)) === homeId)
+      await markPartDeleted(tx, id, at);
+  });
+}
+
+/** Takes something out of sight; everything recorded at it stays, and it can be brought back. */
+export async function removeThing(raw: Thing): Promise<void> {
+  await mark(raw, now().toISOString());
+}
+
+export async function bringBack(raw: Thing): Promise<void> {
+  await mark(raw, null);
+  refresh();
+}

@@ -1,0 +1,109 @@
+import type { ThereAndBack } from "../there-and-back";
+
+const TOP = 40;
+const RUNG = 92;
+const LEFT = 20;
+const RIGHT = 92;
+const FOOT_X = (LEFT + RIGHT) / 2;
+
+/** Down the left what is shut and taken out, at the foot the work, up the right the same put back. */
+export function ThereAndBackV({ way }: { way: ThereAndBack }) {
+  const last = TOP + (way.rungs.length - 1) * RUNG;
+  const foot = last + 108;
+  return (
+    <svg
+      role="img"
+      aria-label={way.rungs
+        .map(
+          (rung) => `${rung.thing} ${rung.closed ? "back" : rung.opened ? rung.state : "not yet"}`,
+        )
+        .join(", ")}
+      viewBox={`0 0 112 ${foot + 44}`}
+      className="block w-full max-w-32"
+    >
+      <path
+        d={`M${RIGHT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
+        fill="none"
+        className="stroke-rule"
+        strokeWidth="2.5"
+      />
+      <path
+        d={`M${LEFT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
+        fill="none"
+        className="stroke-ink"
+        strokeWidth="2.5"
+      />
+      {way.rungs.map((rung, i) => {
+        const y = TOP + i * RUNG;
+        const isOpen = rung.opened && !rung.closed;
+        return (
+          <g key={rung.key}>
+            {isOpen && (
+              <>
+                <path d={`M${LEFT} ${y} H52`} className="stroke-attention" strokeWidth="3" />
+                <path d={`M52 ${y - 9} V${y + 9}`} className="stroke-attention" strokeWidth="3" />
+                <path
+                  d={`M56 ${y} H${RIGHT}`}
+                  className="stroke-second"
+                  strokeWidth="1.5"
+                  strokeDasharray="2 4"
+                />
+              </>
+            )}
+            {rung.closed && (
+              <path d={`M${LEFT} ${y} H${RIGHT}`} className="stroke-ink" strokeWidth="2.5" />
+            )}
+            <circle
+              cx={LEFT}
+              cy={y}
+              r="8"
+              className={rung.opened ? "fill-ink stroke-ink" : "fill-ground stroke-second"}
+              strokeWidth="2.5"
+            />
+            <circle
+              cx={RIGHT}
+              cy={y}
+              r="8"
+              className={rung.closed ? "fill-ink stroke-ink" : "fill-ground stroke-second"}
+              strokeWidth="2.5"
+            />
+            <text x={FOOT_X} y={y - 16} textAnchor="middle" fontSize="15" className="fill-ink">
+              {rung.thing}
+            </text>
+            <text
+              x={FOOT_X}
+              y={y + 25}
+              textAnchor="middle"
+              fontSize="13.5"
+              className={isOpen ? "fill-attention-text" : "fill-second"}
+            >
+              {rung.closed
+                ? "back"
+                : rung.left
+                  ? `left ${rung.state}`
+                  : rung.opened
+                    ? rung.state
+                    : ""}
+            </text>
+          </g>
+        );
+      })}
+      <circle
+        cx={FOOT_X}
+        cy={foot}
+        r="11"
+        className={
+          way.leg === "foot"
+            ? "fill-attention"
+            : way.leg === "down"
+              ? "fill-ground stroke-second"
+              : "fill-ink"
+        }
+        strokeWidth="2.5"
+      />
+      <text x={FOOT_X} y={foot + 32} textAnchor="middle" fontSize="15" className="fill-ink">
+        the work
+      </text>
+    </svg>
+  );
+}

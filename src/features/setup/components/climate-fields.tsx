@@ -1,0 +1,174 @@
+"use client";
+
+import { useState } from "react";
+import {
+  differenceFromKelvin,
+  fromCelsius,
+  readFigures,
+  toCelsius,
+} from "@/core/quantities/temperature";
+import { MONTHS } from "@/core/quantities/words";
+import { CLIMATE_STARTS } from "@/content/climates";
+import { TextField } from "@/ui/field";
+import type { Fields } from "@/ui/form";
+
+const WIDTH = 600;
+const HEIGHT = 132;
+const LOW_C = -26;
+const HIGH_C = 36;
+const x = (month: number) => ((month + 0.5) * WIDTH) / 12;
+const y = (celsius: number) => HEIGHT - 22 - ((celsius - LOW_C) * (HEIGHT - 40)) / (HIGH_C - LOW_C);
+
+/** The climate of a home: a rough start to choose, every figure to correct, drawn as it is typed. */
+export function ClimateFields({ fields }: { fields: Fields }) {
+  const [system, setSystem] = useState(fields.value("unitSystem") ?? "metric");
+  const unit = system === "us" ? "F" : "C";
+  const [months, setMonths] = useState(fields.value("monthlyMean") ?? "");
+  const [heating, setHeating] = useState(fields.value("heatingDesign") ?? "");
+  const [cooling, setCooling] = useState(fields.value("coolingDesign") ?? "");
+  const [range, setRange] = useState(fields.value("dailyRange") ?? "");
+  const figures = readFigures(months) ?? [];
+
+  const start = (id: string) => {
+    const found = CLIMATE_STARTS.find((each) => each.id === id);
+    if (!found) return;
+    const degrees = (celsius: number) => String(Math.round(fromCelsius(celsius, unit)));
+    setMonths(found.monthlyMeanC.map(degrees).join(" "));
+    setHeating(degrees(found.heatingDesignC));
+    setCooling(degrees(found.coolingDesignMeanC));
+    setRange(String(Math.round(differenceFromKelvin(found.dailyRangeC, unit))));
+  };
+  return (
+    <>
+      <fieldset>
+        <legend className="mb-1 font-semibold">Units</legend>
+        <div className="flex flex-wrap gap-2">
+          {[
+            { value: "metric", label: "°C, millimetres" },
+            { value: "us", label: "°F, inches" },
+          ].map((option) => (
+            <label
+              key={option.value}
+              className="flex min-h-11 items-center rounded-sm border-[1.5px] border-second bg-surface px-3 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
+            >
+              <input
+                type="radio"
+                name="unitSystem"
+                value={option.value}
+                checked={system === option.value}
+                onChange={() => setSystem(option.value)}
+                className="sr-only"
+              />
+              {option.label}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div>
+        <p className="mb-1 font-semibold">Start from a climate like yours</p>
+        <div className="flex flex-wrap gap-2">
+          {CLIMATE_STARTS.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              onClick={() => start(id)}
+              className="min-h-11 rounded-sm border-[1.5px] border-second bg-surface px-3 text-left hover:border-ink"
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      </div>
+      <div>
+        <TextField
+          label={`Mean of each month, °${unit}, January to December`}
+          name="monthlyMean"
+          value={months}
+          onChange={(event) => setMonths(event.target.value)}
+          hint={`${figures.length} of 12 figures. Your weather service lists them as normals.`}
+          error={fields.error("monthlyMean")}
+          className="figures"
+        />
+        <MonthDrawing celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))} />
+      </div>
+      <div className="grid gap-4 wide:grid-cols-3">
+        <TextField
+          label={`Coldest usual night, °${unit}`}
+          name="heatingDesign"
+          value={heating}
+          onChange={(event) => setHeating(event.target.value)}
+          error={fields.error("heatingDesign")}
+        />
+        <TextField
+          label={`Hottest usual day’s mean, °${unit}`}
+          name="coolingDesign"
+          value={cooling}
+          onChange={(event) => setCooling(event.target.value)}
+          error={fields.error("coolingDesign")}
+        />
+        <TextField
+          label={`Night to day, ${unit === "C" ? "K" : "°F"}`}
+          name="dailyRange"
+          value={range}
+          onChange={(event) => setRange(event.target.value)}
+          error={fields.error("dailyRange")}
+        />
+      </div>
+    </>
+  );
+}
+
+function MonthDrawing({ celsius }: { celsius: number[] }) {
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="mt-2 block w-full border-b-4 border-ink bg-surface"
+    >
+      {MONTHS.map((month, i) => (
+        <text
+          key={month}
+          x={x(i)}
+          y={HEIGHT - 7}
+          textAnchor="middle"
+          fontSize="13"
+          className="fill-second"
+        >
+          {month.slice(0, 1)}
+        </text>
+      ))}
+      <line
+        x1="0"
+        x2={WIDTH}
+        y1={y(16)}
+        y2={y(16)}
+        className="stroke-rule"
+        strokeWidth="1.5"
+        strokeDasharray="4 4"
+      />
+      <text x={WIDTH - 6} y={y(16) - 4} textAnchor="end" fontSize="12" className="fill-second">
+        heating below
+      </text>
+      {celsius.map((value, i) => (
+        <g key={i}>
+          <rect
+            x={x(i) - 17}
+            width="34"
+            y={Math.min(y(value), y(16))}
+            height={Math.max(2, Math.abs(y(value) - y(16)))}
+            className={value < 16 ? "fill-heating" : "fill-cooling"}
+          />
+          <text
+            x={x(i)}
+            y={value < 16 ? y(value) + 13 : y(value) - 4}
+            textAnchor="middle"
+            fontSize="12"
+            className="fill-ink"
+          >
+            {`${Math.round(value)}`.replace("-", "−")}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,152 @@
+import { z } from "zod";
+import { CURRENCIES } from "@/core/quantities/money";
+import {
+  differenceToKelvin,
+  readFigures,
+  toCelsius,
+  type TemperatureUnit,
+} from "@/core/quantities/temperature";
+import { climateSchema, DEFAULT_DAILY_RANGE_K, type Climate } from "@/core/climate/climate";
+
+/** No place on earth has monthly means beyond these, °C. */
+const COLDEST_C = -60;
+const HOTTEST_C = 45;
+const WIDEST_DAY_K = 40;
+const MOST_HEADS = 30;
+
+const unitOf = (system: string): TemperatureUnit => (system === "us" ? "F" : "C");
+
+/** The message for a list that is not twelve figures, or null when it is. */
+export function monthListProblem(text: string, system: string): string | null {
+  const figures = readFigures(text);
+  if (!figures) return "Figures only, one for each month, with spaces between.";
+  if (figures.length === 0) return "Twelve figures are needed, January first.";
+  if (figures.length !== 12)
+    return `That is ${figures.length} ${figures.length === 1 ? "figure" : "figures"}; a year has twelve months, January first.`;
+  const celsius = figures.map((figure) => toCelsius(figure, unitOf(system)));
+  const odd = celsius.findIndex((value) => value < COLDEST_C || value > HOTTEST_C);
+  return odd < 0
+    ? null
+    : `${figures[odd]} °${unitOf(system)} is no monthly mean of any place. Is the unit right?`;
+}
+
+function oneFigure(text: string): number | null {
+  const figures = readFigures(text);
+  return figures?.length === 1 ? figures[0]! : null;
+}
+
+const count = (what: string) =>
+  z
+    .string()
+    .refine(
+      (text) => /^\d*$/.test(text) && Number(text) <= MOST_HEADS,
+      `Give the number of ${what}, 0 to ${MOST_HEADS}.`,
+    )
+    .transform(Number);
+
+const isTimeZone = (name: string) => {
+  try {
+    return Boolean(new Intl.DateTimeFormat("en", { timeZone: name }));
+  } catch {
+    return false;
+  }
+};
+
+const shape = z.object({
+  name: z
+    .string()
+    .min(1, "Give the home a name.")
+    .max(60, "A shorter name, please: up to 60 letters."),
+  unitSystem: z.enum(["metric", "us"], "Choose the units you use."),
+  currency: z.enum(CURRENCIES, "Choose a currency."),
+  timeZone: z
+    .string()
+    .refine(isTimeZone, "That time zone is not known here. Write it like “Etc/UTC”."),
+  monthlyMean: z.string(),
+  heatingDesign: z.string(),
+  coolingDesign: z.string(),
+  dailyRange: z.string(),
+});
+
+export type HomeFields = {
+  name: string;
+  unitSystem: "metric" | "us";
+  currency: string;
+  timeZone: string;
+  climate: Climate;
+};
+
+/** Reads the fields of a home; temperatures come in the home's own unit and leave in °C. */
+export const homeForm = shape.transform((fields, context): HomeFields => {
+  const unit = unitOf(fields.unitSystem);
+  const problem = (name: string, message: string) =>
+    context.addIssue({ code: "custom", path: [name], message });
+  const listProblem = monthListProblem(fields.monthlyMean, fields.unitSystem);
+  if (listProblem) problem("monthlyMean", listProblem);
+  const monthlyMeanC = (readFigures(fields.monthlyMean) ?? []).map((value) =>
+    toCelsius(value, unit),
+  );
+
+  const heating = oneFigure(fields.heatingDesign);
+  const cooling = oneFigure(fields.coolingDesign);
+  if (heating === null)
+    problem("heatingDesign", "One figure: the temperature of the coldest usual night.");
+  else if (!listProblem && toCelsius(heating, unit) > Math.min(...monthlyMeanC))
+    problem(
+      "heatingDesign",
+      "The coldest usual night can’t be milder than the mean of the coldest month.",
+    );
+  if (cooling === null) problem("coolingDesign", "One figure: the mean of the hottest usual day.");
+  else if (!listProblem && toCelsius(cooling, unit) < Math.max(...monthlyMeanC))
+    problem(
+      "coolingDesign",
+      "The hottest usual day can’t be cooler than the mean of the hottest month.",
+    );
+
+  const ranges = fields.dailyRange === "" ? [] : (readFigures(fields.dailyRange) ?? [Number.NaN]);
+  const rangesK = ranges.map((value) => differenceToKelvin(value, unit));
+  if (![0, 1, 12].includes(ranges.length))
+    problem(
+      "dailyRange",
+      `That is ${ranges.length} figures: give one for the whole year, or twelve.`,
+    );
+  else if (rangesK.some((value) => !(value >= 0 && value <= WIDEST_DAY_K)))
+    problem(
+      "dailyRange",
+      "From a night to its day the difference is 0 or more, and never that large.",
+    );
+  if (context.issues.length > 0) return z.NEVER;
+  return {
+    name: fields.name,
+    unitSystem: fields.unitSystem,
+    currency: fields.currency,
+    timeZone: fields.timeZone,
+    climate: climateSchema.parse({
+      monthlyMeanC,
+      heatingDesignC: toCelsius(heating!, unit),
+      coolingDesignMeanC: toCelsius(cooling!, unit),
+      dailyRangeC: rangesK.length === 12 ? rangesK : (rangesK[0] ?? DEFAULT_DAILY_RANGE_K),
+    }),
+  };
+});
+
+export const householdForm = z.object({
+  people: count("people"),
+  pets: count("animals"),
+  smoking: z.string().optional(),
+  dustyHobby: z.string().optional(),
+  busyRoad: z.string().optional(),
+});
+
+export const LEVEL_CHOICES = [
+  { key: "loft", name: "Loft", storey: 3, place: "inside" },
+  { key: "upper", name: "Upper floor", storey: 1, place: "inside" },
+  { key: "ground", name: "Ground floor", storey: 0, place: "inside" },
+  { key: "cellar", name: "Cellar", storey: -1, place: "inside" },
+  { key: "yard", name: "Yard", storey: 0, place: "outdoors" },
+  { key: "outbuilding", name: "Outbuilding", storey: 0, place: "outbuilding" },
+] as const;
+
+export const levelsForm = z
+  .array(z.enum(LEVEL_CHOICES.map((level) => level.key) as [string, ...string[]]))
+  .min(1, "Choose at least one level.");

@@ -1,0 +1,96 @@
+"use client";
+
+import { GRADE_OPTIONS } from "@/content/grade-options";
+import { SelectField, TextField, type Option } from "@/ui/field";
+import { Form, type Fields, type FormView } from "@/ui/form";
+import { GradeChoice } from "@/ui/grade-choice";
+
+type Action = (state: FormView, form: FormData) => Promise<FormView>;
+type Common = { action: Action; initial: FormView; today: string };
+
+function DayField({ fields, label, today }: { fields: Fields; label: string; today: string }) {
+  return (
+    <TextField
+      label={label}
+      name="date"
+      type="date"
+      max={today}
+      className="max-w-56"
+      defaultValue={fields.value("date")}
+      error={fields.error("date")}
+    />
+  );
+}
+
+function Grade({ fields, label }: { fields: Fields; label: string }) {
+  return (
+    <GradeChoice
+      label={label}
+      name="grade"
+      options={GRADE_OPTIONS}
+      defaultValue={fields.value("grade")}
+      error={fields.error("grade")}
+    />
+  );
+}
+
+/** One press from anywhere: which filter, how it looks. */
+export function LookForm({ action, initial, today, slots }: Common & { slots: readonly Option[] }) {
+  return (
+    <Form action={action} initial={initial} submit="Save the look">
+      {(fields) => (
+        <div className="flex flex-col gap-5 pb-6">
+          <SelectField
+            label="Which filter"
+            name="slotId"
+            options={slots}
+            defaultValue={fields.value("slotId")}
+            error={fields.error("slotId")}
+          />
+          <Grade fields={fields} label="How does it look? Hold it to a lamp." />
+          <DayField fields={fields} label="When" today={today} />
+        </div>
+      )}
+    </Form>
+  );
+}
+
+/** A change made earlier, without the app. */
+export function ChangedForm({ action, initial, today }: Common) {
+  return (
+    <Form action={action} initial={initial} submit="Save the change">
+      {(fields) => (
+        <div className="flex flex-col gap-5 pb-6">
+          <DayField fields={fields} label="When was it done?" today={today} />
+          <Grade fields={fields} label="How did the old one look, if you remember?" />
+          <TextField
+            label="A note"
+            name="words"
+            defaultValue={fields.value("words")}
+            error={fields.error("words")}
+          />
+        </div>
+      )}
+    </Form>
+  );
+}
+
+/** The same entry with another day, grade or note; the old one stays in the record. */
+export function CorrectForm({ action, initial, today, isLook }: Common & { isLook: boolean }) {
+  return (
+    <Form action={action} initial={initial} submit="Save the correction">
+      {(fields) => (
+        <div className="flex flex-col gap-5 pb-6">
+          <DayField fields={fields} label="When" today={today} />
+          {isLook && <Grade fields={fields} label="How it looked" />}
+          <TextField
+            label="A note"
+            name="words"
+            defaultValue={fields.value("words")}
+            error={fields.error("words")}
+          />
+        </div>
+      )}
+    </Form>
+  );
+}

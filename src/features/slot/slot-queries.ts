@@ -1,0 +1,115 @@
+import "server-only";
+import { slotTitle } from "@/content/slot-words";
+import { unitKind } from "@/content/unit-kinds";
+import { moneyFigure } from "@/core/quantities/money";
+import { ratingWords } from "@/core/quantities/rating";
+import { historyOf } from "@/core/register/part-wear";
+import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
+import type { Media } from "@/core/wear/media";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { homeBook } from "@/db/home-book";
+import { todayIn } from "@/lib/clock";
+
+type Values = Record<string, string[]>;
+
+export type SlotPage = {
+  book: HomeBook;
+  unit: Unit;
+  slot: FilterSlot;
+  today: PlainDate;
+  media: readonly Media[];
+};
+
+export async function slotPageOf(homeId: string, slotId: string): Promise<SlotPage | null> {
+  const book = await homeBook(homeId);
+  const slot = book?.slots.find((each) => each.id === slotId);
+  const unit = book?.units.find((each) => each.id === slot?.unitId);
+  if (!book || !slot || !unit) return null;
+  const usual = unitKind(unit.kind).media;
+  return {
+    book,
+    unit,
+    slot,
+    today: todayIn(book.home.timeZone),
+    media: usual.includes(slot.media) ? usual : [...usual, slot.media],
+  };
+}
+
+/** A slot as its form shows it. */
+export function slotFieldsOf({ book, slot }: SlotPage): Values {
+  const { home } = book;
+  return {
+    name: [slot.name],
+    place: [slot.place ?? ""],
+    nominal: [slot.nominal.text],
+    measured: [slot.measured?.text ?? ""],
+    opening: [slot.opening?.text ?? ""],
+    filterCount: [String(slot.filterCount)],
+    media: [slot.media],
+    rating: [slot.rating ? ratingWords(slot.rating) : ""],
+    airSide: [slot.airSide],
+    direction: [slot.direction],
+    directionMark: [slot.directionMark ?? ""],
+    ...(slot.indicator ? { indicator: ["on"] } : {}),
+    price: [slot.priceMinor === undefined ? "" : moneyFigure(slot.priceMinor, home.currency)],
+    baseHours: [slot.baseHours === undefined ? "" : String(slot.baseHours)],
+    maxAgeDays: [slot.maxAgeDays === undefined ? "" : String(slot.maxAgeDays)],
+  };
+}
+
+export type NewSlotPage = Omit<SlotPage, "slot"> & { fields: Values };
+
+/** What a new slot of this unit usually is. */
+export async function newSlotPageOf(homeId: string, unitId: string): Promise<NewSlotPage | null> {
+  const book = await homeBook(homeId);
+  const unit = book?.units.find((each) => each.id === unitId);
+  if (!book || !unit) return null;
+  const kind = unitKind(unit.kind);
+  return {
+    book,
+    unit,
+    today: todayIn(book.home.timeZone),
+    media: kind.media,
+    fields: {
+      name: ["Filter"],
+      filterCount: ["1"],
+      media: [kind.media[0]!],
+      airSide: [kind.airSide],
+      direction: ["unknown"],
+    },
+  };
+}
+
+/** The filters one can look at, as choices. */
+export async function slotChoicesOf(homeId: string) {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  return {
+    today: todayIn(book.home.timeZone),
+    slots: book.slots.map((slot) => ({
+      value: slot.id,
+      label: `${book.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,
+    })),
+  };
+}
+
+/** An entry of the history as its form shows it, where it still counts. */
+export async function entryOf(homeId: string, eventId: string) {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  for (const slot of book.slots) {
+    const event = historyOf(book, slot.id).find((each) => each.id === eventId);
+    if (event)
+      return {
+        slot,
+        today: todayIn(book.home.timeZone),
+        isLook: event.kind === "look",
+        fields: {
+          date: [event.date],
+          grade: event.look?.grade ? [event.look.grade] : [],
+          words: [event.words ?? ""],
+        },
+      };
+  }
+  return null;
+}

@@ -1,0 +1,79 @@
+import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import type { HistoryEvent, ScopedDriver } from "@/core/register/register";
+import { GRADE_WORDS } from "@/content/words";
+import { SEEN_BY_GRADE, TENTH } from "@/core/wear/belief";
+import type { WearResult } from "@/core/wear/wear-schema";
+
+type Point = { x: number; y: number };
+
+export type Curve = {
+  from: number;
+  to: number;
+  today: number;
+  past: Point[];
+  ahead: Point[];
+  low: Point[];
+  high: Point[];
+  hours: Point[];
+  looks: (Point & { words: string })[];
+  spells: { from: number; to: number; words: string }[];
+  rows: { date: PlainDate; load: number; low: number; high: number; runHours: number }[];
+};
+
+const DAYS_PAST_LATE = 10;
+const LONGEST_DAYS = 400;
+/** A row of the table behind the curve for every so many days. */
+const ROW_DAYS = 7;
+
+/** What the wear curve shows of one filter: its load with its band, looks, dust and hours. */
+export function curveOf(
+  wear: WearResult,
+  history: readonly HistoryEvent[],
+  drivers: readonly { driver: ScopedDriver; words: string }[],
+  today: PlainDate,
+): Curve {
+  const fitted = wear.days[0]!.date;
+  const furthest = [wear.late ?? wear.likely ?? today, today].reduce((a, b) => (a > b ? a : b));
+  const wanted = addDays(furthest, DAYS_PAST_LATE);
+  const to = Math.min(toDay(wanted), toDay(fitted) + LONGEST_DAYS);
+  const days = wear.days.slice(0, to - toDay(fitted) + 1);
+  const spread = Math.exp(TENTH * wear.belief.sd);
+  const points = days.map((day) => ({ x: toDay(day.date), y: day.load }));
+  const now = toDay(today);
+  const dated = drivers.filter(({ driver }) => driver.from !== undefined);
+  return {
+    from: toDay(fitted),
+    to,
+    today: now,
+    past: points.filter((point) => point.x <= now),
+    ahead: points.filter((point) => point.x >= now),
+    low: points.map(({ x, y }) => ({ x, y: y / spread })),
+    high: points.map(({ x, y }) => ({ x, y: y * spread })),
+    hours: days.map((day) => ({ x: toDay(day.date), y: day.runHours })),
+    looks: history.flatMap((event) => {
+      const grade = event.look?.grade;
+      if (event.kind !== "look" || !grade || event.date <= fitted) return [];
+      return [
+        { x: toDay(event.date), y: SEEN_BY_GRADE[grade].load, words: GRADE_WORDS[grade].name },
+      ];
+    }),
+    spells: dated.flatMap(({ driver, words }) => {
+      const start = Math.max(toDay(driver.from!), toDay(fitted));
+      const end = Math.min(driver.to ? toDay(driver.to) : to, to);
+      return start <= end ? [{ from: start, to: end, words }] : [];
+    }),
+    rows: days
+      .filter((_, i) => i % ROW_DAYS === 0)
+      .map((day) => ({
+        date: day.date,
+        load: day.load,
+        low: day.load / spread,
+        high: day.load * spread,
+        runHours: day.runHours,
+      })),
+  };
+}
+
+export const curveDate = (x: number): PlainDate => fromDay(Math.round(x));
+export const daysAcross = (curve: Curve): number =>
+  daysFrom(fromDay(curve.from), fromDay(curve.to));
