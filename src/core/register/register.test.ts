@@ -1,0 +1,327 @@
+import fc from "fast-check";
+import { plainDate, addDays } from "../quantities/plain-date";
+import { equipmentSchema } from "../climate/run-hours";
+import { climateSchema } from "../climate/climate";
+import type { RunState } from "../procedures/run";
+import { effectiveHistory } from "./effective-history";
+import { fittingOf } from "./fitting";
+import { endsOfHome } from "./home-ends";
+import { lintelOf } from "./lintel";
+import { contextOf, driversOf, engineDriver, faceAreaM2, historyOf, stintsOf, wearOfSlot } from "./part-wear";
+import { isolatorOf, type FilterSlot, type HistoryEvent, type HomeBook, type ScopedDriver, type Unit } from "./register";
+import { bySoonest, daysLeft, fillBand, standingOf } from "./standing";
+
+const today = plainDate("2026-03-14");
+const day = (offset: number) => addDays(today, offset);
+
+const slot = (extra: Partial<FilterSlot> = {}): FilterSlot => ({
+  id: "slot",
+  unitId: "furnace",
+  name: "Filter",
+  media: "pleated-25",
+  rating: { scheme: "MERV", class: "8" },
+  airSide: "recirculated",
+  filterCount: 1,
+  nominal: { text: "20x20x1", unit: "in", mm: { w: 508, h: 508, d: 25.4 } },
+  direction: "right",
+  indicator: false,
+  ...extra,
+});
+
+const unit: Unit = {
+  id: "furnace",
+  levelId: "cellar",
+  systemId: "air",
+  kind: "condensing-furnace",
+  name: "Cellar furnace",
+  shutOffs: [],
+};
+
+let ordinal = 0;
+const event = (kind: HistoryEvent["kind"], offset: number, extra: Partial<HistoryEvent> = {}): HistoryEvent => ({
+  id: `e${++ordinal}`,
+  kind,
+  partId: "slot",
+  unitId: "furnace",
+  date: day(offset),
+  recordedAt: `2026-03-14T08:00:0${ordinal % 10}Z`,
+  ...extra,
+});
+const look = (offset: number, grade: "clean" | "light" | "grey" | "loaded" | "blocked") =>
+  event("look", offset, { look: { grade } });
+
+const book = (events: HistoryEvent[], extra: Partial<HomeBook> = {}): HomeBook => ({
+  home: {
+    id: "home",
+    name: "Home",
+    timeZone: "Etc/UTC",
+    unitSystem: "metric",
+    currency: "EUR",
+    climate: climateSchema.parse({
+      monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+      heatingDesignC: -24,
+      coolingDesignMeanC: 26,
+    }),
+  },
+  levels: [{ id: "cellar", name: "Cellar", storey: -1, place: "inside" }],
+  systems: [
+    { id: "air", name: "Furnace", ducted: true, equipment: equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } }) },
+  ],
+  units: [unit],
+  slots: [slot()],
+  items: [],
+  drivers: [],
+  tasks: [],
+  events,
+  actuals: [],
+  measured: [],
+  ...extra,
+});
+const wordsFor = (driver: ScopedDriver) => driver.label ?? driver.kind;
+
+describe("the history that counts", () => {
+  it("takes the last correction, leaves out what was withdrawn, and what was put back counts again", () => {
+    const fitted = event("fitted", -40);
+    const corrected = event("fitted", -38, { corrects: fitted.id });
+    const withdrawn = event("withdrawn", -38, { corrects: corrected.id });
+    const again = event("fitted", -38, { corrects: withdrawn.id });
+    const ids = (list: HistoryEvent[]) => effectiveHistory(list).map((each) => each.id);
+    expect(ids([fitted])).toEqual([fitted.id]);
+    expect(ids([fitted, corrected])).toEqual([corrected.id]);
+    expect(ids([fitted, corrected, withdrawn])).toEqual([]);
+    expect(ids([fitted, corrected, withdrawn, again])).toEqual([again.id]);
+  });
+
+  it("goes by date and keeps the order recorded within a day", () => {
+    const [late, early, same] = [event("fitted", -1), event("fitted", -9), look(-1, "grey")];
+    expect(effectiveHistory([late, early, same])).toEqual([early, late, same]);
+  });
+
+  it("never changes the record it reads", () => {
+    const list = Object.freeze([event("fitted", -3), event("fitted", -9)]);
+    expect(() => effectiveHistory(list)).not.toThrow();
+  });
+});
+
+describe("stints of a slot", () => {
+  it("run from fitting to fitting, and the look at the change belongs to the old filter", () => {
+    const home = book([event("fitted", -60), look(-30, "light"), look(-5, "loaded"), event("fitted", -5), look(-1, "clean")]);
+    const stints = stintsOf(home, home.slots[0]!);
+    expect(stints.map((stint) => [stint.startedOn, stint.looks.map((each) => each.grade)])).toEqual([
+      [day(-60), ["light", "loaded"]],
+      [day(-5), ["clean"]],
+    ]);
+  });
+
+  it("remember what each filter was, though the slot takes another now", () => {
+    const items = [{ id: "old", partId: "slot", media: "fibreglass-25" as const, sizeText: "20x20x1" }];
+    const home = book([event("fitted", -60, { itemId: "old" }), event("fitted", -5)], { items });
+    expect(stintsOf(home, home.slots[0]!).map((stint) => stint.slot.media)).toEqual(["fibreglass-25", "pleated-25"]);
+  });
+
+  it("have no wear before the first fitting is known", () => {
+    const home = book([look(-3, "grey")]);
+    expect(wearOfSlot(home, home.slots[0]!, today)).toBeNull();
+    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
+    expect([standing.sentence, daysLeft(standing, today)]).toEqual(["No change recorded yet.", null]);
+  });
+
+  it("teach the next filter: a place seen blocked too soon loads fast from the start", () => {
+    const seen = book([event("fitted", -50), look(-30, "blocked"), event("fitted", -20)]);
+    const blind = book([event("fitted", -50), event("fitted", -20)]);
+    const fast = wearOfSlot(seen, seen.slots[0]!, today)!;
+    const usual = wearOfSlot(blind, blind.slots[0]!, today)!;
+    expect(fast.likely! < usual.likely!).toBe(true);
+    expect(fast.belief.mu).toBeGreaterThan(0);
+    expect(usual.belief.mu).toBe(0);
+    // A filter's worth of time makes the memory a little less sure.
+    expect(fast.belief.sd).toBeLessThan(0.4);
+  });
+});
+
+describe("drivers in their scope", () => {
+  const scoped: ScopedDriver[] = [
+    { id: "home", scope: "home", kind: "dusty-hobby" },
+    { id: "here", scope: "system", systemId: "air", kind: "busy-road" },
+    { id: "there", scope: "system", systemId: "elsewhere", kind: "busy-road" },
+    { id: "rail", scope: "part", partId: "slot", kind: "bypass", fraction: 0.02 },
+    { id: "other", scope: "part", partId: "another", kind: "bypass", fraction: 0.5 },
+  ];
+  it("reach the slots they should", () => {
+    const home = book([], { drivers: scoped });
+    expect(driversOf(home, home.slots[0]!).map((driver) => driver.id)).toEqual(["home", "here", "rail"]);
+    expect(contextOf(home, home.slots[0]!).drivers).toHaveLength(3);
+  });
+  it("become the engine's own form, a single day under its name", () => {
+    expect(engineDriver({ id: "a", scope: "home", kind: "duct-cleaning", from: day(-3) })).toEqual({
+      id: "a",
+      kind: "duct-cleaning",
+      on: day(-3),
+    });
+    expect(engineDriver({ id: "b", scope: "home", kind: "people", count: 4 })).toMatchObject({ kind: "people", count: 4 });
+  });
+});
+
+describe("a standing", () => {
+  const drivers: ScopedDriver[] = [
+    { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },
+    { id: "clay", scope: "home", kind: "dusty-hobby", label: "clay dust" },
+  ];
+  it("says how much sooner than the book, and for what, the strongest first", () => {
+    const home = book([event("fitted", -20)], { drivers });
+    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
+    expect(standing.sentence).toMatch(/^\d+ (days|weeks|months) sooner than the book: clay dust .+, the dog .+\.$/);
+    const [first, second] = standing.reasons;
+    expect(first!.daysSooner).toBeGreaterThan(second!.daysSooner);
+  });
+
+  it("speaks of the weather it had: a cold February brings it forward", () => {
+    const actuals = Array.from({ length: 60 }, (_, i) => ({ date: day(i - 60), meanC: -16 }));
+    const home = book([event("fitted", -50)], { actuals });
+    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
+    expect(standing.sentence).toContain("a cold February");
+    expect(standing.wear!.weatherDays).toBeGreaterThan(0);
+    const mild = book([event("fitted", -50)], { actuals: actuals.map((each) => ({ ...each, meanC: 0 })) });
+    expect(standingOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(/later than the book: a mild February/);
+  });
+
+  it("names the place's own pace when looks taught one", () => {
+    const home = book([event("fitted", -20), look(-10, "loaded"), look(-5, "blocked")]);
+    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
+    expect(standing.reasons.map((reason) => reason.words)).toContain("this slot’s own pace");
+  });
+
+  it("has nothing to explain at the book's pace", () => {
+    const home = book([event("fitted", -45)]);
+    expect(standingOf(home, home.slots[0]!, today, wordsFor).sentence).toBe("When the book says.");
+  });
+
+  it("says so when age decides", () => {
+    const home = book([event("fitted", -20)], { slots: [slot({ maxAgeDays: 25 })] });
+    expect(standingOf(home, home.slots[0]!, today, wordsFor).sentence).toMatch(/^By its age/);
+  });
+
+  it("sorts the soonest first, what was never recorded before all", () => {
+    const home = book([event("fitted", -20)], { slots: [slot(), slot({ id: "unknown" })] });
+    const sorted = home.slots.map((each) => standingOf(home, each, today, wordsFor)).sort(bySoonest);
+    expect(sorted.map((each) => each.slot.id)).toEqual(["unknown", "slot"]);
+  });
+
+  it("has a band about its fill", () => {
+    const home = book([event("fitted", -20)]);
+    const { wear } = standingOf(home, home.slots[0]!, today, wordsFor);
+    const band = fillBand(wear!);
+    expect(band.low).toBeCloseTo((wear!.percentNow / 100) * Math.exp(-1.2816 * 0.4), 6);
+    expect(band.high).toBeGreaterThan(wear!.percentNow / 100);
+  });
+
+  it("knows the area that air passes", () => {
+    expect(faceAreaM2(slot({ filterCount: 4 }))).toBeCloseTo(4 * 0.508 * 0.508, 9);
+  });
+});
+
+describe("the lintel", () => {
+  const standings = (home: HomeBook) => home.slots.map((each) => standingOf(home, each, today, wordsFor));
+
+  it("runs from 30 days ago to 335 ahead, heating below and cooling above", () => {
+    const home = book([event("fitted", -20)]);
+    const lintel = lintelOf(home, standings(home), today);
+    expect([lintel.from, lintel.to, lintel.heating.length]).toEqual([day(-30), day(335), 366]);
+    const january = lintel.heating[30 + 307]!;
+    expect(january).toBeGreaterThan(9);
+    expect(lintel.cooling[30 + 307]).toBe(0);
+    expect(Math.max(...lintel.cooling)).toBeGreaterThan(8);
+  });
+
+  it("hangs a peg for each change ahead, in order, each as far on as a filter lasts", () => {
+    const home = book([event("fitted", -20)]);
+    const { pegs } = lintelOf(home, standings(home), today);
+    expect(pegs.length).toBeGreaterThanOrEqual(3);
+    expect(pegs.every((peg, i) => i === 0 || peg.due > pegs[i - 1]!.due)).toBe(true);
+    expect(pegs.some((peg) => peg.past)).toBe(false);
+  });
+
+  it("lets what is past its day fall, and goes on from today", () => {
+    const home = book([event("fitted", -110)]);
+    const { pegs } = lintelOf(home, standings(home), today);
+    expect(pegs.map((peg) => peg.past).slice(0, 2)).toEqual([true, false]);
+    expect(pegs[1]!.due > today).toBe(true);
+  });
+
+  it("shows all systems where none is ducted, and no hours where there is no unit", () => {
+    const systems = book([]).systems.map((system) => ({ ...system, ducted: false }));
+    const home = book([], { systems });
+    expect(Math.max(...lintelOf(home, [], today).heating)).toBeGreaterThan(5);
+    const empty = book([], { units: [], slots: [] });
+    expect(Math.max(...lintelOf(empty, [], today).heating)).toBe(0);
+  });
+});
+
+describe("a renewal", () => {
+  const happened = { date: today, recordedAt: "2026-03-14T08:30:00Z" };
+  const ids = { event: "event", item: "item" };
+  it("brings a new item in at the price of all its filters", () => {
+    const { event: made, item } = fittingOf(slot({ filterCount: 4, priceMinor: 950 }), ids, happened);
+    expect(item).toMatchObject({ id: "item", media: "pleated-25", sizeText: "20x20x1", priceMinor: 950 });
+    expect(made).toMatchObject({ kind: "fitted", itemId: "item", costMinor: 3800, date: today });
+  });
+  it("puts a cleaned one back as the same item, unless there was none", () => {
+    const washable = slot({ media: "washable-panel" });
+    expect(fittingOf(washable, ids, happened, "before")).toMatchObject({ item: null, event: { kind: "cleaned", itemId: "before" } });
+    expect(fittingOf(washable, ids, happened).event.kind).toBe("fitted");
+  });
+});
+
+describe("the ends of a home", () => {
+  const at = "2026-03-14T08:00:00Z";
+  const entry = (id: string, end: "switch-off" | "panel-off" | "part-drying", extra: object = {}) => ({
+    id, unit: "furnace", part: undefined, end, at, action: "open" as const, readyAt: undefined, after: undefined, ...extra,
+  }); // prettier-ignore
+  const now = "2026-03-14T09:00:00Z";
+
+  it("join what outlived its run with the runs going on", () => {
+    const going = [{ runId: "run", state: { log: [entry("run:door", "panel-off")] } as unknown as RunState }];
+    const ends = endsOfHome(now, [entry("old", "switch-off", { words: "waiting for a part" })], going);
+    expect(ends.open.map(({ id, runId, words }) => [id, runId, words])).toEqual([
+      ["old", undefined, "waiting for a part"],
+      ["run:door", "run", undefined],
+    ]);
+    expect(ends.open[0]!.blockedBy).toEqual(["run:door"]);
+    expect(ends.order).toEqual(["run:door", "old"]);
+  });
+
+  it("say what is drying still", () => {
+    const drying = entry("core", "part-drying", { readyAt: "2026-03-15T06:00:00Z" });
+    expect(endsOfHome(now, [drying], []).open[0]!.isDrying).toBe(true);
+    expect(endsOfHome("2026-03-15T06:00:00Z", [drying], []).open[0]!.isDrying).toBe(false);
+  });
+});
+
+describe("a unit's isolator", () => {
+  it.each([
+    ["switch", "switch-off"],
+    ["breaker", "breaker-off"],
+    ["disconnect", "disconnect-out"],
+    ["plug", "disconnect-out"],
+  ] as const)("is what its %s leaves open: %s", (kind, end) => {
+    expect(isolatorOf({ ...unit, shutOffs: [{ id: "gas", kind: "gas-cock", place: "behind" }, { id: "x", kind, place: "here" }] })).toBe(end);
+  });
+  it("is taken for a switch where nothing is written down", () => {
+    expect(isolatorOf(unit)).toBe("switch-off");
+  });
+});
+
+describe("whatever was recorded", () => {
+  it("can be replayed in any order of entry with the same result", () => {
+    const events = [event("fitted", -90), look(-60, "grey"), event("fitted", -50), look(-20, "light"), look(-8, "grey")];
+    const expected = wearOfSlot(book(events), slot(), today);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(events, { minLength: 5 }), (shuffled) => {
+        const home = book(shuffled);
+        expect(wearOfSlot(home, home.slots[0]!, today)).toEqual(expected);
+        expect(historyOf(home, "slot")).toHaveLength(5);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
