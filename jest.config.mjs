@@ -12,7 +12,7 @@ const shared = {
 
 const project = (extra) => withNext({ ...shared, ...extra })();
 
-export default async () => ({
+const config = async () => ({
   projects: [
     await project({ displayName: "unit", testMatch: ["<rootDir>/{src,scripts}/**/*.test.ts"] }),
     await project({
@@ -22,3 +22,5 @@ export default async () => ({
     }),
   ],
 });
+
+export default config;

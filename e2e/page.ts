@@ -1,5 +1,12 @@
 import { readFileSync } from "node:fs";
-import { By, Key, until, type WebDriver, type WebElement } from "selenium-webdriver";
+import {
+  By,
+  error as driverError,
+  Key,
+  until,
+  type WebDriver,
+  type WebElement,
+} from "selenium-webdriver";
 
 const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
 const WAIT_MS = 15_000;
@@ -50,13 +57,20 @@ export function pageOf(driver: WebDriver) {
         ),
       ),
     );
-  const problemAt = async (label: string) => {
-    const element = await driver.wait(async () => {
-      const found = await field(label);
-      return (await found.getAttribute("aria-invalid")) ? found : null;
+  /** The problem said at a field; the form draws itself anew when it is answered, so look again. */
+  const problemAt = async (label: string): Promise<string> => {
+    const said = await driver.wait(async () => {
+      try {
+        const element = await field(label);
+        if (!(await element.getAttribute("aria-invalid"))) return null;
+        const [id] = ((await element.getAttribute("aria-describedby")) ?? "").split(" ");
+        return await driver.findElement(By.id(id!)).getText();
+      } catch (error) {
+        if (error instanceof driverError.StaleElementReferenceError) return null;
+        throw error;
+      }
     }, WAIT_MS);
-    const ids = (await element!.getAttribute("aria-describedby")) ?? "";
-    return (await find(By.id(ids.split(" ")[0]!))).getText();
+    return said ?? "";
   };
   const heading = async (text: string) =>
     find(By.xpath(`//*[self::h1 or self::h2][contains(normalize-space(.), ${quoted(text)})]`));

@@ -9,13 +9,20 @@ import { seedDemo } from "./demo-data";
 jest.setTimeout(90_000);
 
 /** Starts a writer, lets it be acknowledged some times, and kills it in the middle of the next. */
-function writeUntilKilled(file: string, writer: string, acknowledgements: number): Promise<string[]> {
+function writeUntilKilled(
+  file: string,
+  writer: string,
+  acknowledgements: number,
+): Promise<string[]> {
   return new Promise((resolve, reject) => {
-    const child = spawn("node_modules/.bin/tsx", ["scripts/crash-writer.ts", file, writer], { detached: true });
+    const child = spawn("node_modules/.bin/tsx", ["scripts/crash-writer.ts", file, writer], {
+      detached: true,
+    });
     let said = "";
     child.stdout.on("data", (chunk: Buffer) => {
       said += chunk.toString();
-      if (said.split("\n").length > acknowledgements && child.pid) process.kill(-child.pid, "SIGKILL");
+      if (said.split("\n").length > acknowledgements && child.pid)
+        process.kill(-child.pid, "SIGKILL");
     });
     child.on("error", reject);
     // A line cut short by the kill was not wholly said.
@@ -46,7 +53,9 @@ describe("kill -9 while writing", () => {
     expect(acknowledged.length).toBeGreaterThan(60);
 
     const after = await openStore(file);
-    const kept = new Set((await listEventsOfParts(after.db, ["cellar-filter"])).map((event) => event.id));
+    const kept = new Set(
+      (await listEventsOfParts(after.db, ["cellar-filter"])).map((event) => event.id),
+    );
     expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
     const check = await after.client.execute("PRAGMA integrity_check");
     expect(check.rows[0]).toMatchObject({ integrity_check: "ok" });

@@ -28,7 +28,8 @@ describe("Sluice House", () => {
       const days = dueIn(date);
       expect(days["cellar-filter"]).toBeGreaterThanOrEqual(0);
       expect(days["cellar-filter"]).toBeLessThanOrEqual(7);
-      for (const left of Object.values(days)) if (left !== null) expect(left).toBeGreaterThanOrEqual(0);
+      for (const left of Object.values(days))
+        if (left !== null) expect(left).toBeGreaterThanOrEqual(0);
     },
   );
 
@@ -74,20 +75,35 @@ describe("the demo's database", () => {
     const { book, ends } = sluiceHouse(plainDate("2026-03-14"), now);
     expect(await seedDemo(store, now)).toBe(true);
     const read = (await readHomeBook(store.db, book.home.id))!;
-    const sorted = <T extends { id: string }>(list: T[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+    const sorted = <T extends { id: string }>(list: T[]) =>
+      [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(read.home).toEqual(book.home);
     expect(sorted(read.levels)).toEqual(sorted(book.levels));
     expect(sorted(read.systems)).toEqual(sorted(book.systems));
     expect(read.units).toEqual(book.units);
-    expect(read.slots.map(({ measured, opening, nominal, ...rest }) => [rest, nominal.mm, measured?.mm, opening?.mm])).toEqual(
-      book.slots.map(({ measured, opening, nominal, ...rest }) => [rest, nominal.mm, measured?.mm, opening?.mm]),
+    expect(
+      read.slots.map(({ measured, opening, nominal, ...rest }) => [
+        rest,
+        nominal.mm,
+        measured?.mm,
+        opening?.mm,
+      ]),
+    ).toEqual(
+      book.slots.map(({ measured, opening, nominal, ...rest }) => [
+        rest,
+        nominal.mm,
+        measured?.mm,
+        opening?.mm,
+      ]),
     );
     expect(sorted(read.items)).toEqual(sorted(book.items));
     expect(sorted(read.drivers)).toEqual(sorted(book.drivers));
     expect(sorted(read.tasks)).toEqual(sorted(book.tasks));
     expect(read.events).toEqual(book.events);
     expect(read.actuals).toEqual(book.actuals);
-    expect((await listEndEntries(store.db, book.home.id)).map((entry) => entry.id)).toEqual(ends.map((end) => end.id));
+    expect((await listEndEntries(store.db, book.home.id)).map((entry) => entry.id)).toEqual(
+      ends.map((end) => end.id),
+    );
   });
 
   it("is entered once: a second start keeps what was done since", async () => {

@@ -18,13 +18,17 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const pragma = async (run: (statement: string) => Promise<{ rows: ArrayLike<Record<string, unknown>> }>, name: string) =>
-  Object.values((await run(`PRAGMA ${name}`)).rows[0]!)[0];
+const pragma = async (
+  run: (statement: string) => Promise<{ rows: ArrayLike<Record<string, unknown>> }>,
+  name: string,
+) => Object.values((await run(`PRAGMA ${name}`)).rows[0]!)[0];
 
 describe("every connection of the store", () => {
   it("keeps foreign keys, waits for a busy file, and logs ahead, however many are open", async () => {
     // Transactions that overlap each hold a connection of their own.
-    const open = await Promise.all(Array.from({ length: 4 }, () => store.client.transaction("read")));
+    const open = await Promise.all(
+      Array.from({ length: 4 }, () => store.client.transaction("read")),
+    );
     try {
       for (const connection of open) {
         const run = (statement: string) => connection.execute(statement);
@@ -41,26 +45,41 @@ describe("every connection of the store", () => {
 
   it("refuses a row that points at nothing", async () => {
     const orphan = store.write((tx) =>
-      tx.run(sql`insert into levels (id, home_id, name, storey, place) values ('l', 'nowhere', 'Loft', 3, 'inside')`),
+      tx.run(
+        sql`insert into levels (id, home_id, name, storey, place) values ('l', 'nowhere', 'Loft', 3, 'inside')`,
+      ),
     );
     await expect(orphan).rejects.toThrow();
   });
 
   it.each([
-    ["a home without a name", "insert into homes values ('h', ' ', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, 'now', null)"],
-    ["a withdrawal of nothing", "insert into events (id, ordinal, home_id, kind, happened_on, recorded_at) values ('e', 1, 'h', 'withdrawn', '2026-01-01', 'now')"],
+    [
+      "a home without a name",
+      "insert into homes values ('h', ' ', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, 'now', null)",
+    ],
+    [
+      "a withdrawal of nothing",
+      "insert into events (id, ordinal, home_id, kind, happened_on, recorded_at) values ('e', 1, 'h', 'withdrawn', '2026-01-01', 'now')",
+    ],
     ["a look at nothing", "insert into looks (event_id) values ('e')"],
   ])("refuses %s", async (_, statement) => {
     await store.write((tx) =>
-      tx.run(sql.raw("insert into homes values ('h0', 'Home', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, 'now', null)")),
+      tx.run(
+        sql.raw(
+          "insert into homes values ('h0', 'Home', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, 'now', null)",
+        ),
+      ),
     );
-    await expect(store.write((tx) => tx.run(sql.raw(statement.replace("'h',", "'h0',"))))).rejects.toThrow();
+    await expect(
+      store.write((tx) => tx.run(sql.raw(statement.replace("'h',", "'h0',")))),
+    ).rejects.toThrow();
   });
 });
 
 describe("writing", () => {
   it("takes one transaction after another, and a failed one leaves nothing and stops none", async () => {
-    const insert = (id: string) => sql`insert into homes values (${id}, 'Home', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, ${id}, null)`;
+    const insert = (id: string) =>
+      sql`insert into homes values (${id}, 'Home', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, ${id}, null)`;
     const outcomes = await Promise.allSettled(
       Array.from({ length: 20 }, (_, i) =>
         store.write(async (tx) => {
@@ -75,7 +94,9 @@ describe("writing", () => {
 
   it("migrates a second time without touching what is there", async () => {
     await store.write((tx) =>
-      tx.run(sql`insert into homes values ('h', 'Kept', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, 'now', null)`),
+      tx.run(
+        sql`insert into homes values ('h', 'Kept', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, 'now', null)`,
+      ),
     );
     await migrateStore(store);
     expect((await listHomes(store.db)).map((home) => home.name)).toEqual(["Kept"]);

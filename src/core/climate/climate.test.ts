@@ -24,11 +24,15 @@ describe("normals", () => {
 
   it("are the same a day at a time and a span at a time", () => {
     fc.assert(
-      fc.property(fc.integer({ min: -3000, max: 30_000 }), fc.integer({ min: 0, max: 800 }), (from, length) => {
-        const span = normals(MONTHS, from, from + length);
-        expect(span[0]).toBeCloseTo(normalOn(MONTHS, from), 9);
-        expect(span[length]).toBeCloseTo(normalOn(MONTHS, from + length), 9);
-      }),
+      fc.property(
+        fc.integer({ min: -3000, max: 30_000 }),
+        fc.integer({ min: 0, max: 800 }),
+        (from, length) => {
+          const span = normals(MONTHS, from, from + length);
+          expect(span[0]).toBeCloseTo(normalOn(MONTHS, from), 9);
+          expect(span[length]).toBeCloseTo(normalOn(MONTHS, from + length), 9);
+        },
+      ),
     );
   });
 });
@@ -80,25 +84,47 @@ describe("climate", () => {
       { date: "2026-01-15", meanC: -21.5 },
     ];
     const span = { from: "2026-01-14", to: "2026-01-16" };
-    expect(of({ actuals, ...span }).days[1]).toEqual({ date: "2026-01-15", meanC: -21.5, source: "actual" });
+    expect(of({ actuals, ...span }).days[1]).toEqual({
+      date: "2026-01-15",
+      meanC: -21.5,
+      source: "actual",
+    });
     const year = { from: "2026-01-01", to: "2026-12-31" };
-    const hot = [...new Array(30)].map((_, i) => ({ date: `2026-04-${String(i + 1).padStart(2, "0")}`, meanC: 25 }));
+    const hot = [...new Array(30)].map((_, i) => ({
+      date: `2026-04-${String(i + 1).padStart(2, "0")}`,
+      meanC: 25,
+    }));
     expect(of({ actuals: hot, ...year }).seasons).toEqual(of(year).seasons);
   });
 
   it("crosses every bound as often up as down, within one", () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: -30, max: 35 }), { minLength: 12, maxLength: 12 }), (months) => {
-        const { seasons } = of({ climate: { ...climate, monthlyMeanC: months }, from: "2025-01-01", to: "2027-12-31" });
-        expect(Math.abs(seasons.heatingStart.length - seasons.heatingEnd.length)).toBeLessThanOrEqual(1);
-        expect(Math.abs(seasons.firstFrost.length - seasons.lastFrost.length)).toBeLessThanOrEqual(1);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: -30, max: 35 }), { minLength: 12, maxLength: 12 }),
+        (months) => {
+          const { seasons } = of({
+            climate: { ...climate, monthlyMeanC: months },
+            from: "2025-01-01",
+            to: "2027-12-31",
+          });
+          expect(
+            Math.abs(seasons.heatingStart.length - seasons.heatingEnd.length),
+          ).toBeLessThanOrEqual(1);
+          expect(
+            Math.abs(seasons.firstFrost.length - seasons.lastFrost.length),
+          ).toBeLessThanOrEqual(1);
+        },
+      ),
       { numRuns: 40 },
     );
   });
 
   it.each([
-    ["eleven months", { climate: { ...climate, monthlyMeanC: MONTHS.slice(1) } }, ["climate", "monthlyMeanC"]],
+    [
+      "eleven months",
+      { climate: { ...climate, monthlyMeanC: MONTHS.slice(1) } },
+      ["climate", "monthlyMeanC"],
+    ],
     ["an unknown key", { climate: { ...climate, snow: 3 } }, ["climate"]],
     ["a span that ends before it starts", { from: "2026-02-01", to: "2026-01-01" }, ["to"]],
     ["a day that does not exist", { to: "2026-02-30" }, ["to"]],
@@ -106,6 +132,9 @@ describe("climate", () => {
     ["a negative spread", { climate: { ...climate, spreadC: -1 } }, ["climate", "spreadC"]],
   ])("refuses %s, and says where", (_, wrong, path) => {
     const input = { climate, from: "2026-01-01", to: "2026-01-31", ...wrong };
-    expect(compute("climate", JSON.stringify(input))).toMatchObject({ ok: false, error: { code: "invalid-input", path } });
+    expect(compute("climate", JSON.stringify(input))).toMatchObject({
+      ok: false,
+      error: { code: "invalid-input", path },
+    });
   });
 });

@@ -10,8 +10,17 @@ const climate = {
 const still = { ...climate, spreadC: 0 };
 const furnace = { heats: true, cools: true, fan: { mode: "auto" } };
 const of = (extra: object) =>
-  runHours(runHoursInput.parse({ climate: still, equipment: furnace, from: "2026-01-15", to: "2026-01-15", ...extra }));
-const hoursOn = (date: string, extra: object = {}) => of({ from: date, to: date, ...extra }).days[0]!;
+  runHours(
+    runHoursInput.parse({
+      climate: still,
+      equipment: furnace,
+      from: "2026-01-15",
+      to: "2026-01-15",
+      ...extra,
+    }),
+  );
+const hoursOn = (date: string, extra: object = {}) =>
+  of({ from: date, to: date, ...extra }).days[0]!;
 
 describe("run hours", () => {
   it("rise in a straight line below the balance temperature", () => {
@@ -31,8 +40,14 @@ describe("run hours", () => {
 
   it("average over the scatter of real days where only a normal is known", () => {
     // Beyond the bend the average is more than the value at the average. Calculated independently.
-    expect(hoursOn("2026-07-15", { climate })).toMatchObject({ heatingHours: 0.0658, coolingHours: 8.8836 });
-    expect(hoursOn("2026-05-15", { climate })).toMatchObject({ heatingHours: 1.5229, coolingHours: 0.3836 });
+    expect(hoursOn("2026-07-15", { climate })).toMatchObject({
+      heatingHours: 0.0658,
+      coolingHours: 8.8836,
+    });
+    expect(hoursOn("2026-05-15", { climate })).toMatchObject({
+      heatingHours: 1.5229,
+      coolingHours: 0.3836,
+    });
     // An actual is no normal: nothing scatters about it.
     const actuals = [{ date: "2026-07-15", meanC: 21 }];
     expect(hoursOn("2026-07-15", { climate, actuals }).coolingHours).toBe(7.5);
@@ -56,7 +71,9 @@ describe("run hours", () => {
     ["day and night", { mode: "continuous" }, 24],
     ["day and night at part load", { mode: "continuous", level: 0.35 }, 8.4],
   ])("take the share in use before the fan's rule: %s", (_, fan, run) => {
-    expect(hoursOn("2026-01-15", { equipment: { ...furnace, useShare: 0.5, fan } }).runHours).toBe(run);
+    expect(hoursOn("2026-01-15", { equipment: { ...furnace, useShare: 0.5, fan } }).runHours).toBe(
+      run,
+    );
   });
 
   it("are none outside the spells of use, which may wrap over new year", () => {
@@ -79,7 +96,9 @@ describe("run hours", () => {
       runHours: 4.5,
       source: "measured",
     });
-    expect(hoursOn("2026-01-15", { measured, equipment: { ...furnace, inUse: [] } }).runHours).toBe(4.5);
+    expect(hoursOn("2026-01-15", { measured, equipment: { ...furnace, inUse: [] } }).runHours).toBe(
+      4.5,
+    );
   });
 
   it("add up to their total before anything is rounded", () => {
@@ -91,23 +110,51 @@ describe("run hours", () => {
 
   it("never fall as it gets colder below both balances, nor leave a day's 24", () => {
     fc.assert(
-      fc.property(fc.integer({ min: -50, max: 15 }), fc.integer({ min: 0, max: 20 }), (meanC, colder) => {
-        const at = (value: number) => hoursOn("2026-01-15", { actuals: [{ date: "2026-01-15", meanC: value }] }).runHours;
-        expect(at(meanC - colder)).toBeGreaterThanOrEqual(at(meanC));
-        expect(at(meanC)).toBeLessThanOrEqual(24);
-      }),
+      fc.property(
+        fc.integer({ min: -50, max: 15 }),
+        fc.integer({ min: 0, max: 20 }),
+        (meanC, colder) => {
+          const at = (value: number) =>
+            hoursOn("2026-01-15", { actuals: [{ date: "2026-01-15", meanC: value }] }).runHours;
+          expect(at(meanC - colder)).toBeGreaterThanOrEqual(at(meanC));
+          expect(at(meanC)).toBeLessThanOrEqual(24);
+        },
+      ),
     );
   });
 
   it.each([
-    ["a minimum without hours", { equipment: { ...furnace, fan: { mode: "minimum" } } }, ["equipment", "fan", "hours"]],
-    ["a fan nobody knows", { equipment: { ...furnace, fan: { mode: "breeze" } } }, ["equipment", "fan", "mode"]],
+    [
+      "a minimum without hours",
+      { equipment: { ...furnace, fan: { mode: "minimum" } } },
+      ["equipment", "fan", "hours"],
+    ],
+    [
+      "a fan nobody knows",
+      { equipment: { ...furnace, fan: { mode: "breeze" } } },
+      ["equipment", "fan", "mode"],
+    ],
     ["a share above one", { equipment: { ...furnace, useShare: 1.2 } }, ["equipment", "useShare"]],
-    ["an oversize of nothing", { equipment: { ...furnace, heatOversize: 0 } }, ["equipment", "heatOversize"]],
-    ["25 measured hours", { measured: [{ date: "2026-01-15", hours: 25 }] }, ["measured", 0, "hours"]],
-    ["a day of use that does not exist", { equipment: { ...furnace, inUse: [{ from: "02-30", to: "03-01" }] } }, ["equipment", "inUse", 0, "from"]],
+    [
+      "an oversize of nothing",
+      { equipment: { ...furnace, heatOversize: 0 } },
+      ["equipment", "heatOversize"],
+    ],
+    [
+      "25 measured hours",
+      { measured: [{ date: "2026-01-15", hours: 25 }] },
+      ["measured", 0, "hours"],
+    ],
+    [
+      "a day of use that does not exist",
+      { equipment: { ...furnace, inUse: [{ from: "02-30", to: "03-01" }] } },
+      ["equipment", "inUse", 0, "from"],
+    ],
   ])("refuse %s, and say where", (_, wrong, path) => {
     const input = { climate, equipment: furnace, from: "2026-01-15", to: "2026-01-15", ...wrong };
-    expect(compute("run-hours", JSON.stringify(input))).toMatchObject({ ok: false, error: { path } });
+    expect(compute("run-hours", JSON.stringify(input))).toMatchObject({
+      ok: false,
+      error: { path },
+    });
   });
 });

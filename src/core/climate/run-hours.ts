@@ -10,7 +10,7 @@ import {
   shareSchema,
   withDefault,
 } from "../quantities/schemas";
-import { clamp, roundHours } from "../quantities/rounding";
+import { roundHours } from "../quantities/rounding";
 import {
   actualsByDay,
   actualsSchema,
@@ -87,18 +87,44 @@ const SCATTER = [-1.2816, -0.5244, 0, 0.5244, 1.2816] as const;
 /** The least distance from balance to design temperature, K; keeps a mild climate from dividing by nothing. */
 const LEAST_DESIGN_SPAN_K = 5;
 
-/** Hours of heating a day at an outdoor daily mean, 0 to 24, before the share in use. */
-export function heatingHoursAt(meanC: number, climate: Climate, equipment: Equipment): number {
-  if (!equipment.heats || meanC >= equipment.heatBalanceC) return 0;
+/** A line from 0 at the balance temperature, `slope` hours a kelvin, within a day's 24. */
+type Line = { slope: number; balanceC: number; fullC: number };
+
+function heatingLine(climate: Climate, equipment: Equipment): Line {
   const span = Math.max(LEAST_DESIGN_SPAN_K, equipment.heatBalanceC - climate.heatingDesignC);
-  return clamp(((24 / equipment.heatOversize) * (equipment.heatBalanceC - meanC)) / span, 0, 24);
+  const slope = equipment.heats ? -24 / equipment.heatOversize / span : 0;
+  return lineOf(slope, equipment.heatBalanceC);
 }
 
-/** Hours of cooling a day at an outdoor daily mean, 0 to 24, before the share in use. */
-export function coolingHoursAt(meanC: number, climate: Climate, equipment: Equipment): number {
-  if (!equipment.cools || meanC <= equipment.coolBalanceC) return 0;
+function coolingLine(climate: Climate, equipment: Equipment): Line {
   const span = Math.max(LEAST_DESIGN_SPAN_K, climate.coolingDesignMeanC - equipment.coolBalanceC);
-  return clamp(((24 / equipment.coolOversize) * (meanC - equipment.coolBalanceC)) / span, 0, 24);
+  const slope = equipment.cools ? 24 / equipment.coolOversize / span : 0;
+  return lineOf(slope, equipment.coolBalanceC);
+}
+
+const lineOf = (slope: number, balanceC: number): Line => ({
+  slope,
+  balanceC,
+  fullC: slope === 0 ? balanceC : balanceC + 24 / slope,
+});
+
+const hoursAt = (line: Line, meanC: number): number =>
+  Math.min(24, Math.max(0, line.slope * (meanC - line.balanceC)));
+
+/** The mean of the hours over real days scattered about a normal; on a straight stretch, its own. */
+function scatteredHours(line: Line, meanC: number, spreadC: number): number {
+  const reach = SCATTER[4] * spreadC;
+  const low = Math.min(line.balanceC, line.fullC);
+  const high = Math.max(line.balanceC, line.fullC);
+  const isStraight =
+    line.slope === 0 ||
+    meanC + reach <= low ||
+    meanC - reach >= high ||
+    (meanC - reach >= low && meanC + reach <= high);
+  if (isStraight) return hoursAt(line, meanC);
+  let sum = 0;
+  for (const z of SCATTER) sum += hoursAt(line, meanC + spreadC * z);
+  return sum / SCATTER.length;
 }
 
 /** Whether a day lies inside the spells a unit is in use; always, when none are given. */
@@ -140,24 +166,17 @@ export function runDays(
     measured: new Uint8Array(size),
   };
   const { fan, useShare } = equipment;
+  const heatingAt = heatingLine(climate, equipment);
+  const coolingAt = coolingLine(climate, equipment);
   for (let i = 0; i < size; i++) {
     const day = from + i;
     const used = inUseOn(equipment, day);
     if (used) {
       const actual = actualOn.get(day);
-      let heating = 0;
-      let cooling = 0;
-      if (actual !== undefined || climate.spreadC === 0) {
-        heating = heatingHoursAt(actual ?? means[i]!, climate, equipment);
-        cooling = coolingHoursAt(actual ?? means[i]!, climate, equipment);
-      } else {
-        for (const z of SCATTER) {
-          heating += heatingHoursAt(means[i]! + climate.spreadC * z, climate, equipment);
-          cooling += coolingHoursAt(means[i]! + climate.spreadC * z, climate, equipment);
-        }
-        heating /= SCATTER.length;
-        cooling /= SCATTER.length;
-      }
+      const spread = actual === undefined ? climate.spreadC : 0;
+      const meanC = actual ?? means[i]!;
+      let heating = scatteredHours(heatingAt, meanC, spread);
+      let cooling = scatteredHours(coolingAt, meanC, spread);
       heating *= useShare;
       cooling *= useShare;
       days.heating[i] = heating;

@@ -4,7 +4,11 @@ import { answerLine, compute, computeBatch } from "./compute";
 import { COMPUTE_FUNCTIONS } from "./registry";
 
 const climateInput = {
-  climate: { monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6], heatingDesignC: -24, coolingDesignMeanC: 26 },
+  climate: {
+    monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+    heatingDesignC: -24,
+    coolingDesignMeanC: 26,
+  },
   from: "2026-01-15",
   to: "2026-01-15",
 };
@@ -26,15 +30,24 @@ describe("the registry", () => {
   it("describes every input and output as JSON schema", () => {
     for (const each of COMPUTE_FUNCTIONS)
       for (const schema of [each.input, each.output])
-        expect(z.toJSONSchema(schema, { io: "input", unrepresentable: "any" })).toHaveProperty("type", "object");
+        expect(z.toJSONSchema(schema, { io: "input", unrepresentable: "any" })).toHaveProperty(
+          "type",
+          "object",
+        );
   });
 });
 
 describe("compute", () => {
   it("refuses what it can't read, with a code", () => {
-    expect(compute("climte", line)).toMatchObject({ ok: false, error: { code: "unknown-function", path: [] } });
+    expect(compute("climte", line)).toMatchObject({
+      ok: false,
+      error: { code: "unknown-function", path: [] },
+    });
     expect(compute("climate", "{")).toMatchObject({ ok: false, error: { code: "invalid-json" } });
-    expect(compute("climate", "[]")).toMatchObject({ ok: false, error: { code: "invalid-input", path: [] } });
+    expect(compute("climate", "[]")).toMatchObject({
+      ok: false,
+      error: { code: "invalid-input", path: [] },
+    });
   });
 
   it("does lines in a row, an error in the place of its line", () => {
@@ -57,11 +70,16 @@ describe("the command line", () => {
   it("writes one JSON object and ends well", () => {
     const { stdout, status } = run(["climate"], line);
     expect(status).toBe(0);
-    expect(JSON.parse(stdout)).toMatchObject({ days: [{ date: "2026-01-15", meanC: -9, source: "normal" }] });
+    expect(JSON.parse(stdout)).toMatchObject({
+      days: [{ date: "2026-01-15", meanC: -9, source: "normal" }],
+    });
   });
 
   it("writes the error to stderr and ends with 2", () => {
-    const { stdout, stderr, status } = run(["climate"], JSON.stringify({ ...climateInput, to: "soon" }));
+    const { stdout, stderr, status } = run(
+      ["climate"],
+      JSON.stringify({ ...climateInput, to: "soon" }),
+    );
     expect([status, stdout]).toEqual([2, ""]);
     expect(JSON.parse(stderr)).toEqual({
       error: { code: "invalid-input", message: "not a day: write it as YYYY-MM-DD", path: ["to"] },
@@ -71,7 +89,10 @@ describe("the command line", () => {
   it("works through a batch and ends well whatever is in it", () => {
     const { stdout, status } = run(["climate", "--batch"], `${line}\n{}\n`);
     expect(status).toBe(0);
-    const [good, bad] = stdout.trim().split("\n").map((each) => JSON.parse(each) as object);
+    const [good, bad] = stdout
+      .trim()
+      .split("\n")
+      .map((each) => JSON.parse(each) as object);
     expect(good).toHaveProperty("days");
     expect(bad).toHaveProperty("error.path", ["climate"]);
   });

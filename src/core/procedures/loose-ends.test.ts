@@ -2,7 +2,15 @@ import fc from "fast-check";
 import { compute } from "../compute/compute";
 import { END_KINDS, looseEnds, looseEndsInput, type EndKind } from "./loose-ends";
 
-type Entry = { id: string; end?: EndKind; unit?: string; at: number; action?: string; readyAt?: string; after?: string[] };
+type Entry = {
+  id: string;
+  end?: EndKind;
+  unit?: string;
+  at: number;
+  action?: string;
+  readyAt?: string;
+  after?: string[];
+};
 const at = (hour: number) => `2026-03-14T${String(hour).padStart(2, "0")}:00:00Z`;
 const log = (entries: Entry[]) =>
   entries.map(({ end = "panel-off", unit = "furnace", action = "open", at: hour, ...rest }) => ({
@@ -12,8 +20,10 @@ const log = (entries: Entry[]) =>
     at: at(hour),
     ...rest,
   }));
-const of = (entries: Entry[], now = at(20)) => looseEnds(looseEndsInput.parse({ now, log: log(entries) }));
-const refused = (entries: Entry[]) => compute("loose-ends", JSON.stringify({ now: at(20), log: log(entries) }));
+const of = (entries: Entry[], now = at(20)) =>
+  looseEnds(looseEndsInput.parse({ now, log: log(entries) }));
+const refused = (entries: Entry[]) =>
+  compute("loose-ends", JSON.stringify({ now: at(20), log: log(entries) }));
 
 const filterChange: Entry[] = [
   { id: "power", end: "switch-off", at: 1 },
@@ -25,7 +35,12 @@ describe("loose ends", () => {
   it("are listed longest open first, and closed last opened first", () => {
     const result = of(filterChange);
     expect(result.open.map((end) => end.id)).toEqual(["power", "door", "filter"]);
-    expect(result.open[0]).toEqual({ id: "power", unit: "furnace", end: "switch-off", since: at(1) });
+    expect(result.open[0]).toEqual({
+      id: "power",
+      unit: "furnace",
+      end: "switch-off",
+      since: at(1),
+    });
     expect(result.order).toEqual(["filter", "door", "power"]);
   });
 
@@ -43,25 +58,38 @@ describe("loose ends", () => {
     expect(result.blocked).toEqual([{ id: "power", by: ["door"], why: "power-comes-last" }]);
   });
 
-  it.each<EndKind>(["panel-off", "part-out", "part-drying", "sensor-out", "drain-open", "bleed-open"])(
-    "keep every isolator of the unit off while there is a %s",
-    (end) => {
-      for (const isolator of ["switch-off", "breaker-off", "disconnect-out"] as const) {
-        const { blocked } = of([
-          { id: "power", end: isolator, at: 1 },
-          { id: "it", end, at: 2 },
-        ]);
-        expect(blocked).toContainEqual({ id: "power", by: ["it"], why: "power-comes-last" });
-      }
-    },
-  );
+  it.each<EndKind>([
+    "panel-off",
+    "part-out",
+    "part-drying",
+    "sensor-out",
+    "drain-open",
+    "bleed-open",
+  ])("keep every isolator of the unit off while there is a %s", (end) => {
+    for (const isolator of ["switch-off", "breaker-off", "disconnect-out"] as const) {
+      const { blocked } = of([
+        { id: "power", end: isolator, at: 1 },
+        { id: "it", end, at: 2 },
+      ]);
+      expect(blocked).toContainEqual({ id: "power", by: ["it"], why: "power-comes-last" });
+    }
+  });
 
-  it.each<EndKind>(["window-open", "alarm-muted", "light-unreset", "setting-changed", "gas-shut", "valve-shut"])(
-    "do not keep the power off for a %s",
-    (end) => {
-      expect(of([{ id: "power", end: "switch-off", at: 1 }, { id: "it", end, at: 2 }]).blocked).toEqual([]);
-    },
-  );
+  it.each<EndKind>([
+    "window-open",
+    "alarm-muted",
+    "light-unreset",
+    "setting-changed",
+    "gas-shut",
+    "valve-shut",
+  ])("do not keep the power off for a %s", (end) => {
+    expect(
+      of([
+        { id: "power", end: "switch-off", at: 1 },
+        { id: "it", end, at: 2 },
+      ]).blocked,
+    ).toEqual([]);
+  });
 
   it("mind only their own unit's power", () => {
     const { blocked } = of([
@@ -116,11 +144,47 @@ describe("loose ends", () => {
 
   it.each<[string, Entry[], number]>([
     ["closing what isn't open", [{ id: "door", at: 1, action: "close" }], 0],
-    ["opening twice", [{ id: "door", at: 1 }, { id: "door", at: 2 }], 1],
-    ["closing twice", [{ id: "door", at: 1 }, { id: "door", at: 2, action: "close" }, { id: "door", at: 3, action: "close" }], 2],
-    ["parking twice", [{ id: "door", at: 1, action: "park" }, { id: "door", at: 2, action: "park" }], 1],
-    ["an end that changes its kind", [{ id: "door", at: 1 }, { id: "door", end: "part-out", at: 2, action: "close" }], 1],
-    ["ends that wait for each other", [{ id: "a", at: 1, after: ["b"] }, { id: "b", at: 2, after: ["a"] }], 0],
+    [
+      "opening twice",
+      [
+        { id: "door", at: 1 },
+        { id: "door", at: 2 },
+      ],
+      1,
+    ],
+    [
+      "closing twice",
+      [
+        { id: "door", at: 1 },
+        { id: "door", at: 2, action: "close" },
+        { id: "door", at: 3, action: "close" },
+      ],
+      2,
+    ],
+    [
+      "parking twice",
+      [
+        { id: "door", at: 1, action: "park" },
+        { id: "door", at: 2, action: "park" },
+      ],
+      1,
+    ],
+    [
+      "an end that changes its kind",
+      [
+        { id: "door", at: 1 },
+        { id: "door", end: "part-out", at: 2, action: "close" },
+      ],
+      1,
+    ],
+    [
+      "ends that wait for each other",
+      [
+        { id: "a", at: 1, after: ["b"] },
+        { id: "b", at: 2, after: ["a"] },
+      ],
+      0,
+    ],
   ])("refuse %s, at its entry", (_, entries, index) => {
     expect(refused(entries)).toMatchObject({ ok: false, error: { path: ["log", index] } });
   });
@@ -151,11 +215,13 @@ describe("loose ends", () => {
         for (const id of order) {
           const { blocked } = of(left);
           expect(blocked.find((block) => block.id === id)).toBeUndefined();
-          left.splice(left.findIndex((entry) => entry.id === id), 1);
+          left.splice(
+            left.findIndex((entry) => entry.id === id),
+            1,
+          );
         }
       }),
       { numRuns: 60 },
     );
   });
 });
-

@@ -14,7 +14,8 @@ const event = (doing: Doing): RunEvent =>
     at: new Date(Date.UTC(2026, 2, 14, 9, 0, count)).toISOString(),
     ...doing,
   });
-const done = (step: string) => event({ kind: "done", step, ...(step === "look" ? { grade: "loaded" } : {}) });
+const done = (step: string) =>
+  event({ kind: "done", step, ...(step === "look" ? { grade: "loaded" } : {}) });
 const upTo = (last: string) => {
   const index = steps.findIndex((step) => step.id === last);
   return steps.slice(0, index + 1).map((step) => done(step.id));
@@ -79,7 +80,9 @@ describe("a run of the panel filter", () => {
   it("ignores a step back that another device has taken already", () => {
     const back = event({ kind: "back", step: "new-one-in" });
     const once = [...upTo("new-one-in"), back];
-    expect(of([...once, event({ kind: "back", step: "new-one-in" })]).settled).toEqual(of(once).settled);
+    expect(of([...once, event({ kind: "back", step: "new-one-in" })]).settled).toEqual(
+      of(once).settled,
+    );
   });
 
   it("does not switch on with the filter out", () => {
@@ -91,7 +94,8 @@ describe("a run of the panel filter", () => {
   });
 
   it("may leave the power off too, in words, and finish with both open", () => {
-    const leave = (step: string) => event({ kind: "leave-open", step, words: "the right size comes Friday" });
+    const leave = (step: string) =>
+      event({ kind: "leave-open", step, words: "the right size comes Friday" });
     const state = of([
       ...upTo("check-new"),
       leave("new-one-in"),
@@ -123,7 +127,9 @@ describe("a run of the panel filter", () => {
   });
 
   it("has the steps its part calls for", () => {
-    const ids = stepsFor(changePanelFilter, { directionKnown: false, indicator: true }).map((step) => step.id);
+    const ids = stepsFor(changePanelFilter, { directionKnown: false, indicator: true }).map(
+      (step) => step.id,
+    );
     expect(ids).toContain("find-direction");
     expect(ids.at(-1)).toBe("reset-light");
     expect(steps.map((step) => step.id)).not.toContain("find-direction");
@@ -131,25 +137,36 @@ describe("a run of the panel filter", () => {
 
   it("never closes power over an open slot, whatever two devices send in whatever order", () => {
     const anyEvent = fc.oneof(
-      fc.constantFrom(...steps.map((step) => step.id)).map((step) => ({ kind: "done" as const, step })),
-      fc.constantFrom(...steps.map((step) => step.id)).map((step) => ({ kind: "back" as const, step })),
-      fc.constantFrom("new-one-in", "close-slot", "power-on").map((step) => ({ kind: "leave-open" as const, step, words: "for a reason" })),
+      fc
+        .constantFrom(...steps.map((step) => step.id))
+        .map((step) => ({ kind: "done" as const, step })),
+      fc
+        .constantFrom(...steps.map((step) => step.id))
+        .map((step) => ({ kind: "back" as const, step })),
+      fc
+        .constantFrom("new-one-in", "close-slot", "power-on")
+        .map((step) => ({ kind: "leave-open" as const, step, words: "for a reason" })),
     );
     fc.assert(
-      fc.property(fc.nat({ max: steps.length }), fc.array(anyEvent, { maxLength: 30 }), (start, wild) => {
-        const events = [
-          ...steps.slice(0, start).map((step) => done(step.id)),
-          ...wild.map((doing) => (doing.kind === "done" ? done(doing.step) : event(doing))),
-        ];
-        const state = of(events);
-        const kinds = state.ends.open.map((end) => end.end);
-        const powerWasCut = state.settled.some((settled) => settled.step.id === "power-off");
-        if (kinds.includes("panel-off") || kinds.includes("part-out")) expect(kinds).toContain("switch-off");
-        if (!powerWasCut) expect(kinds).toEqual([]);
-        expect(state.settled.map((settled) => settled.step.id)).toEqual(
-          steps.slice(0, state.settled.length).map((step) => step.id),
-        );
-      }),
+      fc.property(
+        fc.nat({ max: steps.length }),
+        fc.array(anyEvent, { maxLength: 30 }),
+        (start, wild) => {
+          const events = [
+            ...steps.slice(0, start).map((step) => done(step.id)),
+            ...wild.map((doing) => (doing.kind === "done" ? done(doing.step) : event(doing))),
+          ];
+          const state = of(events);
+          const kinds = state.ends.open.map((end) => end.end);
+          const powerWasCut = state.settled.some((settled) => settled.step.id === "power-off");
+          if (kinds.includes("panel-off") || kinds.includes("part-out"))
+            expect(kinds).toContain("switch-off");
+          if (!powerWasCut) expect(kinds).toEqual([]);
+          expect(state.settled.map((settled) => settled.step.id)).toEqual(
+            steps.slice(0, state.settled.length).map((step) => step.id),
+          );
+        },
+      ),
       { numRuns: 80 },
     );
   });

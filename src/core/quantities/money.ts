@@ -2,7 +2,6 @@
 export type Money = { minor: number; currency: string };
 
 export const CURRENCIES = ["EUR", "USD", "GBP", "CAD", "AUD", "NZD", "CHF", "SEK", "JPY"] as const;
-export type Currency = (typeof CURRENCIES)[number];
 
 const digitsOf = (currency: string) =>
   new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions()

@@ -1,5 +1,17 @@
 import fc from "fast-check";
-import { addDays, civil, datesBetween, dayIn, dayNumber, daysFrom, fromDay, plainDate, readPlainDate, toDay, weekday } from "./plain-date";
+import {
+  addDays,
+  civil,
+  datesBetween,
+  dayIn,
+  dayNumber,
+  daysFrom,
+  fromDay,
+  plainDate,
+  readPlainDate,
+  toDay,
+  weekday,
+} from "./plain-date";
 
 const anyDay = fc.integer({ min: -400_000, max: 400_000 });
 

@@ -53,7 +53,15 @@ export function fromDay(day: DayNumber): PlainDate {
 /** Every day from one to another, both included. */
 export function datesBetween(from: DayNumber, to: DayNumber): PlainDate[] {
   const dates: PlainDate[] = [];
-  for (let day = from; day <= to; day++) dates.push(fromDay(day));
+  let day = from;
+  while (day <= to) {
+    // Within a month only the last two figures change.
+    const { year, month, day: first } = civil(day);
+    const stem = fromDay(day).slice(0, 8);
+    const next = dayNumber(month === 12 ? year + 1 : year, month === 12 ? 1 : month + 1, 1);
+    for (let i = first; day < next && day <= to; day++, i++)
+      dates.push((stem + two(i)) as PlainDate);
+  }
   return dates;
 }
 

@@ -3,8 +3,23 @@ import { moneyFigure, moneyWords, readMoney } from "./money";
 import { isBelow, reaches, roundTo } from "./rounding";
 import { ratingWords, readRating, toMerv, type RatingScheme } from "./rating";
 import { actualSize, outgrows, readSize, sizeWords } from "./size";
-import { differenceFromKelvin, differenceToKelvin, fromCelsius, readFigures, toCelsius } from "./temperature";
-import { awayWords, bandWords, betweenWords, countWords, dateWords, listWords, longDate, spanWords } from "./words";
+import {
+  differenceFromKelvin,
+  differenceToKelvin,
+  fromCelsius,
+  readFigures,
+  toCelsius,
+} from "./temperature";
+import {
+  awayWords,
+  bandWords,
+  betweenWords,
+  countWords,
+  dateWords,
+  listWords,
+  longDate,
+  spanWords,
+} from "./words";
 import { addDays, plainDate } from "./plain-date";
 
 describe("rounding", () => {
@@ -17,7 +32,7 @@ describe("rounding", () => {
     [-0.00004, 4, 0],
     [10.71428, 4, 10.7143],
   ])("takes half away from zero: %d to %d places is %d", (value, places, rounded) => {
-    expect(roundTo(value, places)).toBe(rounded);
+    expect(roundTo(places)(value)).toBe(rounded);
   });
 
   it("compares with a tolerance, and either reaches or is below, never both", () => {
@@ -82,7 +97,7 @@ describe("sizes", () => {
     ["20 x 25 x 4 in", { w: 508, h: 635, d: 101.6 }, "in"],
     ["500×500×48", { w: 500, h: 500, d: 48 }, "mm"],
     ["19 1/2 x 24 1/2", { w: 495.3, h: 622.3 }, "in"],
-    ["19-1/2x24-1/2x3/4\"", { w: 495.3, h: 622.3, d: 19.05 }, "in"],
+    ['19-1/2x24-1/2x3/4"', { w: 495.3, h: 622.3, d: 19.05 }, "in"],
     ["49,5*49,5*2,2 cm", { w: 495, h: 495, d: 22 }, "cm"],
     ["495 x 495 x 22mm", { w: 495, h: 495, d: 22 }, "mm"],
   ])("reads %s", (text, mm, unit) => {
@@ -119,17 +134,23 @@ describe("sizes", () => {
 
   it("says in which direction a filter is too large, forgiving a millimetre", () => {
     expect(outgrows({ w: 509, h: 508, d: 25 }, { w: 508, h: 508, d: 26 })).toEqual([]);
-    expect(outgrows({ w: 512, h: 500, d: 30 }, { w: 508, h: 508, d: 26 })).toEqual(["width", "depth"]);
+    expect(outgrows({ w: 512, h: 500, d: 30 }, { w: 508, h: 508, d: 26 })).toEqual([
+      "width",
+      "depth",
+    ]);
   });
 
   it("writes what it reads", () => {
     fc.assert(
-      fc.property(fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 1, max: 700 }))), (sixteenths) => {
-        const [w, h, d] = sixteenths.map((n) => (n / 16) * 25.4) as [number, number, number];
-        const read = readSize(sizeWords({ w, h, d }, "in"));
-        expect(read.ok && read.mm.w).toBeCloseTo(w, 2);
-        expect(read.ok && read.mm.d).toBeCloseTo(d, 2);
-      }),
+      fc.property(
+        fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 1, max: 700 }))),
+        (sixteenths) => {
+          const [w, h, d] = sixteenths.map((n) => (n / 16) * 25.4) as [number, number, number];
+          const read = readSize(sizeWords({ w, h, d }, "in"));
+          expect(read.ok && read.mm.w).toBeCloseTo(w, 2);
+          expect(read.ok && read.mm.d).toBeCloseTo(d, 2);
+        },
+      ),
     );
     expect(sizeWords({ w: 495.3, h: 622.3, d: 19.05 }, "in")).toBe("19 1/2×24 1/2×3/4 in");
     expect(sizeWords({ w: 495.3, h: 495 }, "mm")).toBe("495×495 mm");

@@ -2,20 +2,22 @@
  * Rounds half away from zero, at the very end of a computation only. The factor of one machine
  * epsilon lets 1.005 (stored just below) round as it is written.
  *
- * @example roundTo(-2.5, 0) // -3
+ * @example roundTo(0)(-2.5) // -3
  */
-export function roundTo(value: number, places: number): number {
+export function roundTo(places: number): (value: number) => number {
   const factor = 10 ** places;
-  const scaled = Math.round(Math.abs(value) * factor * (1 + Number.EPSILON)) / factor;
-  return value < 0 && scaled !== 0 ? -scaled : scaled;
+  return (value) => {
+    const scaled = Math.round(Math.abs(value) * factor * (1 + Number.EPSILON)) / factor;
+    return value < 0 && scaled !== 0 ? -scaled : scaled;
+  };
 }
 
-export const roundHours = (value: number) => roundTo(value, 4);
+export const roundHours = roundTo(4);
 /** Loads, beliefs and shares. */
-export const roundLoad = (value: number) => roundTo(value, 6);
-export const roundPercent = (value: number) => roundTo(value, 1);
+export const roundLoad = roundTo(6);
+export const roundPercent = roundTo(1);
 /** Physical figures without a rule of their own. */
-export const roundPhysical = (value: number) => roundTo(value, 4);
+export const roundPhysical = roundTo(4);
 
 const tolerance = (threshold: number) => 1e-9 * Math.max(1, Math.abs(threshold));
 

@@ -7,8 +7,23 @@ import { effectiveHistory } from "./effective-history";
 import { fittingOf } from "./fitting";
 import { endsOfHome } from "./home-ends";
 import { lintelOf } from "./lintel";
-import { contextOf, driversOf, engineDriver, faceAreaM2, historyOf, stintsOf, wearOfSlot } from "./part-wear";
-import { isolatorOf, type FilterSlot, type HistoryEvent, type HomeBook, type ScopedDriver, type Unit } from "./register";
+import {
+  contextOf,
+  driversOf,
+  engineDriver,
+  faceAreaM2,
+  historyOf,
+  stintsOf,
+  wearOfSlot,
+} from "./part-wear";
+import {
+  isolatorOf,
+  type FilterSlot,
+  type HistoryEvent,
+  type HomeBook,
+  type ScopedDriver,
+  type Unit,
+} from "./register";
 import { bySoonest, daysLeft, fillBand, standingOf } from "./standing";
 
 const today = plainDate("2026-03-14");
@@ -38,7 +53,11 @@ const unit: Unit = {
 };
 
 let ordinal = 0;
-const event = (kind: HistoryEvent["kind"], offset: number, extra: Partial<HistoryEvent> = {}): HistoryEvent => ({
+const event = (
+  kind: HistoryEvent["kind"],
+  offset: number,
+  extra: Partial<HistoryEvent> = {},
+): HistoryEvent => ({
   id: `e${++ordinal}`,
   kind,
   partId: "slot",
@@ -65,7 +84,12 @@ const book = (events: HistoryEvent[], extra: Partial<HomeBook> = {}): HomeBook =
   },
   levels: [{ id: "cellar", name: "Cellar", storey: -1, place: "inside" }],
   systems: [
-    { id: "air", name: "Furnace", ducted: true, equipment: equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } }) },
+    {
+      id: "air",
+      name: "Furnace",
+      ducted: true,
+      equipment: equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } }),
+    },
   ],
   units: [unit],
   slots: [slot()],
@@ -105,25 +129,41 @@ describe("the history that counts", () => {
 
 describe("stints of a slot", () => {
   it("run from fitting to fitting, and the look at the change belongs to the old filter", () => {
-    const home = book([event("fitted", -60), look(-30, "light"), look(-5, "loaded"), event("fitted", -5), look(-1, "clean")]);
-    const stints = stintsOf(home, home.slots[0]!);
-    expect(stints.map((stint) => [stint.startedOn, stint.looks.map((each) => each.grade)])).toEqual([
-      [day(-60), ["light", "loaded"]],
-      [day(-5), ["clean"]],
+    const home = book([
+      event("fitted", -60),
+      look(-30, "light"),
+      look(-5, "loaded"),
+      event("fitted", -5),
+      look(-1, "clean"),
     ]);
+    const stints = stintsOf(home, home.slots[0]!);
+    expect(stints.map((stint) => [stint.startedOn, stint.looks.map((each) => each.grade)])).toEqual(
+      [
+        [day(-60), ["light", "loaded"]],
+        [day(-5), ["clean"]],
+      ],
+    );
   });
 
   it("remember what each filter was, though the slot takes another now", () => {
-    const items = [{ id: "old", partId: "slot", media: "fibreglass-25" as const, sizeText: "20x20x1" }];
+    const items = [
+      { id: "old", partId: "slot", media: "fibreglass-25" as const, sizeText: "20x20x1" },
+    ];
     const home = book([event("fitted", -60, { itemId: "old" }), event("fitted", -5)], { items });
-    expect(stintsOf(home, home.slots[0]!).map((stint) => stint.slot.media)).toEqual(["fibreglass-25", "pleated-25"]);
+    expect(stintsOf(home, home.slots[0]!).map((stint) => stint.slot.media)).toEqual([
+      "fibreglass-25",
+      "pleated-25",
+    ]);
   });
 
   it("have no wear before the first fitting is known", () => {
     const home = book([look(-3, "grey")]);
     expect(wearOfSlot(home, home.slots[0]!, today)).toBeNull();
     const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect([standing.sentence, daysLeft(standing, today)]).toEqual(["No change recorded yet.", null]);
+    expect([standing.sentence, daysLeft(standing, today)]).toEqual([
+      "No change recorded yet.",
+      null,
+    ]);
   });
 
   it("teach the next filter: a place seen blocked too soon loads fast from the start", () => {
@@ -149,7 +189,11 @@ describe("drivers in their scope", () => {
   ];
   it("reach the slots they should", () => {
     const home = book([], { drivers: scoped });
-    expect(driversOf(home, home.slots[0]!).map((driver) => driver.id)).toEqual(["home", "here", "rail"]);
+    expect(driversOf(home, home.slots[0]!).map((driver) => driver.id)).toEqual([
+      "home",
+      "here",
+      "rail",
+    ]);
     expect(contextOf(home, home.slots[0]!).drivers).toHaveLength(3);
   });
   it("become the engine's own form, a single day under its name", () => {
@@ -158,7 +202,10 @@ describe("drivers in their scope", () => {
       kind: "duct-cleaning",
       on: day(-3),
     });
-    expect(engineDriver({ id: "b", scope: "home", kind: "people", count: 4 })).toMatchObject({ kind: "people", count: 4 });
+    expect(engineDriver({ id: "b", scope: "home", kind: "people", count: 4 })).toMatchObject({
+      kind: "people",
+      count: 4,
+    });
   });
 });
 
@@ -170,7 +217,9 @@ describe("a standing", () => {
   it("says how much sooner than the book, and for what, the strongest first", () => {
     const home = book([event("fitted", -20)], { drivers });
     const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect(standing.sentence).toMatch(/^\d+ (days|weeks|months) sooner than the book: clay dust .+, the dog .+\.$/);
+    expect(standing.sentence).toMatch(
+      /^\d+ (days|weeks|months) sooner than the book: clay dust .+, the dog .+\.$/,
+    );
     const [first, second] = standing.reasons;
     expect(first!.daysSooner).toBeGreaterThan(second!.daysSooner);
   });
@@ -181,8 +230,12 @@ describe("a standing", () => {
     const standing = standingOf(home, home.slots[0]!, today, wordsFor);
     expect(standing.sentence).toContain("a cold February");
     expect(standing.wear!.weatherDays).toBeGreaterThan(0);
-    const mild = book([event("fitted", -50)], { actuals: actuals.map((each) => ({ ...each, meanC: 0 })) });
-    expect(standingOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(/later than the book: a mild February/);
+    const mild = book([event("fitted", -50)], {
+      actuals: actuals.map((each) => ({ ...each, meanC: 0 })),
+    });
+    expect(standingOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(
+      /later than the book: a mild February/,
+    );
   });
 
   it("names the place's own pace when looks taught one", () => {
@@ -203,7 +256,9 @@ describe("a standing", () => {
 
   it("sorts the soonest first, what was never recorded before all", () => {
     const home = book([event("fitted", -20)], { slots: [slot(), slot({ id: "unknown" })] });
-    const sorted = home.slots.map((each) => standingOf(home, each, today, wordsFor)).sort(bySoonest);
+    const sorted = home.slots
+      .map((each) => standingOf(home, each, today, wordsFor))
+      .sort(bySoonest);
     expect(sorted.map((each) => each.slot.id)).toEqual(["unknown", "slot"]);
   });
 
@@ -221,7 +276,8 @@ describe("a standing", () => {
 });
 
 describe("the lintel", () => {
-  const standings = (home: HomeBook) => home.slots.map((each) => standingOf(home, each, today, wordsFor));
+  const standings = (home: HomeBook) =>
+    home.slots.map((each) => standingOf(home, each, today, wordsFor));
 
   it("runs from 30 days ago to 335 ahead, heating below and cooling above", () => {
     const home = book([event("fitted", -20)]);
@@ -261,13 +317,25 @@ describe("a renewal", () => {
   const happened = { date: today, recordedAt: "2026-03-14T08:30:00Z" };
   const ids = { event: "event", item: "item" };
   it("brings a new item in at the price of all its filters", () => {
-    const { event: made, item } = fittingOf(slot({ filterCount: 4, priceMinor: 950 }), ids, happened);
-    expect(item).toMatchObject({ id: "item", media: "pleated-25", sizeText: "20x20x1", priceMinor: 950 });
+    const { event: made, item } = fittingOf(
+      slot({ filterCount: 4, priceMinor: 950 }),
+      ids,
+      happened,
+    );
+    expect(item).toMatchObject({
+      id: "item",
+      media: "pleated-25",
+      sizeText: "20x20x1",
+      priceMinor: 950,
+    });
     expect(made).toMatchObject({ kind: "fitted", itemId: "item", costMinor: 3800, date: today });
   });
   it("puts a cleaned one back as the same item, unless there was none", () => {
     const washable = slot({ media: "washable-panel" });
-    expect(fittingOf(washable, ids, happened, "before")).toMatchObject({ item: null, event: { kind: "cleaned", itemId: "before" } });
+    expect(fittingOf(washable, ids, happened, "before")).toMatchObject({
+      item: null,
+      event: { kind: "cleaned", itemId: "before" },
+    });
     expect(fittingOf(washable, ids, happened).event.kind).toBe("fitted");
   });
 });
@@ -280,8 +348,14 @@ describe("the ends of a home", () => {
   const now = "2026-03-14T09:00:00Z";
 
   it("join what outlived its run with the runs going on", () => {
-    const going = [{ runId: "run", state: { log: [entry("run:door", "panel-off")] } as unknown as RunState }];
-    const ends = endsOfHome(now, [entry("old", "switch-off", { words: "waiting for a part" })], going);
+    const going = [
+      { runId: "run", state: { log: [entry("run:door", "panel-off")] } as unknown as RunState },
+    ];
+    const ends = endsOfHome(
+      now,
+      [entry("old", "switch-off", { words: "waiting for a part" })],
+      going,
+    );
     expect(ends.open.map(({ id, runId, words }) => [id, runId, words])).toEqual([
       ["old", undefined, "waiting for a part"],
       ["run:door", "run", undefined],
@@ -304,7 +378,15 @@ describe("a unit's isolator", () => {
     ["disconnect", "disconnect-out"],
     ["plug", "disconnect-out"],
   ] as const)("is what its %s leaves open: %s", (kind, end) => {
-    expect(isolatorOf({ ...unit, shutOffs: [{ id: "gas", kind: "gas-cock", place: "behind" }, { id: "x", kind, place: "here" }] })).toBe(end);
+    expect(
+      isolatorOf({
+        ...unit,
+        shutOffs: [
+          { id: "gas", kind: "gas-cock", place: "behind" },
+          { id: "x", kind, place: "here" },
+        ],
+      }),
+    ).toBe(end);
   });
   it("is taken for a switch where nothing is written down", () => {
     expect(isolatorOf(unit)).toBe("switch-off");
@@ -313,7 +395,13 @@ describe("a unit's isolator", () => {
 
 describe("whatever was recorded", () => {
   it("can be replayed in any order of entry with the same result", () => {
-    const events = [event("fitted", -90), look(-60, "grey"), event("fitted", -50), look(-20, "light"), look(-8, "grey")];
+    const events = [
+      event("fitted", -90),
+      look(-60, "grey"),
+      event("fitted", -50),
+      look(-20, "light"),
+      look(-8, "grey"),
+    ];
     const expected = wearOfSlot(book(events), slot(), today);
     fc.assert(
       fc.property(fc.shuffledSubarray(events, { minLength: 5 }), (shuffled) => {

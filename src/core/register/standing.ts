@@ -2,9 +2,14 @@ import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { TENTH } from "../wear/belief";
 import { reasonSentence, reasonsOf, type Reason } from "../wear/reasons";
 import { weatherWords } from "../wear/weather-words";
-import type { WearResult } from "../wear/wear-schema";
+import type { WearSummary } from "../wear/wear";
 import { contextOf, driversOf, stintsOf } from "./part-wear";
-import { dueAtBookPace, wearOfPlace, type PlaceContext, type Stint } from "../wear/place-history";
+import {
+  dueAtBookPace,
+  wearSummaryOfPlace,
+  type PlaceContext,
+  type Stint,
+} from "../wear/place-history";
 import type { FilterSlot, HomeBook, ScopedDriver, Unit } from "./register";
 
 /** How a slot stands today: what every screen says of it. */
@@ -12,7 +17,7 @@ export type Standing = {
   slot: FilterSlot;
   unit: Unit;
   /** Null when no fitting was ever recorded. */
-  wear: WearResult | null;
+  wear: WearSummary | null;
   fittedOn: PlainDate | null;
   reasons: Reason[];
   sentence: string;
@@ -31,7 +36,7 @@ export function standingOf(
   if (!unit) throw new Error(`standingOf: slot ${slot.id} has no unit`);
   const context = contextOf(book, slot);
   const stints = stintsOf(book, slot);
-  const wear = wearOfPlace(context, stints, today);
+  const wear = wearSummaryOfPlace(context, stints, today);
   const fittedOn = stints.at(-1)?.startedOn ?? null;
   const common = { slot, unit, context, stints };
   if (!wear || !fittedOn)
@@ -61,7 +66,7 @@ export function daysLeft(standing: Standing, today: PlainDate): number | null {
 }
 
 /** The shares between which the fill of a gauge may really lie, eight times in ten. */
-export function fillBand(wear: WearResult): { low: number; high: number } {
+export function fillBand(wear: WearSummary): { low: number; high: number } {
   const fill = wear.percentNow / 100;
   return {
     low: fill * Math.exp(-TENTH * wear.belief.sd),

@@ -32,15 +32,19 @@ describe("learning", () => {
   it("never gets surer than 0.08, nor less sure by looking", () => {
     const grade = fc.constantFrom(...Object.values(SEEN_BY_GRADE));
     fc.assert(
-      fc.property(fc.array(grade, { minLength: 1, maxLength: 60 }), fc.double({ min: 0.05, max: 3, noNaN: true }), (looks, load) => {
-        let belief = FIRST_BELIEF;
-        for (const seen of looks) {
-          const next = learn(belief, seen, load);
-          expect(next.sd).toBeLessThanOrEqual(belief.sd);
-          belief = next;
-        }
-        expect(belief.sd).toBeGreaterThanOrEqual(0.08);
-      }),
+      fc.property(
+        fc.array(grade, { minLength: 1, maxLength: 60 }),
+        fc.double({ min: 0.05, max: 3, noNaN: true }),
+        (looks, load) => {
+          let belief = FIRST_BELIEF;
+          for (const seen of looks) {
+            const next = learn(belief, seen, load);
+            expect(next.sd).toBeLessThanOrEqual(belief.sd);
+            belief = next;
+          }
+          expect(belief.sd).toBeGreaterThanOrEqual(0.08);
+        },
+      ),
     );
   });
 

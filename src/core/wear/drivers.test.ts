@@ -3,7 +3,12 @@ import { actsWithin, AIR_SIDES, driverSchema, dustMultipliers, type AirSide } fr
 
 const from = toDay(plainDate("2026-01-01"));
 const multipliers = (side: AirSide, drivers: object[], size = 200) =>
-  dustMultipliers(drivers.map((driver) => driverSchema.parse(driver)), side, from, size);
+  dustMultipliers(
+    drivers.map((driver) => driverSchema.parse(driver)),
+    side,
+    from,
+    size,
+  );
 const onEachSide = (driver: object) =>
   AIR_SIDES.map((side) => Number(multipliers(side, [driver], 1)[0]!.toFixed(6)));
 
@@ -36,8 +41,12 @@ describe("dust multipliers", () => {
     [{ kind: "busy-road", to: "2026-01-05" }, 0, 5],
     [{ kind: "busy-road", from: "2026-06-20" }, 170, 30],
   ])("of %j act on the days they should", (driver, first, days) => {
-    const acting = [...multipliers("outdoor", [driver])].map((value, i) => (value > 1 ? i : -1)).filter((i) => i >= 0);
-    const inside = [...multipliers("recirculated", [driver])].map((value, i) => (value > 1 ? i : -1)).filter((i) => i >= 0);
+    const acting = [...multipliers("outdoor", [driver])]
+      .map((value, i) => (value > 1 ? i : -1))
+      .filter((i) => i >= 0);
+    const inside = [...multipliers("recirculated", [driver])]
+      .map((value, i) => (value > 1 ? i : -1))
+      .filter((i) => i >= 0);
     const seen = inside.length > 0 ? inside : acting;
     expect([seen[0], seen.length]).toEqual([first, days]);
   });
@@ -47,9 +56,16 @@ describe("dust multipliers", () => {
       { kind: "renovation", from: "2026-01-01", to: "2026-01-10" },
       { kind: "renovation", from: "2026-01-20", to: "2026-01-25" },
     ]);
-    expect([values[9], values[10], values[18], values[19], values[24], values[25], values[54], values[55]]).toEqual([
-      3, 1.5, 1.5, 3, 3, 1.5, 1.5, 1,
-    ]);
+    expect([
+      values[9],
+      values[10],
+      values[18],
+      values[19],
+      values[24],
+      values[25],
+      values[54],
+      values[55],
+    ]).toEqual([3, 1.5, 1.5, 3, 3, 1.5, 1.5, 1]);
   });
 
   it("stay between a half and six", () => {
@@ -63,7 +79,11 @@ describe("dust multipliers", () => {
   });
 
   it("know whether a driver touches a span at all", () => {
-    const smoke = driverSchema.parse({ kind: "smoke-episode", from: "2026-02-01", to: "2026-02-03" });
+    const smoke = driverSchema.parse({
+      kind: "smoke-episode",
+      from: "2026-02-01",
+      to: "2026-02-03",
+    });
     const day = (text: string) => toDay(plainDate(text));
     expect(actsWithin(smoke, "outdoor", day("2026-01-01"), day("2026-01-31"))).toBe(false);
     expect(actsWithin(smoke, "outdoor", day("2026-02-03"), day("2026-02-10"))).toBe(true);

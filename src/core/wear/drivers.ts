@@ -1,7 +1,6 @@
 import { z } from "zod";
 import { toDay, type DayNumber } from "../quantities/plain-date";
 import { checkSpan, countSchema, dateSchema, optional, shareSchema } from "../quantities/schemas";
-import { clamp } from "../quantities/rounding";
 
 export const AIR_SIDES = ["recirculated", "outdoor", "extract"] as const;
 export type AirSide = (typeof AIR_SIDES)[number];
@@ -143,6 +142,7 @@ export function dustMultipliers(
     }
     if (strongest) for (let i = 0; i < size; i++) product[i]! *= strongest[i]!;
   }
-  for (let i = 0; i < size; i++) product[i] = clamp(product[i]!, LEAST_MULTIPLIER, MOST_MULTIPLIER);
+  for (let i = 0; i < size; i++)
+    product[i] = Math.min(MOST_MULTIPLIER, Math.max(LEAST_MULTIPLIER, product[i]!));
   return product;
 }

@@ -3,7 +3,7 @@ import type { Equipment, Measured } from "../climate/run-hours";
 import { toDay, type PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
-import { beliefAfter, likelyDue, wear } from "./wear";
+import { beliefAfter, likelyDue, wear, wearSummary, type WearSummary } from "./wear";
 import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
 
 /** What surrounds a part: the same for every filter that has sat in it. */
@@ -60,6 +60,17 @@ export function wearOfPlace(
   return wear(inputOf(context, last, today, priorBelief(context, stints), HORIZON_DAYS));
 }
 
+/** The same without its days: all that most screens show. */
+export function wearSummaryOfPlace(
+  context: PlaceContext,
+  stints: readonly Stint[],
+  today: PlainDate,
+): WearSummary | null {
+  const last = stints.at(-1);
+  if (!last) return null;
+  return wearSummary(inputOf(context, last, today, priorBelief(context, stints), HORIZON_DAYS));
+}
+
 /** The likely due day of the filter in place if the place loaded just as the book says. */
 export function dueAtBookPace(
   context: PlaceContext,
@@ -79,7 +90,7 @@ export function dueAtBookPace(
 export function dueDaysAhead(
   context: PlaceContext,
   stints: readonly Stint[],
-  now: WearResult | null,
+  now: WearSummary | null,
   today: PlainDate,
   until: PlainDate,
 ): PlainDate[] {

@@ -1,7 +1,7 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { capitalised, spanWords } from "../quantities/words";
 import { TENTH, type Belief } from "./belief";
-import type { WearResult } from "./wear-schema";
+import type { WearSummary } from "./wear";
 
 /** One thing that moves a due date. Days overlap: they are never added up. */
 export type Reason = { words: string; daysSooner: number };
@@ -15,7 +15,7 @@ const MOST_REASONS = 3;
  * own factor, which is what the due day at the book's pace is compared for.
  */
 export function reasonsOf(
-  result: WearResult,
+  result: WearSummary,
   wordsFor: (driver: { id?: string | undefined; kind: string }) => string,
   weather: string | null,
   bookPace: PlainDate | null,
@@ -36,7 +36,7 @@ export function reasonsOf(
  * Why a due date is not the book's, as a sentence: “2 weeks sooner than the book: clay dust 9
  * days, a cold January 4 days.”
  */
-export function reasonSentence(result: WearResult, reasons: readonly Reason[]): string {
+export function reasonSentence(result: WearSummary, reasons: readonly Reason[]): string {
   if (!result.likely) return "Not due within three years at this rate.";
   if (result.limitedBy === "age") return "By its age: it runs too little to fill up first.";
   if (!result.bookDue) return "";

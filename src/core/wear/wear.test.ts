@@ -12,7 +12,11 @@ const climate = {
 const equipment = { heats: true, cools: true, fan: { mode: "auto" } };
 /** Runs ten hours every day of the year: figures can be worked by hand. */
 const tenHours = { heats: false, cools: false, fan: { mode: "minimum", hours: 10 } };
-const slot = { media: "pleated-25", rating: { scheme: "MERV", class: "8" }, airSide: "recirculated" };
+const slot = {
+  media: "pleated-25",
+  rating: { scheme: "MERV", class: "8" },
+  airSide: "recirculated",
+};
 const dogAndClay = [
   { id: "dog", kind: "shedding-pets", count: 1 },
   { id: "clay", kind: "dusty-hobby" },
@@ -48,7 +52,9 @@ describe("wear at ten hours a day, by hand", () => {
 
   it("multiplies the kinds of dust, and the strongest of each kind counts", () => {
     // 1.15 · 1.3 = 1.495; 550/14.95 = 36.8 → 37 days
-    const result = ten({ drivers: [...dogAndClay, { id: "puppy", kind: "shedding-pets", count: 0 }] });
+    const result = ten({
+      drivers: [...dogAndClay, { id: "puppy", kind: "shedding-pets", count: 0 }],
+    });
     expect(result.days[0]!.multiplier).toBe(1.495);
     expect(daysFrom(plainDate("2026-01-18"), result.likely!)).toBe(37);
   });
@@ -95,7 +101,9 @@ describe("wear at ten hours a day, by hand", () => {
     const mesh = { media: "head-mesh", airSide: "recirculated" };
     expect(of({ equipment: everyDay, slot: mesh }).likely).toBe("2027-06-02"); // 250 h / 0.5 h = 500 days
     const oneHour = { ...everyDay, fan: { mode: "minimum", hours: 1 } };
-    expect(daysFrom(plainDate("2026-01-18"), of({ equipment: oneHour, slot: mesh }).likely!)).toBe(45);
+    expect(daysFrom(plainDate("2026-01-18"), of({ equipment: oneHour, slot: mesh }).likely!)).toBe(
+      45,
+    );
     const winterOnly = { ...tenHours, inUse: [{ from: "10-01", to: "01-31" }] };
     const stored = of({ equipment: winterOnly, slot: { ...slot, maxAgeDays: 20 } });
     // 18 to 31 January are 14 days; six more begin on 1 October.
@@ -105,7 +113,13 @@ describe("wear at ten hours a day, by hand", () => {
   it("goes on to the horizon and no further", () => {
     const never = { heats: false, cools: false, fan: { mode: "auto" }, inUse: [] };
     const result = of({ equipment: never, horizonDays: 100 });
-    expect(result).toMatchObject({ early: null, likely: null, late: null, limitedBy: null, weatherDays: null });
+    expect(result).toMatchObject({
+      early: null,
+      likely: null,
+      late: null,
+      limitedBy: null,
+      weatherDays: null,
+    });
     expect(result.days.at(-1)!.date).toBe(addDays(plainDate("2026-03-14"), 100));
     expect(result.days[0]!.date).toBe("2026-01-18");
   });
@@ -117,7 +131,10 @@ describe("wear at ten hours a day, by hand", () => {
   });
 
   it("leaves weather and dust out of the book", () => {
-    const measured = [{ date: "2026-01-18", hours: 24 }, { date: "2026-01-19", hours: 24 }];
+    const measured = [
+      { date: "2026-01-18", hours: 24 },
+      { date: "2026-01-19", hours: 24 },
+    ];
     const result = ten({ measured });
     // 28 hours more in two days: 550 are spent three days sooner (2.8, rounded up from the start).
     expect(result.likely).toBe("2026-03-12");
@@ -166,10 +183,16 @@ describe("wear in a real winter, against an independent calculation", () => {
 
   it("works where January is summer", () => {
     const monthlyMeanC = [...climate.monthlyMeanC.slice(6), ...climate.monthlyMeanC.slice(0, 6)];
-    const south = of({ climate: { ...climate, monthlyMeanC }, fittedOn: "2026-07-18", today: "2026-07-20" });
+    const south = of({
+      climate: { ...climate, monthlyMeanC },
+      fittedOn: "2026-07-18",
+      today: "2026-07-20",
+    });
     const north = of({ today: "2026-01-20" });
     const life = (result: WearResult, from: PlainDate) => daysFrom(from, result.likely!);
-    expect(Math.abs(life(south, plainDate("2026-07-18")) - life(north, plainDate("2026-01-18")))).toBeLessThanOrEqual(1);
+    expect(
+      Math.abs(life(south, plainDate("2026-07-18")) - life(north, plainDate("2026-01-18"))),
+    ).toBeLessThanOrEqual(1);
   });
 
   it("counts the leap day", () => {
@@ -180,11 +203,17 @@ describe("wear in a real winter, against an independent calculation", () => {
 
   it("gives the chain's shortcut the same day as the whole calculation", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 700 }), fc.double({ min: -0.5, max: 0.5, noNaN: true }), (shift, mu) => {
-        const fittedOn = addDays(plainDate("2025-01-01"), shift);
-        const input = wearInput.parse(raw({ today: fittedOn, fittedOn, drivers: dogAndClay, belief: { mu, sd: 0.2 } }));
-        expect(likelyDue(input)).toBe(wear(input).likely);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 700 }),
+        fc.double({ min: -0.5, max: 0.5, noNaN: true }),
+        (shift, mu) => {
+          const fittedOn = addDays(plainDate("2025-01-01"), shift);
+          const input = wearInput.parse(
+            raw({ today: fittedOn, fittedOn, drivers: dogAndClay, belief: { mu, sd: 0.2 } }),
+          );
+          expect(likelyDue(input)).toBe(wear(input).likely);
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -211,7 +240,14 @@ describe("rated hours", () => {
     expect(hours({ faceAreaM2: 0.3 })).toBe(550);
   });
   it("are the maker's where the maker gives them, whatever else is known", () => {
-    expect(hours({ baseHours: 900, rating: { scheme: "MERV", class: "13" }, faceAreaM2: 2, airflowM3h: 1800 })).toBe(900);
+    expect(
+      hours({
+        baseHours: 900,
+        rating: { scheme: "MERV", class: "13" },
+        faceAreaM2: 2,
+        airflowM3h: 1800,
+      }),
+    ).toBe(900);
   });
   it("are not shortened by the rating of what is no panel", () => {
     expect(hours({ media: "vent-fine", rating: { scheme: "EN779", class: "F7" } })).toBe(6000);
@@ -259,7 +295,15 @@ describe("learning", () => {
 });
 
 describe("what always holds", () => {
-  const grade = fc.constantFrom("clean", "light", "grey", "loaded", "blocked", "collapsed", "white-powder");
+  const grade = fc.constantFrom(
+    "clean",
+    "light",
+    "grey",
+    "loaded",
+    "blocked",
+    "collapsed",
+    "white-powder",
+  );
   const look = fc.record({
     date: fc.integer({ min: 1, max: 55 }).map((day) => addDays(plainDate("2026-01-18"), day)),
     grade,
@@ -267,7 +311,12 @@ describe("what always holds", () => {
   const driver = fc.oneof(
     fc.record({ kind: fc.constant("shedding-pets"), count: fc.integer({ min: 0, max: 9 }) }),
     fc.record({ kind: fc.constant("people"), count: fc.integer({ min: 0, max: 12 }) }),
-    fc.constantFrom({ kind: "dusty-hobby" }, { kind: "indoor-smoking" }, { kind: "busy-road" }, { kind: "cooking-grease" }),
+    fc.constantFrom(
+      { kind: "dusty-hobby" },
+      { kind: "indoor-smoking" },
+      { kind: "busy-road" },
+      { kind: "cooking-grease" },
+    ),
     fc.constant({ kind: "renovation", from: "2026-02-01", to: "2026-02-20" }),
     fc.constant({ kind: "duct-cleaning", on: "2026-02-05" }),
   );
@@ -275,10 +324,15 @@ describe("what always holds", () => {
 
   it("load never falls", () => {
     fc.assert(
-      fc.property(fc.array(driver, { maxLength: 4 }), side, fc.array(look, { maxLength: 4 }), (drivers, airSide, looks) => {
-        const { days } = of({ drivers, looks, slot: { ...slot, airSide } });
-        expect(days.every((day, i) => day.load >= (days[i - 1]?.load ?? 0))).toBe(true);
-      }),
+      fc.property(
+        fc.array(driver, { maxLength: 4 }),
+        side,
+        fc.array(look, { maxLength: 4 }),
+        (drivers, airSide, looks) => {
+          const { days } = of({ drivers, looks, slot: { ...slot, airSide } });
+          expect(days.every((day, i) => day.load >= (days[i - 1]?.load ?? 0))).toBe(true);
+        },
+      ),
       { numRuns: 30 },
     );
   });
@@ -308,7 +362,9 @@ describe("what always holds", () => {
 
   it("a dirtier grade never puts the due day off", () => {
     const order = ["clean", "light", "grey", "loaded", "blocked", "collapsed"];
-    const due = order.map((each) => ten({ looks: [{ date: "2026-02-15", grade: each }] }).belief.mu);
+    const due = order.map(
+      (each) => ten({ looks: [{ date: "2026-02-15", grade: each }] }).belief.mu,
+    );
     // A vague “clean” moves a belief less than a sharp “light”, so compare what is said, not how loud.
     expect(due.slice(1)).toEqual([...due.slice(1)].sort((a, b) => a - b));
   });
@@ -323,19 +379,43 @@ describe("what always holds", () => {
 describe("refusals", () => {
   it.each([
     ["a look at nothing", { looks: [{ date: "2026-02-01" }] }, ["looks", 0, "grade"]],
-    ["a pressure with nothing to compare", { looks: [{ date: "2026-02-01", pressureDropPa: 40 }] }, ["looks", 0, "pressureDropPa"]],
-    ["a rating that does not exist", { slot: { ...slot, rating: { scheme: "MERV", class: "17" } } }, ["slot", "rating", "class"]],
+    [
+      "a pressure with nothing to compare",
+      { looks: [{ date: "2026-02-01", pressureDropPa: 40 }] },
+      ["looks", 0, "pressureDropPa"],
+    ],
+    [
+      "a rating that does not exist",
+      { slot: { ...slot, rating: { scheme: "MERV", class: "17" } } },
+      ["slot", "rating", "class"],
+    ],
     ["a medium nobody knows", { slot: { ...slot, media: "straw" } }, ["slot", "media"]],
     ["an area of nothing", { slot: { ...slot, faceAreaM2: 0 } }, ["slot", "faceAreaM2"]],
     ["a final ratio of one", { slot: { ...slot, finalRatio: 1 } }, ["slot", "finalRatio"]],
     ["a belief without spread", { belief: { mu: 0, sd: 0 } }, ["belief", "sd"]],
-    ["building work without a beginning", { drivers: [{ kind: "renovation" }] }, ["drivers", 0, "from"]],
-    ["smoke without a beginning", { drivers: [{ kind: "smoke-episode", to: "2026-01-20" }] }, ["drivers", 0, "from"]],
-    ["a driver that ends before it begins", { drivers: [{ kind: "busy-road", from: "2026-02-01", to: "2026-01-01" }] }, ["drivers", 0, "to"]],
+    [
+      "building work without a beginning",
+      { drivers: [{ kind: "renovation" }] },
+      ["drivers", 0, "from"],
+    ],
+    [
+      "smoke without a beginning",
+      { drivers: [{ kind: "smoke-episode", to: "2026-01-20" }] },
+      ["drivers", 0, "from"],
+    ],
+    [
+      "a driver that ends before it begins",
+      { drivers: [{ kind: "busy-road", from: "2026-02-01", to: "2026-01-01" }] },
+      ["drivers", 0, "to"],
+    ],
     ["half a dog", { drivers: [{ kind: "shedding-pets", count: 0.5 }] }, ["drivers", 0, "count"]],
     ["a key on the wrong driver", { drivers: [{ kind: "dusty-hobby", count: 2 }] }, ["drivers", 0]],
     ["a driver nobody knows", { drivers: [{ kind: "ghosts" }] }, ["drivers", 0, "kind"]],
-    ["a grade nobody knows", { looks: [{ date: "2026-02-01", grade: "filthy" }] }, ["looks", 0, "grade"]],
+    [
+      "a grade nobody knows",
+      { looks: [{ date: "2026-02-01", grade: "filthy" }] },
+      ["looks", 0, "grade"],
+    ],
   ])("%s, with the path to it", (_, wrong, path) => {
     expect(compute("wear", JSON.stringify(raw(wrong)))).toMatchObject({
       ok: false,
@@ -344,7 +424,12 @@ describe("refusals", () => {
   });
 
   it("takes an optional null for absent", () => {
-    const withNulls = raw({ belief: null, measured: null, horizonDays: null, slot: { ...slot, baseHours: null } });
+    const withNulls = raw({
+      belief: null,
+      measured: null,
+      horizonDays: null,
+      slot: { ...slot, baseHours: null },
+    });
     expect(compute("wear", JSON.stringify(withNulls))).toEqual({ ok: true, value: of() });
   });
 });

@@ -1,6 +1,12 @@
 import type { Actual } from "../climate/climate";
 import { inUseOn, runDays, type Measured } from "../climate/run-hours";
-import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
+import {
+  datesBetween,
+  fromDay,
+  toDay,
+  type DayNumber,
+  type PlainDate,
+} from "../quantities/plain-date";
 import { toMerv } from "../quantities/rating";
 import {
   clamp,
@@ -134,30 +140,66 @@ function learnt(input: WearInput, load: Float64Array): { belief: Belief; used: n
   return { belief, used };
 }
 
+const weatherOf = (input: WearInput): Weather => ({
+  actuals: input.actuals,
+  measured: input.measured,
+});
+
+/** The course of a part from its fitting to a day. */
+function courseTo(
+  input: WearInput,
+  weather: Weather,
+  drivers: readonly Driver[],
+  last: DayNumber,
+): Course {
+  const fitted = toDay(input.fittedOn);
+  const hours = wearingHours(input, weather, fitted, last);
+  const multiplier = multipliers(input, drivers, fitted, hours.length);
+  return {
+    hours,
+    multiplier,
+    load: loads(hours, multiplier, ratedHours(input.slot)),
+    ageDue: ageDueIndex(input, hours, fitted),
+  };
+}
+
+const horizonOf = (input: WearInput): DayNumber =>
+  Math.max(toDay(input.today), toDay(input.fittedOn)) + input.horizonDays;
+
+/**
+ * The last day that decides anything: no due day lies past the age due, which is known at once for
+ * what ages every day. Most filters are settled within months of a horizon of years.
+ */
+function decisiveDay(input: WearInput): DayNumber {
+  const facts: MediaFacts = MEDIA[input.slot.media];
+  const horizon = horizonOf(input);
+  if (facts.cleaned || input.equipment.inUse) return horizon;
+  const maxAge = input.slot.maxAgeDays ?? facts.maxAgeDays;
+  return Math.min(horizon, Math.max(toDay(input.today), toDay(input.fittedOn) + maxAge));
+}
+
+const upTo = ({ hours, multiplier, load, ageDue }: Course, index: number): Course => ({
+  hours: hours.subarray(0, index + 1),
+  multiplier: multiplier.subarray(0, index + 1),
+  load: load.subarray(0, index + 1),
+  ageDue: ageDue !== null && ageDue <= index ? ageDue : null,
+});
+
 /** The belief after the looks up to `today`, unrounded: what the next filter here starts from. */
 export function beliefAfter(input: WearInput): Belief {
-  const fitted = toDay(input.fittedOn);
-  const last = Math.max(fitted, toDay(input.today));
-  const weather = { actuals: input.actuals, measured: input.measured };
-  const hours = wearingHours(input, weather, fitted, last);
-  const multiplier = multipliers(input, input.drivers, fitted, hours.length);
-  return learnt(input, loads(hours, multiplier, ratedHours(input.slot))).belief;
+  const last = Math.max(toDay(input.fittedOn), toDay(input.today));
+  return learnt(input, courseTo(input, weatherOf(input), input.drivers, last).load).belief;
 }
 
 /** Only the likely due day of a filter nobody has looked at yet: what chains are made of. */
 export function likelyDue(input: WearInput): PlainDate | null {
-  const fitted = toDay(input.fittedOn);
-  const last = Math.max(toDay(input.today), fitted) + input.horizonDays;
-  const weather = { actuals: input.actuals, measured: input.measured };
-  const hours = wearingHours(input, weather, fitted, last);
-  const multiplier = multipliers(input, input.drivers, fitted, hours.length);
-  const load = loads(hours, multiplier, ratedHours(input.slot));
-  const index = dueByLoadOrAge(
-    { load, ageDue: ageDueIndex(input, hours, fitted) },
-    input.belief.mu,
-  );
-  return index === null ? null : fromDay(fitted + index);
+  const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
+  const index = dueByLoadOrAge(course, input.belief.mu);
+  return index === null ? null : fromDay(toDay(input.fittedOn) + index);
 }
+
+/** What `wear` says, but for its days. */
+export type WearSummary = Omit<WearResult, "days">;
 
 /**
  * When a filter or run-hour part is due at this place, between which days, and why.
@@ -168,24 +210,14 @@ export function likelyDue(input: WearInput): PlainDate | null {
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
  */
-export function wear(input: WearInput): WearResult {
-  const fitted = toDay(input.fittedOn);
-  const today = toDay(input.today);
-  const last = Math.max(today, fitted) + input.horizonDays;
-  const size = last - fitted + 1;
-  const rated = ratedHours(input.slot);
+export function wearSummary(input: WearInput): WearSummary {
+  return summaryOf(input, courseTo(input, weatherOf(input), input.drivers, decisiveDay(input)));
+}
 
-  const course = (weather: Weather, drivers: readonly Driver[]): Course => {
-    const hours = wearingHours(input, weather, fitted, last);
-    const multiplier = multipliers(input, drivers, fitted, size);
-    return {
-      hours,
-      multiplier,
-      load: loads(hours, multiplier, rated),
-      ageDue: ageDueIndex(input, hours, fitted),
-    };
-  };
-  const real = course({ actuals: input.actuals, measured: input.measured }, input.drivers);
+function summaryOf(input: WearInput, real: Course): WearSummary {
+  const fitted = toDay(input.fittedOn);
+  const rated = ratedHours(input.slot);
+  const size = real.hours.length;
   const { belief, used } = learnt(input, real.load);
   const due = (lnK: number) => dueByLoadOrAge(real, lnK);
   const dateAt = (index: number | null): PlainDate | null =>
@@ -202,24 +234,18 @@ export function wear(input: WearInput): WearResult {
     likely === null || other === null ? null : other - likely;
 
   const hasWeather = input.actuals.length > 0 || input.measured.length > 0;
-  const normal = hasWeather ? course(NO_WEATHER, input.drivers) : real;
+  const normal = hasWeather ? courseTo(input, NO_WEATHER, input.drivers, fitted + size - 1) : real;
   const bookLoad = loads(normal.hours, new Float64Array(size).fill(1), rated);
-  const k = Math.exp(belief.mu);
+  const loadNow = real.load[toDay(input.today) - fitted] ?? 0;
 
   return {
     early: dateAt(due(belief.mu + TENTH * belief.sd)),
     likely: dateAt(likely),
     late: dateAt(due(belief.mu - TENTH * belief.sd)),
     limitedBy: likely === null ? null : byLoad !== null && byLoad <= likely ? "load" : "age",
-    percentNow: roundPercent(100 * k * (real.load[today - fitted] ?? 0)),
+    percentNow: roundPercent(100 * Math.exp(belief.mu) * loadNow),
     belief: { mu: roundLoad(belief.mu), sd: roundLoad(belief.sd) },
     looksUsed: used,
-    days: Array.from(real.load, (load, i) => ({
-      date: fromDay(fitted + i),
-      runHours: roundHours(real.hours[i]!),
-      multiplier: roundPhysical(real.multiplier[i]!),
-      load: roundLoad(k * load),
-    })),
     drivers: input.drivers.map((driver) => ({
       ...(driver.id === undefined ? {} : { id: driver.id }),
       kind: driver.kind,
@@ -228,4 +254,23 @@ export function wear(input: WearInput): WearResult {
     bookDue: dateAt(dueByLoadOrAge({ load: bookLoad, ageDue: normal.ageDue }, 0)),
     weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, belief.mu)) : sooner(likely),
   };
+}
+
+/** `wearSummary` with the load of every day from fitting to the horizon, at the likely factor. */
+export function wear(input: WearInput): WearResult {
+  const fitted = toDay(input.fittedOn);
+  const course = courseTo(input, weatherOf(input), input.drivers, horizonOf(input));
+  const { hours, multiplier, load } = course;
+  const k = Math.exp(learnt(input, load).belief.mu);
+  const days = datesBetween(fitted, fitted + load.length - 1).map((date, i) => ({
+    date,
+    runHours: roundHours(hours[i]!),
+    multiplier: roundPhysical(multiplier[i]!),
+    load: roundLoad(k * load[i]!),
+  }));
+  const { early, likely, late, limitedBy, percentNow, belief, looksUsed, ...rest } = summaryOf(
+    input,
+    upTo(course, decisiveDay(input) - fitted),
+  );
+  return { early, likely, late, limitedBy, percentNow, belief, looksUsed, days, ...rest };
 }

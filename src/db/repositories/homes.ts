@@ -1,4 +1,4 @@
-import { and, asc, eq, isNotNull, isNull } from "drizzle-orm";
+import { and, asc, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { climateSchema } from "@/core/climate/climate";
 import type { Home, Level } from "@/core/register/register";
@@ -65,10 +65,6 @@ export async function updateHome(tx: Tx, home: Home): Promise<void> {
 /** Takes a home out of sight, or brings it back with `at` null; nothing of it is lost. */
 export async function markHomeDeleted(tx: Tx, id: string, at: string | null): Promise<void> {
   await tx.update(homes).set({ deletedAt: at }).where(eq(homes.id, id));
-}
-
-export async function listDeletedHomes(db: Reader): Promise<Home[]> {
-  return (await db.select().from(homes).where(isNotNull(homes.deletedAt))).map(toHome);
 }
 
 export async function listLevels(db: Reader, homeId: string): Promise<Level[]> {

@@ -53,15 +53,10 @@ const isTimeZone = (name: string) => {
 };
 
 const shape = z.object({
-  name: z
-    .string()
-    .min(1, "Give the home a name.")
-    .max(60, "A shorter name, please: up to 60 letters."),
+  name: z.string(),
   unitSystem: z.enum(["metric", "us"], "Choose the units you use."),
   currency: z.enum(CURRENCIES, "Choose a currency."),
-  timeZone: z
-    .string()
-    .refine(isTimeZone, "That time zone is not known here. Write it like “Etc/UTC”."),
+  timeZone: z.string(),
   monthlyMean: z.string(),
   heatingDesign: z.string(),
   coolingDesign: z.string(),
@@ -81,6 +76,11 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
   const unit = unitOf(fields.unitSystem);
   const problem = (name: string, message: string) =>
     context.addIssue({ code: "custom", path: [name], message });
+  // Everything is looked at before anything is refused, so that all problems show at once.
+  if (fields.name === "") problem("name", "Give the home a name.");
+  if (fields.name.length > 60) problem("name", "A shorter name, please: up to 60 letters.");
+  if (!isTimeZone(fields.timeZone))
+    problem("timeZone", "That time zone is not known here. Write it like “Etc/UTC”.");
   const listProblem = monthListProblem(fields.monthlyMean, fields.unitSystem);
   if (listProblem) problem("monthlyMean", listProblem);
   const monthlyMeanC = (readFigures(fields.monthlyMean) ?? []).map((value) =>

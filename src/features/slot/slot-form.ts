@@ -26,9 +26,9 @@ const SIZE_WORDS: Readonly<Record<Exclude<SizeReading, { ok: true }>["why"], str
 };
 
 const shape = z.object({
-  name: z.string().min(1, "Give it a name, such as “Filter”.").max(60, "A shorter name, please."),
+  name: z.string().max(60, "A shorter name, please."),
   place: z.string().max(300, "Shorter, please: up to 300 letters."),
-  nominal: z.string().min(1, "Read the size off the old filter’s frame, such as 20x20x1."),
+  nominal: z.string(),
   measured: z.string(),
   opening: z.string(),
   filterCount: z.string(),
@@ -70,6 +70,10 @@ export function slotForm(home: Pick<Home, "currency" | "unitSystem">, today: Pla
       const value = Number(fields[name]);
       return Number.isInteger(value) && value >= 1 && value <= most ? value : problem(name, words);
     };
+    // Everything is looked at before anything is refused, so that all problems show at once.
+    if (fields.name === "") problem("name", "Give it a name, such as “Filter”.");
+    if (fields.nominal === "")
+      problem("nominal", "Read the size off the old filter’s frame, such as 20x20x1.");
     const nominal = size("nominal");
     const measured = size("measured");
     const opening = size("opening");

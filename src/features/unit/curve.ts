@@ -1,4 +1,4 @@
-import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent, ScopedDriver } from "@/core/register/register";
 import { GRADE_WORDS } from "@/content/words";
 import { SEEN_BY_GRADE, TENTH } from "@/core/wear/belief";
@@ -75,5 +75,3 @@ export function curveOf(
 }
 
 export const curveDate = (x: number): PlainDate => fromDay(Math.round(x));
-export const daysAcross = (curve: Curve): number =>
-  daysFrom(fromDay(curve.from), fromDay(curve.to));

@@ -167,7 +167,7 @@ function Units({
         <li key={unit.id}>
           <Link
             href={`/homes/${house.homeId}/units/${unit.id}`}
-            aria-label={`${unit.name}: ${unit.words}`}
+            aria-label={small ? `${unit.name}: ${unit.words}` : undefined}
             className="group flex min-h-11 min-w-11 items-end gap-2 no-underline"
           >
             {unit.open && <Bracket height={small ? 36 : 60} />}

@@ -21,15 +21,18 @@ export function EndStrip({
   if (!first || isToday) return null;
   const others = ends.open.length - 1;
   return (
-    <Link
-      href={`/homes/${homeId}#left-open`}
-      className="no-print flex min-h-11 items-center gap-3 bg-wash px-4 py-1.5 text-ink no-underline hover:underline wide:px-7"
-    >
-      <Bracket height={24} />
-      <span>
-        <strong>Left open:</strong> {unitNames[first.unit] ?? "a unit"}, {END_WORDS[first.end].open}
-        {others > 0 && `, and ${others} more`}
-      </span>
-    </Link>
+    <aside aria-label="Left open" className="no-print">
+      <Link
+        href={`/homes/${homeId}#left-open`}
+        className="flex min-h-11 items-center gap-3 bg-wash px-4 py-1.5 text-ink no-underline hover:underline wide:px-7"
+      >
+        <Bracket height={24} />
+        <span>
+          <strong>Left open:</strong> {unitNames[first.unit] ?? "a unit"},{" "}
+          {END_WORDS[first.end].open}
+          {others > 0 && `, and ${others} more`}
+        </span>
+      </Link>
+    </aside>
   );
 }

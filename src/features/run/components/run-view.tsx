@@ -21,6 +21,12 @@ import { WhyOpen } from "./why-open";
 const BIG =
   "flex min-h-14 items-center justify-center px-4 text-[1.1875rem] font-semibold rounded-sm border-2 border-ink";
 
+/** Space chooses a swatch that is not chosen yet, and presses what it stands on. */
+const needsSpace = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.closest("a, button, summary") !== null ||
+    (target instanceof HTMLInputElement && target.type === "radio" && !target.checked));
+
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.closest("input[type=text], textarea") !== null;
 
@@ -76,9 +82,7 @@ export function RunView({
   useEffect(() =>
     tinykeys(window, {
       Space: (event) => {
-        if (asking || isTyping(event.target)) return;
-        if (event.target instanceof HTMLElement && event.target.closest("a, button, summary"))
-          return;
+        if (asking || isTyping(event.target) || needsSpace(event.target)) return;
         event.preventDefault();
         goOn();
       },

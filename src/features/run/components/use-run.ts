@@ -59,6 +59,35 @@ function waiting(key: string): RunEvent[] {
   }
 }
 
+const errorSchema = z.object({ error: z.object({ message: z.string() }) });
+
+type Answer =
+  | { kind: "taken"; events: RunEvent[]; trouble: null }
+  | { kind: "refused"; trouble: string }
+  | { kind: "unreachable"; trouble: string };
+
+/** Hands events to the server; whatever the network does, an answer in words comes back. */
+async function send(runId: string, events: readonly RunEvent[]): Promise<Answer> {
+  try {
+    const response = await fetch(`/api/v1/runs/${runId}/events`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ events }),
+    });
+    if (response.status >= 500) throw new Error(`status ${response.status}`);
+    const body: unknown = await response.json();
+    const answer = answerSchema.safeParse(body);
+    if (answer.success) return { kind: "taken", events: answer.data.events, trouble: null };
+    const error = errorSchema.safeParse(body);
+    const trouble = error.success ? error.data.error.message : "That could not be saved.";
+    return { kind: "refused", trouble };
+  } catch {
+    const trouble =
+      "Not saved yet: Amber Lintel can’t be reached. It stays on this device and is sent again.";
+    return { kind: "unreachable", trouble };
+  }
+}
+
 /**
  * A run on this device: what the server knows, and what was done here and is on its way. What is
  * on its way is kept in the browser, so that neither a reload nor a lost server loses it.
@@ -91,36 +120,20 @@ export function useRun(input: RunInput): RunHandle {
   );
 
   const flush = useCallback(async () => {
-    const events = waiting(key);
-    if (sending.current || events.length === 0) return;
+    if (sending.current) return;
     sending.current = true;
-    try {
-      const response = await fetch(`/api/v1/runs/${runId}/events`, {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify({ events }),
-      });
-      if (response.status >= 500) throw new Error("server");
-      const body: unknown = await response.json();
-      const answer = answerSchema.safeParse(body);
-      const sent = new Set(events.map((event) => event.id));
-      const left = waiting(key).filter((event) => !sent.has(event.id));
-      if (answer.success) {
-        setKnown(answer.data.events);
-        setTrouble(null);
-      } else {
-        const message = z.object({ error: z.object({ message: z.string() }) }).safeParse(body);
-        setTrouble(message.success ? message.data.error.message : "That could not be saved.");
+    for (let events = waiting(key); events.length > 0; events = waiting(key)) {
+      const answer = await send(runId, events);
+      setTrouble(answer.trouble);
+      if (answer.kind === "unreachable") {
+        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+        continue;
       }
-      keep(left);
-    } catch {
-      setTrouble(
-        "Not saved yet: Amber Lintel can’t be reached. It stays on this device and is sent again.",
-      );
-    } finally {
-      sending.current = false;
+      if (answer.kind === "taken") setKnown(answer.events);
+      const sent = new Set(events.map((event) => event.id));
+      keep(waiting(key).filter((event) => !sent.has(event.id)));
     }
-    if (waiting(key).length > 0) setTimeout(() => void flush(), RETRY_MS);
+    sending.current = false;
   }, [key, keep, runId]);
 
   // The browser's store and the network are outside React: pick up what a reload left behind, and

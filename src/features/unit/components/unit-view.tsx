@@ -4,6 +4,8 @@ import { slotTitle } from "@/content/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { awayWords, betweenWords, dateWords } from "@/core/quantities/words";
 import type { HomeEnds } from "@/core/register/home-ends";
+import { wearOfPlace } from "@/core/wear/place-history";
+import { factorWords, sureWords } from "@/core/wear/reasons";
 import { fillBand, type Standing } from "@/core/register/standing";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
@@ -166,6 +168,11 @@ function ShownSlot({
               )}
               {sentence}
             </p>
+            {wear && wear.belief.mu !== 0 && (
+              <p className="mt-1 text-second">
+                This slot loads {factorWords(wear.belief)}, {sureWords(wear.belief)}.
+              </p>
+            )}
           </div>
         </div>
         <div className="flex grow flex-wrap gap-2 wide:grow-0">
@@ -175,7 +182,12 @@ function ShownSlot({
       </div>
       {wear && (
         <WearCurve
-          curve={curveOf(wear, history, shownDrivers, today)}
+          curve={curveOf(
+            wearOfPlace(shown.context, shown.stints, today)!,
+            history,
+            shownDrivers,
+            today,
+          )}
           today={today}
           title={slotTitle(slot)}
         />

@@ -1,0 +1,107 @@
+import { randomUUID } from "node:crypto";
+import { openStore } from "@/db/client";
+import { listRunEvents } from "@/db/repositories/runs";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, type Browser } from "./browser";
+import { pageOf } from "./page";
+
+describe("the application over HTTP", () => {
+  let app: AppServer;
+  let browser: Browser;
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser();
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+
+  const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
+    fetch(app.url + path, {
+      method: "POST",
+      headers: { "content-type": "application/json", ...headers },
+      body: JSON.stringify(body),
+    });
+  const climate = {
+    climate: {
+      monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+      heatingDesignC: -24,
+      coolingDesignMeanC: 26,
+    },
+    from: "2026-01-15",
+    to: "2026-01-15",
+  };
+
+  it("computes what the command line computes, with the same errors", async () => {
+    const good = await post("/api/v1/compute/climate", climate);
+    expect(good.status).toBe(200);
+    expect(await good.json()).toMatchObject({ days: [{ meanC: -9 }] });
+    const bad = await post("/api/v1/compute/climate", { ...climate, to: "2025-01-15" });
+    expect(bad.status).toBe(400);
+    expect(await bad.json()).toEqual({
+      error: { code: "invalid-input", message: "ends before it starts", path: ["to"] },
+    });
+    expect((await post("/api/v1/compute/nothing", {})).status).toBe(404);
+  });
+
+  it("describes itself", async () => {
+    const document = (await (await fetch(`${app.url}/api/v1/openapi.json`)).json()) as {
+      paths: object;
+    };
+    expect(Object.keys(document.paths)).toContain("/api/v1/compute/wear");
+  });
+
+  it("lets no other site's page write", async () => {
+    const foreign = await post("/api/v1/compute/climate", climate, {
+      origin: "http://elsewhere.example",
+    });
+    expect(foreign.status).toBe(403);
+    const own = await post("/api/v1/compute/climate", climate, { origin: app.url });
+    expect(own.status).toBe(200);
+  });
+
+  it("sends its pages with a policy that keeps the browser at home", async () => {
+    const policy = (await fetch(`${app.url}/welcome`)).headers.get("content-security-policy");
+    expect(policy).toContain("default-src 'self'");
+  });
+
+  it("listens on loopback only, as long as nobody asks for more", () => {
+    expect(new URL(app.url).hostname).toBe("127.0.0.1");
+  });
+
+  it("takes the events of two devices on one run, loses none and doubles none", async () => {
+    const page = pageOf(browser.driver);
+    await page.open(`${app.url}/homes/sluice-house`);
+    await page.press("Start");
+    await page.heading("Have the new filter");
+    const runId = new URL(await browser.driver.getCurrentUrl()).pathname.split("/").at(-1)!;
+    const event = (step: string) => ({
+      id: randomUUID(),
+      at: "2026-03-14T08:31:00.000Z",
+      kind: "done",
+      step,
+    });
+    const [a, b, c] = [event("new-one-at-hand"), event("new-one-at-hand"), event("power-off")];
+    const path = `/api/v1/runs/${runId}/events`;
+    // Both devices did the first step; one of them sends everything twice.
+    await Promise.all([post(path, { events: [a] }), post(path, { events: [b] })]);
+    await Promise.all([post(path, { events: [a, c] }), post(path, { events: [b, c] })]);
+    const store = await openStore(app.file);
+    const stored = await listRunEvents(store.db, runId);
+    store.close();
+    expect(stored.map((each) => each.id).sort()).toEqual([a.id, b.id, c.id].sort());
+    await browser.driver.navigate().refresh();
+    await page.heading("Open the slot");
+    const refused = await post(path, { events: [event("power-on")] });
+    expect(await refused.json()).toMatchObject({ refused: [{ why: "not-the-step" }] });
+    expect(
+      (await post(path, { events: [{ ...event("open-slot"), at: "2026-03-20T08:00:00Z" }] }))
+        .status,
+    ).toBe(400);
+    expect((await post(path, { events: [] })).status).toBe(400);
+    expect((await post("/api/v1/runs/none/events", { events: [event("open-slot")] })).status).toBe(
+      404,
+    );
+  });
+});

@@ -1,0 +1,143 @@
+import { By } from "selenium-webdriver";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, type Browser } from "./browser";
+import { pageOf, type Page } from "./page";
+
+/** Each mistake is answered at its field in plain words, and nothing typed is lost. */
+describe("bad input", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser();
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+  const value = async (label: string) => (await page.field(label)).getAttribute("value");
+
+  it("a month list of eleven, and a home without a name", async () => {
+    await page.open(`${app.url}/homes/new`);
+    await page.press("Mild and wet all year, near a sea");
+    await page.type("Mean of each month", "5 5 7 9 12 15 17 17 15 11 8");
+    await page.seen("11 of 12 figures");
+    await page.type("People", "some");
+    await page.press("Save, then add a unit");
+    expect(await page.problemAt("What do you call it?")).toBe("Give the home a name.");
+    expect(await page.problemAt("Mean of each month")).toBe(
+      "That is 11 figures; a year has twelve months, January first.",
+    );
+    expect(await page.problemAt("People")).toBe("Give the number of people, 0 to 30.");
+    await page.seen("3 fields need another look.");
+    expect(await value("Mean of each month")).toBe("5 5 7 9 12 15 17 17 15 11 8");
+    expect(await value("Coldest usual night")).toBe("-4");
+    expect(await value("People")).toBe("some");
+  });
+
+  it("a winter milder than its months", async () => {
+    await page.type("What do you call it?", "Somewhere");
+    await page.type("Mean of each month", "5 5 7 9 12 15 17 17 15 11 8 6");
+    await page.type("Coldest usual night", "9");
+    await page.type("People", "2");
+    await page.press("Save, then add a unit");
+    expect(await page.problemAt("Coldest usual night")).toContain("can’t be milder");
+    expect(await value("What do you call it?")).toBe("Somewhere");
+  });
+
+  it("sizes of zero, a filter larger than its slot, a rating that doesn't exist, a day to come", async () => {
+    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace/slots/new`);
+    await page.type("Printed size", "20x0x1");
+    await page.type("Rating", "MERV 17");
+    await page.type("Price of one", "cheap");
+    await page.choose("The arrow points", "to the left");
+    await page.setDate("Fitted on", "2026-03-15");
+    await page.press("Save the slot");
+    expect(await page.problemAt("Printed size")).toBe(
+      "A filter has some width, height and depth: none of them can be 0.",
+    );
+    expect(await page.problemAt("Rating")).toMatch(
+      /^There is no such rating\. It reads MERV 1 to 16/,
+    );
+    expect(await page.problemAt("Price of one")).toBe("Write the price in EUR, such as 18.50.");
+    expect(await page.problemAt("Fitted on")).toBe(
+      "That day is still to come. Give today or an earlier day.",
+    );
+    expect(await value("Printed size")).toBe("20x0x1");
+    expect(await value("Rating")).toBe("MERV 17");
+    expect(await value("The arrow points")).toBe("left");
+    expect(await value("Fitted on")).toBe("2026-03-15");
+
+    await page.type("Printed size", "20x25x1");
+    await page.type("The slot, measured", "500x500x30 mm");
+    await page.press("Save the slot");
+    await browser.driver.wait(
+      async () =>
+        (await page.problemAt("Printed size")).startsWith(
+          "This filter is larger than its slot in height",
+        ),
+      15_000,
+    );
+  });
+
+  it("a slip of the unit is asked about, not guessed", async () => {
+    await page.type("Printed size", "300x300x20 in");
+    await page.press("Save the slot");
+    await browser.driver.wait(
+      async () => (await page.problemAt("Printed size")).startsWith("That is more than 3 metres"),
+      15_000,
+    );
+  });
+
+  it("a unit of no kind and no name", async () => {
+    await page.open(`${app.url}/homes/sluice-house/units/new`);
+    await page.type("Make and model", "Northgate CF-90");
+    await page.press("Save, then add its filter");
+    expect(await page.problemAt("Kind")).toBe("Choose what kind of unit it is.");
+    expect(await page.problemAt("Name")).toBe("Give it the name you call it by.");
+    expect(await value("Make and model")).toBe("Northgate CF-90");
+  });
+
+  it("a look tomorrow, and a look at nothing", async () => {
+    await page.open(`${app.url}/homes/sluice-house/look?slot=kiln-filter`);
+    expect(await value("Which filter")).toBe("kiln-filter");
+    await page.setDate("When", "2026-03-20");
+    await page.press("Save the look");
+    await page.seen("Choose the picture that comes nearest.");
+    await page.tick("grey");
+    await page.press("Save the look");
+    expect(await page.problemAt("When")).toContain("still to come");
+    expect(
+      await browser.driver.executeScript(
+        "return document.querySelector('input[name=grade]:checked').value",
+      ),
+    ).toBe("grey");
+  });
+
+  it("building work without a beginning, and an end before it begins", async () => {
+    await page.open(`${app.url}/homes/sluice-house/household`);
+    await page.press("Add it");
+    expect(await page.problemAt("From")).toBe("Give the day it began.");
+    await page.setDate("From", "2026-02-10");
+    await page.setDate("To", "2026-02-01");
+    await page.press("Add it");
+    expect(await page.problemAt("To")).toBe("It ends before it begins.");
+    await page.setDate("To", "2026-02-20");
+    await page.type("Your own word for it", "attic plaster");
+    await page.press("Add it");
+    await page.seen("attic plaster");
+    await page.press("Remove: attic plaster");
+    await page.press("Undo");
+    await page.find(By.xpath("//ul//strong[.='attic plaster']"));
+  });
+
+  it("an address with nothing at it", async () => {
+    await page.open(`${app.url}/homes/nowhere`);
+    await page.heading("There is nothing at this address");
+    await page.press("Back to Today");
+    await page.heading("Two things are left open");
+  });
+});

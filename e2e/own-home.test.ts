@@ -1,0 +1,212 @@
+import { By, Key } from "selenium-webdriver";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, type Browser } from "./browser";
+import { pageOf, type Page } from "./page";
+
+/** The second errand: from an empty database to a first change, in inches and °F. */
+describe("a home one enters oneself", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("empty");
+    browser = await openBrowser();
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+  const text = async (css: string) => (await page.find(By.css(css))).getText();
+
+  it("says what to do first", async () => {
+    await page.open(app.url);
+    await page.heading("When is the filter due");
+    await page.press("Enter your home");
+  });
+
+  it("takes the home, its climate from a rough start, and the household", async () => {
+    await page.heading("Your home");
+    await page.type("What do you call it?", "Lock cottage");
+    await page.choose("Currency for prices", "USD");
+    await page.tick("°F, inches");
+    await page.press("Long cold winters, humid summers");
+    expect(await (await page.field("Mean of each month, °F")).getAttribute("value")).toBe(
+      "16 19 30 45 55 64 70 68 59 46 34 21",
+    );
+    expect(await (await page.field("Coldest usual night, °F")).getAttribute("value")).toBe("-11");
+    expect(await (await page.field("Night to day, °F")).getAttribute("value")).toBe("18");
+    await page.type("People", "4");
+    await page.type("Shedding animals", "1");
+    await page.tick("Cellar");
+    await page.press("Save, then add a unit");
+    await page.heading("Nothing to look after yet.");
+  });
+
+  it("takes a furnace with its level and shut-offs", async () => {
+    await page.press("Add a unit");
+    await page.heading("A new unit");
+    await page.choose("Kind", "Furnace, condensing (plastic vent, makes water)");
+    await page.type("Name", "Old furnace");
+    await page.tick("Cellar");
+    await page.type("Where", "on the wall by the stairs");
+    await page.press("Add another shut-off");
+    await browser.driver.findElement(By.id("shutOffPlace-1")).sendKeys("number 4, in the hall");
+    await page.press("Save, then add its filter");
+    await page.heading("Its filter");
+  });
+
+  it("takes the slot: printed and measured size, medium, rating, direction, price, and when it was fitted", async () => {
+    await page.type("Printed size", "16 x 25 x 1");
+    await page.seen("Really about 15 1/2×24 1/2×1 in");
+    await page.type("The filter, measured", "15 1/2 x 24 1/2 x 7/8 in");
+    await page.type("The slot, measured", "16x25x1 in");
+    await page.type("Rating, if it has one", "merv 11");
+    await page.type("Price of one, USD", "14.25");
+    await page.choose("The arrow points", "upward");
+    await page.setDate("Fitted on", "2026-01-20");
+    await page.press("Save the slot");
+    await page.heading("Old furnace");
+    const shutOff = await text("section[aria-labelledby=shut-off]");
+    expect(shutOff).toContain("Electric switch: on the wall by the stairs, down is off");
+    expect(shutOff).toContain("Breaker: number 4, in the hall, off");
+    const facts = await text("aside dl");
+    expect(facts).toContain("16×25×1 printed; really 15 1/2×24 1/2×7/8 in");
+    expect(facts).toContain("MERV 11");
+    expect(facts).toContain("$14.25");
+  });
+
+  it("says when it is due, with its band and reason, and that a table stands behind the curve", async () => {
+    const slot = await text("section[aria-labelledby=slot]");
+    expect(slot).toMatch(/Most likely \w{3} \d+ \w{3}, (between|on) /);
+    expect(slot).toMatch(/sooner than the book: .*(a full house|a shedding pet)/);
+    await page.press("The same as a table");
+    const rows = await browser.driver.findElements(By.css("figure tbody tr"));
+    expect(rows.length).toBeGreaterThan(4);
+    expect(await rows[0]!.getText()).toMatch(/^Tue 20 Jan 0 % 0 % and 0 % \d+\.\d h$/);
+  });
+
+  it("is changed step by step with the keyboard alone, with a reload in the middle", async () => {
+    await page.press("Change it");
+    const through = async (...headings: string[]) => {
+      for (const heading of headings) {
+        await page.heading(heading);
+        await page.keys(Key.SPACE);
+      }
+    };
+    await through(
+      "Have the new filter",
+      "Switch the power off",
+      "Open the slot",
+      "Pull the old filter out",
+    );
+    await page.heading("How does the old one look?");
+    // Space without a choice goes nowhere.
+    await page.keys(Key.SPACE);
+    await browser.driver.navigate().refresh();
+    await page.heading("How does the old one look?");
+    const swatch = await page.find(By.css("input[name=grade][value=grey]"));
+    await browser.driver.executeScript("arguments[0].focus()", swatch);
+    await page.keys(Key.SPACE);
+    await page.press("Grey, go on");
+    await through(
+      "Wipe the slot clean",
+      "Check the new one",
+      "Slide it in",
+      "Write today",
+      "Close the slot",
+      "Switch the power on",
+      "Hear it start",
+    );
+    await page.heading("Everything is back");
+    await page.keys(Key.SPACE);
+    await page.heading("Done");
+    expect(await text("[aria-label='Next due']")).toMatch(/Next due in/);
+    expect(await text("main")).toContain("$14.25");
+  });
+
+  it("goes by keys: t, h, n and the list of them", async () => {
+    await page.press("Back to Today");
+    await page.heading("All is well");
+    await page.keys("h");
+    await page.heading("The house");
+    await page.keys("n");
+    await page.heading("Note a look");
+    await browser.driver.executeScript("document.activeElement.blur()");
+    await page.keys("t");
+    await page.heading("All is well");
+    await page.keys("?");
+    await page.heading("Keys");
+    await page.keys(Key.ESCAPE);
+  });
+
+  it("walks the pegs of the beam with the arrows, and Enter opens one", async () => {
+    const pegs = await browser.driver.findElements(By.css("nav[aria-label^='The year'] a"));
+    expect(pegs.length).toBeGreaterThan(2);
+    await browser.driver.executeScript("arguments[0].focus()", pegs[0]);
+    await page.keys(Key.ARROW_RIGHT);
+    const label = await (
+      await browser.driver.switchTo().activeElement()
+    ).getAttribute("aria-label");
+    expect(label).toBe(await pegs[1]!.getAttribute("aria-label"));
+    expect(label).toMatch(/^Old furnace, filter: \w{3} \d+ \w{3}/);
+    await page.keys(Key.ENTER);
+    await page.heading("Old furnace");
+  });
+
+  it("takes a look, which moves the due day", async () => {
+    const before = await text("section[aria-labelledby=slot] h2");
+    await page.press("Note a look");
+    await page.heading("Note a look");
+    await page.tick("blocked");
+    await page.press("Save the look");
+    await page.heading("Old furnace");
+    // On the day it went in a filter is still new: the look is kept, and teaches nothing yet.
+    expect(await text("section[aria-labelledby=history] ol")).toContain("Looked at: blocked");
+    expect(await text("section[aria-labelledby=slot] h2")).toBe(before);
+  });
+
+  it("corrects an entry and keeps the old one in the record", async () => {
+    await page.press("Correct: New filter fitted, Sat 14 Mar");
+    await page.setDate("When", "2026-03-01");
+    await page.type("A note", "it was done on the first");
+    await page.press("Save the correction");
+    await page.heading("Old furnace");
+    const history = await text("section[aria-labelledby=history] ol");
+    expect(history).toContain("Sun 1 Mar\nNew filter fitted, it was done on the first");
+    expect(history).not.toContain("Sat 14 Mar\nNew filter fitted");
+    // Now the look is two weeks old and counts.
+    expect(await text("section[aria-labelledby=slot]")).toMatch(
+      /loads about [\d.]+ times as fast as the book says/,
+    );
+  });
+
+  it("removes a unit and brings it back, now or later", async () => {
+    await page.press("Change the unit and its shut-offs");
+    await page.press("Remove Old furnace");
+    await page.heading("The house");
+    await page.press("Undo");
+    await page.find(By.xpath("//a[contains(., 'Old furnace')]"));
+    await page.open(`${app.url}/`);
+    await page.press("Lock cottage");
+    await page
+      .find(By.xpath("//*[@role='menuitem'][.='Removed things']"))
+      .then((item) => item.click());
+    await page.seen("Nothing has been removed.");
+  });
+
+  it("keeps everything when it is stopped and started", async () => {
+    await app.kill();
+    await app.start();
+    await page.open(app.url);
+    await page.heading("due");
+    await page.keys("h");
+    await page.seen("Old furnace");
+  });
+
+  it("made no error in the console", async () => {
+    const errors = (await page.consoleErrors()).filter((error) => !error.includes("net::ERR_"));
+    expect(errors).toEqual([]);
+  });
+});

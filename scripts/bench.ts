@@ -1,0 +1,66 @@
+/** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
+import { sluiceHouse } from "../src/content/demo/sluice-house";
+import { addDays, plainDate } from "../src/core/quantities/plain-date";
+import { lintelOf } from "../src/core/register/lintel";
+import { standingOf } from "../src/core/register/standing";
+import { wear } from "../src/core/wear/wear";
+import { wearInput } from "../src/core/wear/wear-schema";
+
+type Timing = { what: string; medianMs: number; p95Ms: number; wanted: string };
+
+function timed(what: string, runs: number, wanted: string, work: () => unknown): Timing {
+  for (let i = 0; i < runs / 5; i++) work();
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  const at = (share: number) => Math.round(1000 * times[Math.floor(share * (runs - 1))]!) / 1000;
+  return { what, medianMs: at(0.5), p95Ms: at(0.95), wanted };
+}
+
+const today = plainDate("2026-03-14");
+const slot = wearInput.parse({
+  today,
+  fittedOn: "2026-03-14",
+  climate: {
+    monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+    heatingDesignC: -24,
+    coolingDesignMeanC: 26,
+  },
+  equipment: { heats: true, cools: true, fan: { mode: "auto" } },
+  slot: { media: "pleated-25", rating: { scheme: "MERV", class: "8" }, airSide: "recirculated" },
+  drivers: [
+    { kind: "shedding-pets", count: 1 },
+    { kind: "people", count: 4 },
+    { kind: "dusty-hobby" },
+    { kind: "renovation", from: "2026-04-01", to: "2026-05-06" },
+    { kind: "busy-road" },
+  ],
+  looks: [],
+});
+
+const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).book;
+const standings = () => house.slots.map((each) => standingOf(house, each, today, () => ""));
+const standing = standings();
+
+console.table([
+  timed("wear: one slot, three years, 5 drivers", 300, "under 1 ms", () => wear(slot)),
+  timed(
+    "the same with 60 actual days",
+    300,
+    "under 1 ms",
+    (() => {
+      const actuals = Array.from({ length: 60 }, (_, i) => ({
+        date: addDays(today, -60 + i),
+        meanC: -5,
+      }));
+      const input = { ...slot, fittedOn: addDays(today, -50), actuals };
+      return () => wear(input);
+    })(),
+  ),
+  timed("Sluice House: 9 slots, three years of history replayed", 30, "-", standings),
+  timed("its lintel, with the changes of a year ahead", 50, "-", () =>
+    lintelOf(house, standing, today),
+  ),
+]);

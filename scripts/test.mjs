@@ -1,0 +1,81 @@
+/**
+ * npm test: installs what it needs, then every check and every test; the last line counts them.
+ * --fast leaves out the browser.
+ */
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import path from "node:path";
+import { build, install, quietEnv, root } from "./project.mjs";
+
+const bin = (name) => path.join("node_modules", ".bin", name);
+const tally = { passed: 0, failed: 0 };
+
+function attempt(name, command, args) {
+  console.log(`\n— ${name}`);
+  const { status } = spawnSync(command, args, { cwd: root, stdio: "inherit", env: quietEnv });
+  return status === 0;
+}
+
+function check(name, command, args) {
+  tally[attempt(name, command, args) ? "passed" : "failed"]++;
+}
+
+function tests(name, project, extra = []) {
+  const file = path.join(root, ".cache", `${project}-tests.json`);
+  mkdirSync(path.dirname(file), { recursive: true });
+  rmSync(file, { force: true });
+  const good = attempt(name, bin("jest"), [
+    "--selectProjects",
+    project,
+    "--json",
+    "--outputFile",
+    file,
+    ...extra,
+  ]);
+  if (!existsSync(file)) {
+    tally.failed++;
+    return;
+  }
+  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+    readFileSync(file, "utf8"),
+  );
+  tally.passed += numPassedTests;
+  // A suite that could not even start has no failed test of its own.
+  tally.failed += Math.max(numFailedTests, numFailedTestSuites, good ? 0 : 1);
+}
+
+function installBrowser() {
+  if (existsSync("/usr/bin/chromium") && existsSync("/usr/bin/chromedriver")) return;
+  console.log("Installing Chromium and ChromeDriver from Debian’s packages…");
+  const apt = (args) =>
+    spawnSync(
+      process.getuid?.() === 0 ? "apt-get" : "sudo",
+      [...(process.getuid?.() === 0 ? [] : ["apt-get"]), ...args],
+      {
+        stdio: ["ignore", "ignore", "inherit"],
+        env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+      },
+    ).status === 0;
+  if (!(
+    apt(["update"]) &&
+    apt(["install", "-y", "--no-install-recommends", "chromium", "chromium-driver"])
+  ))
+    console.error("They could not be installed: apt-get install chromium chromium-driver");
+}
+
+install();
+check("Types of the routes", bin("next"), ["typegen"]);
+check("Types", bin("tsc"), ["--noEmit"]);
+check("Types of the core, without browser and Node", bin("tsc"), ["--noEmit", "-p", "src/core"]);
+check("Lint", bin("eslint"), [".", "--max-warnings", "0"]);
+check("Format", bin("prettier"), ["--check", "--log-level", "warn", "."]);
+check("Unused code", bin("knip"), []);
+check("Architecture", "node", ["scripts/architecture.mjs"]);
+tests("Unit tests", "unit");
+if (!process.argv.includes("--fast")) {
+  installBrowser();
+  build();
+  tests("Browser tests", "browser", ["--runInBand"]);
+}
+console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
+process.exit(tally.failed > 0 ? 1 : 0);
