@@ -1,20 +1,24 @@
 import { readFileSync } from "node:fs";
-import {
-  By,
-  error as driverError,
-  Key,
-  until,
-  type WebDriver,
-  type WebElement,
-} from "selenium-webdriver";
+import { By, error as driverError, Key, type WebDriver, type WebElement } from "selenium-webdriver";
 
 const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
 const WAIT_MS = 15_000;
 
 /** What a person does and sees on a page, in the words on it. */
 export function pageOf(driver: WebDriver) {
+  /** Waits until it can be seen: a page being streamed in holds hidden copies. */
   const find = (locator: By): Promise<WebElement> =>
-    driver.wait(until.elementLocated(locator), WAIT_MS);
+    driver.wait(
+      async () => {
+        for (const element of await driver.findElements(locator)) {
+          const isVisible = await element.isDisplayed().catch(() => false);
+          if (isVisible) return element;
+        }
+        return null;
+      },
+      WAIT_MS,
+      `Nothing to be seen at ${locator.toString()}`,
+    ) as Promise<WebElement>;
   const quoted = (text: string) => `"${text}"`;
   const seen = async (text: string) => {
     const path = `//*[not(self::script)][contains(normalize-space(.), ${quoted(text)})][not(*[contains(normalize-space(.), ${quoted(text)})])]`;

@@ -1,6 +1,6 @@
 "use client";
 
-import { useActionState, useEffect, useRef, type ReactNode } from "react";
+import { startTransition, useActionState, useEffect, useRef, type ReactNode } from "react";
 import { Button } from "./button";
 
 export type FormView = {
@@ -45,9 +45,19 @@ export function Form({
     error: (name) => state.errors[name],
   };
   return (
-    <form ref={form} action={send} noValidate>
-      {/* React puts fields back to their defaults after an action: the typed values become those. */}
-      <div key={state.attempt}>{children(fields)}</div>
+    // The action serves a page whose script is still loading. With it running the form is sent by
+    // hand: React would put the fields back to what they first were after an action of its own.
+    <form
+      ref={form}
+      action={send}
+      onSubmit={(event) => {
+        event.preventDefault();
+        const typed = new FormData(event.currentTarget);
+        startTransition(() => send(typed));
+      }}
+      noValidate
+    >
+      {children(fields)}
       <div className="sticky bottom-14 z-20 flex flex-wrap items-center gap-4 border-t-2 border-ink bg-ground py-4 wide:bottom-0">
         <Button type="submit" weight="strong" pending={pending}>
           {submit}

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { tinykeys } from "tinykeys";
 import { GRADE_OPTIONS } from "@/content/grade-options";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
@@ -78,25 +78,30 @@ export function RunView({
   };
   const goBack = () => previous && act({ kind: "back", step: previous.id });
 
+  const onSpace = useEffectEvent((event: KeyboardEvent) => {
+    if (asking || isTyping(event.target) || needsSpace(event.target)) return;
+    event.preventDefault();
+    goOn();
+  });
+  const onBackspace = useEffectEvent((event: KeyboardEvent) => {
+    if (asking || isTyping(event.target)) return;
+    event.preventDefault();
+    goBack();
+  });
+  const onStaysOpen = useEffectEvent((event: KeyboardEvent) => {
+    if (asking || isTyping(event.target) || !current?.closes) return;
+    event.preventDefault();
+    setAsking(true);
+  });
   // Keys belong to the window, which React does not own.
-  useEffect(() =>
-    tinykeys(window, {
-      Space: (event) => {
-        if (asking || isTyping(event.target) || needsSpace(event.target)) return;
-        event.preventDefault();
-        goOn();
-      },
-      Backspace: (event) => {
-        if (asking || isTyping(event.target)) return;
-        event.preventDefault();
-        goBack();
-      },
-      o: (event) => {
-        if (asking || isTyping(event.target) || !current?.closes) return;
-        event.preventDefault();
-        setAsking(true);
-      },
-    }),
+  useEffect(
+    () =>
+      tinykeys(window, {
+        Space: (event) => onSpace(event),
+        Backspace: (event) => onBackspace(event),
+        o: (event) => onStaysOpen(event),
+      }),
+    [],
   );
 
   const open = state.ends.open.length;
