@@ -91,7 +91,7 @@ describe("the application over HTTP", () => {
     const stored = await listRunEvents(store.db, runId);
     store.close();
     expect(stored.map((each) => each.id).sort()).toEqual([a.id, b.id, c.id].sort());
-    await browser.driver.navigate().refresh();
+    await page.reload();
     await page.heading("Open the slot");
     const refused = await post(path, { events: [event("power-on")] });
     expect(await refused.json()).toMatchObject({ refused: [{ why: "not-the-step" }] });

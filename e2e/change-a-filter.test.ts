@@ -49,7 +49,7 @@ describe("changing the cellar furnace's filter", () => {
   });
 
   it("comes back to the same step after a reload, and after the server was killed", async () => {
-    await browser.driver.navigate().refresh();
+    await page.reload();
     await page.heading("How does the old one look?");
     await app.kill();
     await page.tick("loaded");
@@ -61,7 +61,7 @@ describe("changing the cellar furnace's filter", () => {
       async () => (await browser.driver.findElements(By.css("[role=alert]"))).length === 0,
       15_000,
     );
-    await browser.driver.navigate().refresh();
+    await page.reload();
     await page.heading("Wipe the slot clean");
   });
 

@@ -104,7 +104,7 @@ describe("a home one enters oneself", () => {
     await page.heading("How does the old one look?");
     // Space without a choice goes nowhere.
     await page.keys(Key.SPACE);
-    await browser.driver.navigate().refresh();
+    await page.reload();
     await page.heading("How does the old one look?");
     const swatch = await page.find(By.css("input[name=grade][value=grey]"));
     await browser.driver.executeScript("arguments[0].focus()", swatch);

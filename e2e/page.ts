@@ -84,6 +84,16 @@ export function pageOf(driver: WebDriver) {
       .sendKeys(...list)
       .perform();
 
+  /** Waits until the page's script has taken over: keys and presses before that go nowhere. */
+  const awake = () =>
+    driver.wait(
+      () =>
+        driver.executeScript<boolean>(
+          "const main = document.querySelector('main'); return main !== null && Object.keys(main).some((key) => key.startsWith('__react'))",
+        ),
+      WAIT_MS,
+    );
+
   /** What axe finds on the page: an empty list on a good one. */
   const axe = async (): Promise<string[]> => {
     await driver.executeScript(axeSource);
@@ -103,7 +113,16 @@ export function pageOf(driver: WebDriver) {
       .map((entry) => entry.message);
   return {
     find, seen, press, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
-    open: (url: string) => driver.get(url),
+    open: async (url: string) => {
+      await driver.get(url);
+      await awake();
+    },
+    reload: async () => {
+      await driver.navigate().refresh();
+      await awake();
+    },
+    scrollTo: (element: WebElement) =>
+      driver.executeScript("arguments[0].scrollIntoView()", element),
   }; // prettier-ignore
 }
 

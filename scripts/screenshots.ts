@@ -1,0 +1,118 @@
+/** npm run screenshots: the pictures in docs/screenshots, one for each main view, from the demo. */
+import { mkdirSync, writeFileSync } from "node:fs";
+import { By, Key } from "selenium-webdriver";
+import { startApp } from "../e2e/app-server";
+import { DESK, openBrowser, PHONE, type Size } from "../e2e/browser";
+import { pageOf, type Page } from "../e2e/page";
+
+const FOLDER = "docs/screenshots";
+const HOME = "/homes/sluice-house";
+const SETTLE_MS = 900;
+
+type Picture = {
+  name: string;
+  size: Size;
+  dark?: boolean;
+  path: string;
+  then?: (page: Page) => Promise<void>;
+};
+
+const toTheLook = async (page: Page) => {
+  await page.press("Start");
+  for (const heading of [
+    "Have the new filter",
+    "Switch the power off",
+    "Open the slot",
+    "Pull the old",
+  ]) {
+    await page.heading(heading);
+    await page.keys(Key.SPACE);
+  }
+  await page.heading("How does the old one look?");
+};
+
+const PICTURES: Picture[] = [
+  { name: "today", size: DESK, path: HOME },
+  { name: "today-dark", size: DESK, dark: true, path: HOME },
+  { name: "today-phone", size: PHONE, path: HOME },
+  { name: "house", size: DESK, path: `${HOME}/house` },
+  { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
+  { name: "unit-phone", size: PHONE, path: `${HOME}/units/cellar-furnace` },
+  { name: "household", size: DESK, path: `${HOME}/household` },
+  {
+    name: "set-up-home",
+    size: DESK,
+    path: "/homes/new",
+    then: async (page) => {
+      await page.press("Long cold winters, humid summers");
+      await page.scrollTo(await page.heading("Its climate"));
+    },
+  },
+  { name: "label", size: DESK, path: `${HOME}/slots/cellar-filter/label` },
+  {
+    name: "run-phone",
+    size: PHONE,
+    path: HOME,
+    then: async (page) => {
+      await toTheLook(page);
+      await page.tick("loaded");
+    },
+  },
+  {
+    name: "run",
+    size: DESK,
+    path: HOME,
+    then: async (page) => {
+      await page.press("Carry on");
+      await page.tick("loaded");
+      await page.press("Loaded, go on");
+      for (const heading of ["Wipe", "Check the new"]) {
+        await page.heading(heading);
+        await page.keys(Key.SPACE);
+      }
+      await page.heading("Slide it in");
+    },
+  },
+  {
+    name: "run-finished",
+    size: DESK,
+    path: HOME,
+    then: async (page) => {
+      await page.press("Carry on");
+      await page.heading("Slide it in");
+      await page.reload();
+      for (const heading of [
+        "Slide it in",
+        "Write today",
+        "Close the slot",
+        "Switch the power on",
+        "Hear it",
+        "Everything is back",
+      ]) {
+        await page.heading(heading);
+        await page.keys(Key.SPACE);
+      }
+      await page.heading("Done");
+    },
+  },
+];
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  const wanted = process.argv.slice(2);
+  const app = await startApp("demo");
+  for (const { name, size, dark, path, then } of PICTURES) {
+    const browser = await openBrowser(size, dark);
+    const page = pageOf(browser.driver);
+    await page.open(app.url + path);
+    await page.find(By.css("h1"));
+    await then?.(page);
+    await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+    if (wanted.length === 0 || wanted.includes(name))
+      writeFileSync(`${FOLDER}/${name}.png`, await browser.driver.takeScreenshot(), "base64");
+    await browser.quit();
+  }
+  await app.stop();
+}
+
+void main();

@@ -13,7 +13,7 @@ import type { Grade } from "@/core/wear/belief";
 import { GradeChoice } from "@/ui/grade-choice";
 import { thereAndBack } from "../there-and-back";
 import { StepHelp } from "./step-help";
-import { ThereAndBackV } from "./there-and-back-v";
+import { WayRail } from "./way-rail";
 import { useRun, type RunInput } from "./use-run";
 import { useWakeLock } from "./use-wake-lock";
 import { WhyOpen } from "./why-open";
@@ -108,15 +108,15 @@ export function RunView({
   const mustChoose = current?.records === "look" && !grade;
   return (
     <main className="mx-auto flex min-h-dvh max-w-5xl flex-col bg-ground">
-      <header className="flex min-h-14 items-center justify-between gap-4 border-b-[5px] border-ink px-4">
+      <header className="sticky top-0 z-20 flex min-h-14 items-center justify-between gap-4 border-b-[5px] border-ink bg-ground px-4">
         <h1 className="text-lg">{title}</h1>
         <p className="figures text-[1.0625rem]" data-open={open}>
           {open === 0 ? "nothing open" : `${open} left open`}
         </p>
       </header>
-      <div className="grid grow grid-cols-[5.25rem_minmax(0,1fr)] wide:grid-cols-[11rem_minmax(0,1fr)]">
-        <div className="border-r border-rule bg-surface px-1.5 pt-4 wide:px-6">
-          <ThereAndBackV way={thereAndBack(steps, state)} />
+      <div className="grid grow grid-cols-[3.5rem_minmax(0,1fr)] wide:grid-cols-[11rem_minmax(0,1fr)]">
+        <div className="border-r border-rule bg-surface px-1 pt-4 wide:px-5">
+          <WayRail way={thereAndBack(steps, state)} />
         </div>
         <div className="px-4 pt-5 pb-6 wide:px-10 wide:pt-10">
           {trouble && (

@@ -7,7 +7,7 @@ const RIGHT = 92;
 const FOOT_X = (LEFT + RIGHT) / 2;
 
 /** Down the left what is shut and taken out, at the foot the work, up the right the same put back. */
-export function ThereAndBackV({ way }: { way: ThereAndBack }) {
+export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolean }) {
   const last = TOP + (way.rungs.length - 1) * RUNG;
   const foot = last + 108;
   return (
@@ -19,7 +19,7 @@ export function ThereAndBackV({ way }: { way: ThereAndBack }) {
         )
         .join(", ")}
       viewBox={`0 0 112 ${foot + 44}`}
-      className="block w-full max-w-32"
+      className="block w-full max-w-52"
     >
       <path
         d={`M${RIGHT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
@@ -67,24 +67,28 @@ export function ThereAndBackV({ way }: { way: ThereAndBack }) {
               className={rung.closed ? "fill-ink stroke-ink" : "fill-ground stroke-second"}
               strokeWidth="2.5"
             />
-            <text x={FOOT_X} y={y - 16} textAnchor="middle" fontSize="15" className="fill-ink">
-              {rung.thing}
-            </text>
-            <text
-              x={FOOT_X}
-              y={y + 25}
-              textAnchor="middle"
-              fontSize="13.5"
-              className={isOpen ? "fill-attention-text" : "fill-second"}
-            >
-              {rung.closed
-                ? "back"
-                : rung.left
-                  ? `left ${rung.state}`
-                  : rung.opened
-                    ? rung.state
-                    : ""}
-            </text>
+            {words && (
+              <text x={FOOT_X} y={y - 16} textAnchor="middle" fontSize="16" className="fill-ink">
+                {rung.thing}
+              </text>
+            )}
+            {words && (
+              <text
+                x={FOOT_X}
+                y={y + 25}
+                textAnchor="middle"
+                fontSize="15"
+                className={isOpen ? "fill-attention-text" : "fill-second"}
+              >
+                {rung.closed
+                  ? "back"
+                  : rung.left
+                    ? `left ${rung.state}`
+                    : rung.opened
+                      ? rung.state
+                      : ""}
+              </text>
+            )}
           </g>
         );
       })}
@@ -101,9 +105,11 @@ export function ThereAndBackV({ way }: { way: ThereAndBack }) {
         }
         strokeWidth="2.5"
       />
-      <text x={FOOT_X} y={foot + 32} textAnchor="middle" fontSize="15" className="fill-ink">
-        the work
-      </text>
+      {words && (
+        <text x={FOOT_X} y={foot + 32} textAnchor="middle" fontSize="16" className="fill-ink">
+          the work
+        </text>
+      )}
     </svg>
   );
 }

@@ -1,0 +1,148 @@
+import { END_KINDS } from "@/core/procedures/loose-ends";
+import { stepsFor, type PartFacts } from "@/core/procedures/procedure";
+import { replayRun } from "@/core/procedures/run";
+import { climateSchema } from "@/core/climate/climate";
+import { climateDays } from "@/core/climate/climate";
+import { plainDate } from "@/core/quantities/plain-date";
+import { equipmentSchema } from "@/core/climate/run-hours";
+import { SHUT_OFF_KINDS } from "@/core/register/register";
+import { GRADES } from "@/core/wear/belief";
+import { MEDIA_KINDS } from "@/core/wear/media";
+import { CLIMATE_STARTS } from "./climates";
+import { GRADE_OPTIONS } from "./grade-options";
+import { procedure, PROCEDURES, renewalOf } from "./procedures/library";
+import { sizeAsPrinted } from "./slot-words";
+import { UNIT_KINDS, unitKind } from "./unit-kinds";
+import { DRIVER_WORDS, END_WORDS, GRADE_WORDS, MEDIA_WORDS, SHUT_OFF_WORDS } from "./words";
+
+const EVERY_PART: PartFacts[] = [true, false].flatMap((directionKnown) =>
+  [true, false].map((indicator) => ({ directionKnown, indicator })),
+);
+const walks = PROCEDURES.flatMap((each) =>
+  EVERY_PART.map((facts) => [each.id, facts, each] as const),
+);
+
+describe("the procedure library", () => {
+  it("names every procedure and every step once", () => {
+    const ids = PROCEDURES.map((each) => each.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const each of PROCEDURES) {
+      const steps = each.steps.map((step) => step.id);
+      expect(new Set(steps).size).toBe(steps.length);
+      expect(procedure(each.id)).toBe(each);
+    }
+    expect(procedure("dance-a-jig")).toBeNull();
+  });
+
+  it.each(walks)(
+    "%s with %j ends with nothing open, every end closed by a later step",
+    (_id, facts, each) => {
+      const place = { unit: "u", part: "p", run: "r", isolator: "switch-off" as const };
+      const steps = stepsFor(each, facts);
+      const events = steps.map((step, i) => ({
+        id: `event-${i}`.padEnd(10, "-"),
+        at: new Date(Date.UTC(2026, 2, 14, 9, i)).toISOString(),
+        kind: "done" as const,
+        step: step.id,
+        ...(step.records === "look" ? { grade: "grey" as const } : {}),
+      }));
+      const state = replayRun(steps, events, place);
+      expect(state.refused).toEqual([]);
+      expect(state.ends.open).toEqual([]);
+      expect(state.current).toBeNull();
+    },
+  );
+
+  it.each(walks)(
+    "%s with %j cuts the power before anything is opened or taken out",
+    (_id, facts, each) => {
+      const steps = stepsFor(each, facts);
+      const power = steps.findIndex((step) => step.opens?.some((end) => end.end === "switch-off"));
+      const opened = steps.findIndex((step) =>
+        step.opens?.some((end) => ["panel-off", "part-out"].includes(end.end)),
+      );
+      expect(power).toBeGreaterThanOrEqual(0);
+      expect(power).toBeLessThan(opened);
+    },
+  );
+
+  it.each(walks)(
+    "%s with %j puts back in the reverse of taking out, and renews once",
+    (_id, facts, each) => {
+      const steps = stepsFor(each, facts);
+      const out = steps.flatMap((step) => (step.opens ?? []).map((end) => end.key));
+      const back = steps.flatMap((step) => (step.closes ? [step.closes] : []));
+      expect(back).toEqual([...out].reverse());
+      expect(steps.filter((step) => step.renews)).toHaveLength(1);
+    },
+  );
+
+  it("has the dated frame and the arrow in it, and says to bring the new one", () => {
+    const words = PROCEDURES[0]!.steps.map((step) => step.title).join(" ");
+    expect(words).toContain("arrow toward the blower");
+    expect(words).toContain("date on its frame");
+    expect(PROCEDURES[0]!.bring[0]).toBe("the new filter");
+  });
+
+  it("leads through every panel filter, and pretends nothing for the others", () => {
+    expect(MEDIA_KINDS.filter((media) => renewalOf(media))).toEqual([
+      "fibreglass-25",
+      "pleated-25",
+      "pleated-50",
+      "pleated-100",
+      "pleated-125",
+    ]);
+  });
+});
+
+describe("unit kinds", () => {
+  it.each(UNIT_KINDS.map((kind) => [kind.id, kind] as const))(
+    "%s brings equipment the engine takes, and filters",
+    (id, kind) => {
+      expect(equipmentSchema.safeParse(kind.equipment).success).toBe(true);
+      expect(kind.media.length).toBeGreaterThan(0);
+      expect(unitKind(id)).toBe(kind);
+    },
+  );
+});
+
+describe("words", () => {
+  it("there are for everything that has a key", () => {
+    for (const media of MEDIA_KINDS) expect(MEDIA_WORDS[media]).toBeTruthy();
+    for (const grade of GRADES) expect(GRADE_WORDS[grade].name).toBeTruthy();
+    for (const end of END_KINDS) expect(END_WORDS[end].close).toBeTruthy();
+    for (const kind of SHUT_OFF_KINDS) expect(SHUT_OFF_WORDS[kind].off).toBeTruthy();
+    expect(GRADE_OPTIONS.map((option) => option.value)).toEqual(GRADES);
+  });
+  it("count pets as people do", () => {
+    expect(DRIVER_WORDS["shedding-pets"].reason(1)).toBe("a shedding pet");
+    expect(DRIVER_WORDS["shedding-pets"].reason(3)).toBe("shedding pets");
+  });
+  it("write a size with a proper sign", () => {
+    expect(sizeAsPrinted("20 x 25 x 4 in")).toBe("20×25×4 in");
+  });
+});
+
+describe("climates to start from", () => {
+  it.each(CLIMATE_STARTS.map((start) => [start.name, start] as const))(
+    "%s is a year the engine takes",
+    (_, start) => {
+      const { monthlyMeanC, heatingDesignC, coolingDesignMeanC, dailyRangeC } = start;
+      const climate = climateSchema.parse({
+        monthlyMeanC,
+        heatingDesignC,
+        coolingDesignMeanC,
+        dailyRangeC,
+      });
+      expect(heatingDesignC).toBeLessThan(Math.min(...monthlyMeanC));
+      expect(coolingDesignMeanC).toBeGreaterThan(Math.max(...monthlyMeanC));
+      const { seasons } = climateDays({
+        climate,
+        actuals: [],
+        from: plainDate("2026-01-01"),
+        to: plainDate("2026-12-31"),
+      });
+      expect(seasons.heatingStart).toHaveLength(1);
+    },
+  );
+});
