@@ -93,6 +93,15 @@ describe("the application over HTTP", () => {
     expect(stored.map((each) => each.id).sort()).toEqual([a.id, b.id, c.id].sort());
     await page.reload();
     await page.heading("Open the slot");
+    // The switch is off: the run can't be finished, nor given up.
+    for (const [kind, why] of [
+      ["finished", "steps-left"],
+      ["stopped", "ends-open"],
+    ] as const) {
+      const { step: _step, ...rest } = event("");
+      const answer = await post(path, { events: [{ ...rest, kind }] });
+      expect(await answer.json()).toMatchObject({ refused: [{ why }] });
+    }
     const refused = await post(path, { events: [event("power-on")] });
     expect(await refused.json()).toMatchObject({ refused: [{ why: "not-the-step" }] });
     expect(

@@ -101,6 +101,8 @@ describe("changing the cellar furnace's filter", () => {
     await go("Close the slot");
     await page.heading("Switch the power on");
     expect(await openCount()).toBe("1 left open");
+    // While the switch is off there is no finish to press.
+    expect(await browser.driver.findElements(By.xpath("//button[.='Finish']"))).toHaveLength(0);
     await go("Switch the power on");
     await go("Hear it start");
     await page.heading("Everything is back as it was");

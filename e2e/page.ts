@@ -78,11 +78,14 @@ export function pageOf(driver: WebDriver) {
   };
   const heading = async (text: string) =>
     find(By.xpath(`//*[self::h1 or self::h2][contains(normalize-space(.), ${quoted(text)})]`));
-  const keys = (...list: string[]) =>
-    driver
+  /** Presses keys once the page has settled: its listeners come a moment after its words. */
+  const keys = async (...list: string[]) => {
+    await driver.executeAsyncScript("requestIdleCallback(arguments[arguments.length - 1])");
+    await driver
       .actions()
       .sendKeys(...list)
       .perform();
+  };
 
   /** Waits until the page's script has taken over: keys and presses before that go nowhere. */
   const awake = () =>

@@ -70,13 +70,20 @@ export function build() {
   );
 }
 
-/** The configuration, as the application reads it. */
-export function settings(defaults = {}) {
-  const env = { ...quietEnv };
-  for (const [name, value] of Object.entries(defaults)) env[name] ??= value;
-  const host = env.AMBER_HOST ?? "127.0.0.1";
-  const port = env.AMBER_PORT ?? "4180";
-  return { env, host, port, address: `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}` };
+/** The configuration, read by the application's own schema; a mistake in it ends here, in words. */
+export function settings() {
+  const read = spawnSync(bin("tsx"), ["scripts/settings.ts"], {
+    cwd: root,
+    encoding: "utf8",
+    env: quietEnv,
+  });
+  if (read.status !== 0) {
+    console.error(read.stderr.trim());
+    process.exit(1);
+  }
+  const { AMBER_HOST: host, AMBER_PORT: port } = JSON.parse(read.stdout);
+  const address = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
+  return { env: { ...quietEnv }, host, port: String(port), address };
 }
 
 /** Whether nothing listens there yet. */

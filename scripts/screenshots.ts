@@ -79,8 +79,6 @@ const PICTURES: Picture[] = [
     path: HOME,
     then: async (page) => {
       await page.press("Carry on");
-      await page.heading("Slide it in");
-      await page.reload();
       for (const heading of [
         "Slide it in",
         "Write today",

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import { z } from "zod";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 
 /** What a form shows after it was sent: what was typed, and what is wrong with which field. */
@@ -51,6 +51,15 @@ export function readPastDay(text: string, today: PlainDate): PlainDate | DayProb
 
 export const isDay = (value: PlainDate | DayProblem): value is PlainDate =>
   value !== "missing" && value !== "unreadable" && value !== "future";
+
+/** A date field that has to hold a day, today or earlier. */
+export const pastDay = (today: PlainDate) =>
+  z.string().transform((text, context): PlainDate => {
+    const day = readPastDay(text, today);
+    if (isDay(day)) return day;
+    context.addIssue({ code: "custom", message: DAY_WORDS[day] });
+    return z.NEVER;
+  });
 
 export const DAY_WORDS: Readonly<Record<DayProblem, string>> = {
   missing: "Give the day it was done.",

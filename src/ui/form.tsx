@@ -22,12 +22,15 @@ export function Form({
   initial,
   submit,
   aside,
+  stays = true,
   children,
 }: {
   action: (state: FormView, form: FormData) => Promise<FormView>;
   initial: FormView;
   submit: string;
   aside?: ReactNode;
+  /** Keeps the button in sight at the foot of a long form. */
+  stays?: boolean;
   children: (fields: Fields) => ReactNode;
 }) {
   const [state, send, pending] = useActionState(action, initial);
@@ -52,13 +55,18 @@ export function Form({
       action={send}
       onSubmit={(event) => {
         event.preventDefault();
+        // A second press while the first is on its way would enter everything twice.
+        if (pending) return;
         const typed = new FormData(event.currentTarget);
         startTransition(() => send(typed));
       }}
       noValidate
     >
       {children(fields)}
-      <div className="sticky bottom-14 z-20 flex flex-wrap items-center gap-4 border-t-2 border-ink bg-ground py-4 wide:bottom-0">
+      <div
+        data-stays={stays || undefined}
+        className="bottom-14 z-20 flex flex-wrap items-center gap-4 border-ink bg-ground py-4 data-stays:sticky data-stays:border-t-2 wide:bottom-0"
+      >
         <Button type="submit" weight="strong" pending={pending}>
           {submit}
         </Button>

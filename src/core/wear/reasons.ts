@@ -33,7 +33,7 @@ export function reasonsOf(
 }
 
 /**
- * Why a due date is not the book's, as a sentence: “2 weeks sooner than the book: clay dust 9
+ * Why a due date is not the book's, as a sentence: “2 weeks sooner than the book: clay dust alone 9
  * days, a cold January 4 days.”
  */
 export function reasonSentence(result: WearSummary, reasons: readonly Reason[]): string {
@@ -50,7 +50,10 @@ export function reasonSentence(result: WearSummary, reasons: readonly Reason[]):
   const head = capitalised(`${spanWords(sooner)} ${sooner > 0 ? "sooner" : "later"} than the book`);
   const named = same
     .slice(0, MOST_REASONS)
-    .map((reason) => `${reason.words} ${spanWords(reason.daysSooner)}`);
+    // “Alone”: each is the due day without that one cause, and they overlap.
+    .map(
+      (reason, i) => `${reason.words}${i === 0 ? " alone" : ""} ${spanWords(reason.daysSooner)}`,
+    );
   if (named.length > 0) return `${head}: ${named.join(", ")}.`;
   return `${head}: this slot loads ${factorWords(result.belief)}.`;
 }

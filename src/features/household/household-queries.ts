@@ -1,7 +1,7 @@
 import "server-only";
 import { DRIVER_WORDS } from "@/content/words";
 import { dayAndMonth } from "@/core/quantities/words";
-import type { HomeBook, ScopedDriver } from "@/core/register/register";
+import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import type { DriverRow } from "./components/driver-list";
@@ -15,14 +15,20 @@ export type Household = {
   fields: Values;
 };
 
+/** “Cellar furnace, filter” */
+const slotPlace = (book: HomeBook, slot: FilterSlot): string =>
+  `${book.units.find((unit) => unit.id === slot.unitId)?.name}, ${slot.name.toLowerCase()}`;
+
 function scopeWords(book: HomeBook, driver: ScopedDriver): string | false {
   switch (driver.scope) {
     case "home":
       return false;
     case "system":
       return `at ${book.systems.find((system) => system.id === driver.systemId)?.name ?? "a removed system"}`;
-    case "part":
-      return `at ${book.slots.find((slot) => slot.id === driver.partId)?.name ?? "a removed slot"}`;
+    case "part": {
+      const slot = book.slots.find((each) => each.id === driver.partId);
+      return slot ? `only at ${slotPlace(book, slot)}` : "at a removed slot";
+    }
   }
 }
 
@@ -80,7 +86,7 @@ export async function householdOf(
       })),
       ...book.slots.map((slot) => ({
         value: `part:${slot.id}`,
-        label: `only at ${book.units.find((unit) => unit.id === slot.unitId)?.name}, ${slot.name.toLowerCase()}`,
+        label: `only at ${slotPlace(book, slot)}`,
       })),
     ],
     fields: changed ? fieldsOfDriver(changed) : { kind: ["renovation"], scope: ["home"] },

@@ -15,15 +15,8 @@ import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history
 import { insertItem, insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
 import { insertWearTask, listTasks } from "@/db/repositories/tasks";
 import { now, todayIn } from "@/lib/clock";
-import {
-  DAY_WORDS,
-  fieldsOf,
-  invalid,
-  isDay,
-  readPastDay,
-  singles,
-  type FormState,
-} from "@/lib/forms";
+import { fieldsOf, invalid, pastDay, singles, type FormState } from "@/lib/forms";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
 
 /** A slot whose medium the library can renew step by step has a task for it. */
@@ -96,11 +89,12 @@ async function appendFitting(
   await appendEvent(tx, homeId, event);
 }
 
-const doneForm = z.object({
-  date: z.string(),
-  grade: z.enum([...GRADES, ""]).optional(),
-  words: z.string().max(300, "Shorter, please: up to 300 letters.").optional(),
-});
+const doneForm = (today: PlainDate) =>
+  z.object({
+    date: pastDay(today),
+    grade: z.enum([...GRADES, ""]).optional(),
+    words: z.string().max(300, "Shorter, please: up to 300 letters.").optional(),
+  });
 
 /** A change made without the app, on a day that has passed. */
 export async function noteChanged(
@@ -113,12 +107,9 @@ export async function noteChanged(
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   if (!book || !slot) redirect("/");
-  const parsed = doneForm.safeParse(singles(fields));
+  const parsed = doneForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const date = readPastDay(parsed.data.date, todayIn(book.home.timeZone));
-  if (!isDay(date))
-    return { attempt: previous.attempt + 1, values: fields, errors: { date: DAY_WORDS[date] } };
-  const { grade, words } = parsed.data;
+  const { date, grade, words } = parsed.data;
   const recordedAt = now().toISOString();
   const itemBefore = historyOf(book, slotId).findLast(
     (event) => event.itemId !== undefined && event.date <= date,
@@ -147,11 +138,12 @@ export async function noteChanged(
   redirect(`/homes/${homeId}/units/${slot.unitId}?slot=${slotId}`);
 }
 
-const lookForm = z.object({
-  slotId: z.string().min(1, "Choose which filter you looked at."),
-  date: z.string(),
-  grade: z.enum(GRADES, "Choose the picture that comes nearest."),
-});
+const lookForm = (today: PlainDate) =>
+  z.object({
+    slotId: z.string().min(1, "Choose which filter you looked at."),
+    date: pastDay(today),
+    grade: z.enum(GRADES, "Choose the picture that comes nearest."),
+  });
 
 /** How a filter looks, without changing it. */
 export async function noteLook(
@@ -162,11 +154,8 @@ export async function noteLook(
   const fields = fieldsOf(form);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
-  const parsed = lookForm.safeParse(singles(fields));
+  const parsed = lookForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const date = readPastDay(parsed.data.date, todayIn(book.home.timeZone));
-  if (!isDay(date))
-    return { attempt: previous.attempt + 1, values: fields, errors: { date: DAY_WORDS[date] } };
   const store = await appStore();
   const slot = (await listSlots(store.db, homeId)).find((each) => each.id === parsed.data.slotId);
   if (!slot) redirect("/");
@@ -176,7 +165,7 @@ export async function noteLook(
       kind: "look",
       unitId: slot.unitId,
       partId: slot.id,
-      date,
+      date: parsed.data.date,
       recordedAt: now().toISOString(),
       look: { grade: parsed.data.grade },
     }),
@@ -194,16 +183,13 @@ export async function correctEntry(
   const fields = fieldsOf(form);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
-  const parsed = doneForm.safeParse(singles(fields));
+  const parsed = doneForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const date = readPastDay(parsed.data.date, todayIn(book.home.timeZone));
-  if (!isDay(date))
-    return { attempt: previous.attempt + 1, values: fields, errors: { date: DAY_WORDS[date] } };
   const store = await appStore();
   const unitId = await store.write(async (tx) => {
     const event = await findEvent(tx, homeId, eventId);
     if (!event || (await findSuccessor(tx, eventId))) return event?.unitId;
-    const { words, grade } = parsed.data;
+    const { date, words, grade } = parsed.data;
     await appendEvent(tx, homeId, {
       ...event,
       id: randomUUID(),

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import type { Level } from "@/core/register/register";
 import { Bracket } from "@/ui/bracket";
 import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";
@@ -37,6 +38,16 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
   const above = groundAt === -1 ? inside : inside.slice(0, groundAt);
   const below = groundAt === -1 ? [] : inside.slice(groundAt);
   const on = (levelId: string) => house.units.filter((unit) => unit.levelId === levelId);
+  const storeys = (levels: Level[]) =>
+    levels.map((level, i) => (
+      <Storey
+        key={level.id}
+        {...{ house, small }}
+        name={level.name}
+        units={on(level.id)}
+        first={i === 0}
+      />
+    ));
   const shown = small ? beside.filter((level) => on(level.id).length > 0) : beside;
   return (
     <div
@@ -45,17 +56,7 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
     >
       <div>
         <Roof />
-        <div className="border-x-4 border-ink bg-surface">
-          {above.map((level, i) => (
-            <Storey
-              key={level.id}
-              {...{ house, small }}
-              name={level.name}
-              units={on(level.id)}
-              first={i === 0}
-            />
-          ))}
-        </div>
+        <div className="border-x-4 border-ink bg-surface">{storeys(above)}</div>
       </div>
       <div className="flex items-end gap-2">
         {shown.map((level) => (
@@ -74,17 +75,7 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
       <div className="col-span-2 border-t-4 border-ink" />
       {below.length > 0 && (
         <>
-          <div className="border-x-4 border-b-4 border-ink bg-surface">
-            {below.map((level, i) => (
-              <Storey
-                key={level.id}
-                {...{ house, small }}
-                name={level.name}
-                units={on(level.id)}
-                first={i === 0}
-              />
-            ))}
-          </div>
+          <div className="border-x-4 border-b-4 border-ink bg-surface">{storeys(below)}</div>
           <Earth />
         </>
       )}

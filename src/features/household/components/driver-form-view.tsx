@@ -22,7 +22,7 @@ export function DriverFormView({
   submit: string;
 }) {
   return (
-    <Form action={action} initial={initial} submit={submit}>
+    <Form action={action} initial={initial} submit={submit} stays={false}>
       {(fields) => <DriverFields {...{ fields, scopes }} />}
     </Form>
   );
@@ -37,7 +37,7 @@ function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Opt
     error: fields.error(name),
   });
   return (
-    <div className="flex max-w-2xl flex-col gap-5 pb-6">
+    <div className="flex max-w-2xl flex-col gap-5 pb-2">
       <SelectField
         label="What"
         name="kind"

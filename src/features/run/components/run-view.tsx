@@ -116,7 +116,9 @@ export function RunView({
       </header>
       <div className="grid grow grid-cols-[3.5rem_minmax(0,1fr)] wide:grid-cols-[11rem_minmax(0,1fr)]">
         <div className="border-r border-rule bg-surface px-1 pt-4 wide:px-5">
-          <WayRail way={thereAndBack(steps, state)} />
+          <div className="sticky top-18">
+            <WayRail way={thereAndBack(steps, state)} />
+          </div>
         </div>
         <div className="px-4 pt-5 pb-6 wide:px-10 wide:pt-10">
           {trouble && (

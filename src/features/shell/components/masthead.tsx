@@ -42,7 +42,7 @@ const viewsOf = (homeId: string) => [
 export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
   const path = usePathname();
   const isHere = (href: string, name: string) =>
-    name === "Today" ? path === href : path.startsWith(href) || path.includes("/units/");
+    name === "Today" ? path === href : path === href || path.includes("/units/");
   return (
     <nav
       aria-label="Views"

@@ -18,22 +18,24 @@ export default async function HouseholdPage({
   const household = await householdOf(homeId, changing);
   if (!household) notFound();
   return (
-    <div className="mx-auto max-w-3xl">
+    <div>
       <h1 className="text-[1.75rem]">People and surroundings</h1>
       <p className="mb-4 text-second">
         What makes filters fill faster here than the book supposes.
       </p>
-      <DriverList homeId={homeId} rows={household.rows} />
-      <h2 className="mt-8 mb-4 border-t-[3px] border-ink pt-4 text-xl">
-        {changing ? "Change it" : "Add something"}
-      </h2>
-      <DriverFormView
-        key={changing ?? "new"}
-        action={saveDriver.bind(null, homeId, changing)}
-        initial={emptyForm(household.fields)}
-        scopes={household.scopes}
-        submit={changing ? "Save" : "Add it"}
-      />
+      <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_25rem]">
+        <DriverList homeId={homeId} rows={household.rows} />
+        <section className="border-t-[3px] border-ink pt-4">
+          <h2 className="mb-4 text-xl">{changing ? "Change it" : "Add something"}</h2>
+          <DriverFormView
+            key={changing ?? "new"}
+            action={saveDriver.bind(null, homeId, changing)}
+            initial={emptyForm(household.fields)}
+            scopes={household.scopes}
+            submit={changing ? "Save" : "Add it"}
+          />
+        </section>
+      </div>
     </div>
   );
 }

@@ -1,0 +1,205 @@
+import { By, Key } from "selenium-webdriver";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, type Browser } from "./browser";
+import { pageOf, type Page } from "./page";
+
+const HOME = "/homes/sluice-house";
+
+/** What happens between the errands: things left open, entries made late, two windows, second thoughts. */
+describe("day to day", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser();
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+  const text = async (css: string) => (await page.find(By.css(css))).getText();
+  const through = async (...headings: string[]) => {
+    for (const heading of headings) {
+      await page.heading(heading);
+      await page.keys(Key.SPACE);
+    }
+  };
+  const leaveOpen = async (heading: string, words: string) => {
+    await page.heading(heading);
+    await page.keys("o");
+    await page.type("In your words", words);
+    await page.press("Leave it so");
+  };
+
+  it("holds the drying core until it is dry, and the ventilator's power for it", async () => {
+    await page.open(app.url + HOME);
+    const drying = await text("li[data-end=part-drying]");
+    expect(drying).toContain("22 h left");
+    expect(drying).toContain("Not before it is dry");
+    expect(await text("li[data-end=switch-off]")).toContain("First what is open in it");
+    expect(await browser.driver.findElements(By.css("#left-open form"))).toHaveLength(0);
+  });
+
+  it("carries what stays open past the run onto every page, with its words", async () => {
+    await page.open(`${app.url}${HOME}/units/gallery`);
+    await page.press("Change it");
+    await through(
+      "Have the new filter",
+      "Switch the power off",
+      "Open the slot",
+      "Pull the old filter out",
+    );
+    await page.heading("How does the old one look?");
+    await page.tick("grey");
+    await page.press("Grey, go on");
+    await through("Wipe the slot clean", "Check the new one");
+    await leaveOpen("Slide it in", "the four new ones are too deep");
+    await through("Write today", "Close the slot");
+    await leaveOpen("Switch the power on", "no filter in it");
+    await through("Hear it start");
+    await page.heading("Something stays open");
+    await page.seen("“the four new ones are too deep”");
+    await page.press("Finish");
+    await page.heading("Done");
+    await page.seen("Still open: power is disconnected");
+
+    await page.open(app.url + HOME);
+    await page.heading("Four things are left open");
+    await page.seen("“the four new ones are too deep”");
+    await page.open(`${app.url}${HOME}/house`);
+    await page.seen("Left open:");
+    await page.open(`${app.url}${HOME}/units/gallery`);
+    await page.seen("Left open: power is disconnected, filter is out");
+    // What was not fitted is not in the history.
+    expect(await text("section[aria-labelledby=history] ol")).not.toContain(
+      "Sat 14 Mar\nNew filter fitted",
+    );
+  });
+
+  it("closes them in their order: first the filter, then the power", async () => {
+    await page.open(app.url + HOME);
+    expect(await text("li[data-end=disconnect-out]")).toContain("First what is open in it");
+    await page.press("Put it in: done");
+    await browser.driver.wait(
+      async () => (await browser.driver.findElements(By.css("li[data-end=part-out]"))).length === 0,
+      15_000,
+    );
+    await page.press("Connect it again: done");
+    await page.heading("Two things are left open");
+  });
+
+  it("lets two windows do one run: the second sees what the first has done", async () => {
+    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.press("Change it");
+    await page.heading("Have the new filter");
+    const run = await browser.driver.getCurrentUrl();
+    const first = await browser.driver.getWindowHandle();
+    await browser.driver.switchTo().newWindow("tab");
+    await page.open(run);
+    await through("Have the new filter", "Switch the power off");
+    await page.heading("Open the slot");
+    await browser.driver.switchTo().window(first);
+    // It still shows the first step; doing it once more changes nothing, and brings it up to date.
+    await page.press("Done, go on");
+    await page.heading("Open the slot");
+    expect(await text("[data-open]")).toBe("1 left open");
+    await page.keys(Key.BACK_SPACE);
+    await page.heading("Switch the power off");
+    await page.press("Give this job up");
+    await page.heading("Given up, nothing changed");
+  });
+
+  it("starts no second run where one is going, and the back button leaves it be", async () => {
+    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.press("Change it");
+    await page.heading("Have the new filter");
+    const run = await browser.driver.getCurrentUrl();
+    await browser.driver.navigate().back();
+    await page.heading("Kiln-shed furnace");
+    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.press("Carry on");
+    await page.heading("Have the new filter");
+    expect(await browser.driver.getCurrentUrl()).toBe(run);
+  });
+
+  it("notes a wash that was done without it, and the mesh starts anew", async () => {
+    await page.open(`${app.url}${HOME}/units/studio-pump?slot=mesh-left`);
+    await page.heading("Left mesh");
+    await page.press("Note it done");
+    await page.setDate("When was it done?", "2026-03-12");
+    await page.tick("loaded");
+    await page.type("A note", "in the kitchen sink");
+    await page.press("Save the change");
+    await page.heading("Studio heat pump");
+    const history = await text("section[aria-labelledby=history] ol");
+    expect(history).toContain("Thu 12 Mar\nCleaned and put back, in the kitchen sink");
+    expect(history).toContain("Looked at: loaded");
+    expect(await text("section[aria-labelledby=slot]")).toMatch(
+      /This slot loads about [12]\.\d+ times as fast as the book says, sure within/,
+    );
+  });
+
+  it("moves the due day when the household changes, and back with it", async () => {
+    const dueOf = async () => {
+      await page.open(`${app.url}${HOME}/units/gallery`);
+      return /Most likely (.+?),/.exec(await text("section[aria-labelledby=slot]"))![1];
+    };
+    const before = await dueOf();
+    await page.open(`${app.url}${HOME}/household`);
+    await page.choose("What", "Smoking indoors");
+    await page.press("Add it");
+    await page.find(By.xpath("//ul//strong[.='Smoking indoors']"));
+    expect(await dueOf()).not.toBe(before);
+    await page.open(`${app.url}${HOME}/household`);
+    await page.press("Remove: Smoking indoors");
+    await page.seen("Removed: Smoking indoors");
+    expect(await dueOf()).toBe(before);
+  });
+
+  it("keeps removed slots where they can be brought back with all that was recorded", async () => {
+    await page.open(`${app.url}${HOME}/slots/purifier-hepa/edit`);
+    await page.press("Remove hepa cylinder");
+    await page.heading("Reading-room purifier");
+    await page.open(`${app.url}${HOME}/removed`);
+    await page.seen("Reading-room purifier, hepa cylinder");
+    await page.press("Bring back");
+    await page.seen("Nothing has been removed.");
+    await page.open(`${app.url}${HOME}/units/purifier?slot=purifier-hepa`);
+    expect(await text("section[aria-labelledby=history] ol")).toContain("New filter fitted");
+  });
+
+  it("turns dark when told so, and stays dark", async () => {
+    await page.open(app.url + HOME);
+    await page.press("Sluice House");
+    await (await page.find(By.xpath("//*[@role='menuitemradio'][contains(., 'Dark')]"))).click();
+    const background = () =>
+      browser.driver.executeScript<string>(
+        "return getComputedStyle(document.documentElement).backgroundColor",
+      );
+    await browser.driver.wait(async () => (await background()) === "rgb(19, 25, 27)", 15_000);
+    await page.reload();
+    expect(await background()).toBe("rgb(19, 25, 27)");
+  });
+
+  it("changes what is written at a slot, and the unit's shut-offs with it", async () => {
+    await page.open(`${app.url}${HOME}/units/kiln-furnace/edit`);
+    expect(
+      await browser.driver.findElement(By.id("shutOffPlace-1")).getAttribute("value"),
+    ).toContain("meter end");
+    await page.press("Add another shut-off");
+    await browser.driver.findElement(By.id("shutOffPlace-2")).sendKeys("number 12, stable board");
+    await page.press("Save");
+    await page.seen("Breaker: number 12, stable board, off");
+    await page.press("Change what is written here");
+    await page.type("Rating", "G4");
+    await page.press("Save the slot");
+    await page.heading("Filter 16×25×1, G4");
+  });
+
+  it("made no error in the console", async () => {
+    expect(await page.consoleErrors()).toEqual([]);
+  });
+});

@@ -1,0 +1,87 @@
+import { plainDate } from "../quantities/plain-date";
+import { factorWords, reasonSentence, reasonsOf, sureWords } from "./reasons";
+import type { WearSummary } from "./wear";
+
+const summary = (extra: Partial<WearSummary> = {}): WearSummary => ({
+  early: plainDate("2026-03-10"),
+  likely: plainDate("2026-03-16"),
+  late: plainDate("2026-03-24"),
+  limitedBy: "load",
+  percentNow: 90,
+  belief: { mu: 0.15, sd: 0.15 },
+  looksUsed: 2,
+  drivers: [
+    { id: "dog", kind: "shedding-pets", daysBroughtForward: 6 },
+    { id: "clay", kind: "dusty-hobby", daysBroughtForward: 9 },
+    { id: "people", kind: "people", daysBroughtForward: 0 },
+    { id: "rail", kind: "bypass", daysBroughtForward: -1 },
+  ],
+  bookDue: plainDate("2026-04-02"),
+  weatherDays: 4,
+  ...extra,
+});
+const words = ({ id }: { id?: string | undefined }) =>
+  ({ dog: "the dog", clay: "clay dust", rail: "its rail" })[id ?? ""] ?? "";
+const sentence = (
+  result: WearSummary,
+  weather: string | null = "a cold January",
+  pace: string | null = null,
+) => reasonSentence(result, reasonsOf(result, words, weather, pace ? plainDate(pace) : null));
+
+describe("reasons", () => {
+  it("name the strongest first, and three at most", () => {
+    expect(sentence(summary())).toBe(
+      "2 weeks sooner than the book: clay dust alone 9 days, the dog 6 days, a cold January 4 days.",
+    );
+    expect(sentence(summary(), null, "2026-03-23")).toBe(
+      "2 weeks sooner than the book: clay dust alone 9 days, this slot’s own pace 7 days, the dog 6 days.",
+    );
+  });
+
+  it("leave out what works the other way, and what is too small to speak of", () => {
+    const mild = summary({
+      weatherDays: -5,
+      drivers: [{ id: "dog", kind: "shedding-pets", daysBroughtForward: 1 }],
+    });
+    expect(sentence(mild, "a mild January")).toBe(
+      "2 weeks sooner than the book: this slot loads about 1.16 times as fast as the book says.",
+    );
+  });
+
+  it("say later as plainly as sooner", () => {
+    const later = summary({ likely: plainDate("2026-04-20"), drivers: [], weatherDays: -12 });
+    expect(sentence(later, "a mild March")).toBe(
+      "3 weeks later than the book: a mild March alone 12 days.",
+    );
+  });
+
+  it.each([
+    [summary({ bookDue: plainDate("2026-03-17") }), "When the book says."],
+    [summary({ limitedBy: "age" }), "By its age: it runs too little to fill up first."],
+    [summary({ likely: null, limitedBy: null }), "Not due within three years at this rate."],
+  ])("know when there is nothing to explain", (result, expected) => {
+    expect(sentence(result)).toBe(expected);
+  });
+});
+
+describe("the place's own factor in words", () => {
+  it.each([
+    [0.588, "about 1.8 times as fast as the book says"],
+    [0.7, "about 2.0 times as fast as the book says"],
+    [0.02, "about as fast as the book says"],
+    [-0.4, "about 0.67 times as fast as the book says"],
+  ])("for mu %d: %s", (mu, expected) => {
+    expect(factorWords({ mu, sd: 0.1 })).toBe(expected);
+  });
+  it.each([
+    [0.08, "sure within a tenth"],
+    [0.12, "sure within a sixth"],
+    [0.15, "sure within a fifth"],
+    [0.19, "sure within a quarter"],
+    [0.24, "sure within a third"],
+    [0.33, "sure within a half"],
+    [0.4, "not sure yet"],
+  ])("for sd %d: %s", (sd, expected) => {
+    expect(sureWords({ mu: 0, sd })).toBe(expected);
+  });
+});
