@@ -3,6 +3,7 @@ import { By, error as driverError, Key, type WebDriver, type WebElement } from "
 
 const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
 const WAIT_MS = 15_000;
+const SETTLE_MS = 100;
 
 /** What a person does and sees on a page, in the words on it. */
 export function pageOf(driver: WebDriver) {
@@ -80,7 +81,7 @@ export function pageOf(driver: WebDriver) {
     find(By.xpath(`//*[self::h1 or self::h2][contains(normalize-space(.), ${quoted(text)})]`));
   /** Presses keys once the page has settled: its listeners come a moment after its words. */
   const keys = async (...list: string[]) => {
-    await driver.executeAsyncScript("requestIdleCallback(arguments[arguments.length - 1])");
+    await driver.executeAsyncScript(`setTimeout(arguments[arguments.length - 1], ${SETTLE_MS})`);
     await driver
       .actions()
       .sendKeys(...list)

@@ -95,14 +95,18 @@ function isFree(host, port) {
   });
 }
 
+/** Ends here, in words, when something listens at the address already. */
+export async function wantFree({ host, port, address }) {
+  if (await isFree(host, port)) return;
+  console.error(
+    `Something listens on ${address} already. Stop it, or choose another port: AMBER_PORT=4181`,
+  );
+  process.exit(1);
+}
+
 /** Starts the server and prints its address once it answers; ends with it. */
 export async function serve({ env, host, port, address }, mode = "start") {
-  if (!(await isFree(host, port))) {
-    console.error(
-      `Something listens on ${address} already. Stop it, or choose another port: AMBER_PORT=4181`,
-    );
-    process.exit(1);
-  }
+  await wantFree({ host, port, address });
   const child = spawn(bin("next"), [mode, "--hostname", host, "--port", port], {
     cwd: root,
     env,

@@ -2,5 +2,6 @@
 import { build, install, serve, settings } from "./project.mjs";
 
 install();
+const own = settings();
 build();
-await serve(settings());
+await serve(own);

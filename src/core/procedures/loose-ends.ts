@@ -91,6 +91,19 @@ export const looseEndsOutput = z.strictObject({
 });
 export type LooseEnds = z.output<typeof looseEndsOutput>;
 
+/**
+ * The same log with no entry earlier than the one before it: for lists whose order is known, but
+ * whose times come from devices that do not agree on the time.
+ */
+export function inStep<T extends { at: string }>(log: readonly T[]): T[] {
+  let latest = "";
+  return log.map((entry) => {
+    if (latest !== "" && instant(entry.at) < instant(latest)) return { ...entry, at: latest };
+    latest = entry.at;
+    return entry;
+  });
+}
+
 function inOrder(log: readonly EndEntry[]): EndEntry[] {
   return [...log].sort((a, b) => instant(a.at) - instant(b.at));
 }

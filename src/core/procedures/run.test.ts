@@ -126,6 +126,16 @@ describe("a run of the panel filter", () => {
     expect(whys(events)).toEqual(["over"]);
   });
 
+  it("goes by the order of its steps, not by the clocks of the devices that took them", () => {
+    const events = upTo("close-slot").map((each, i) => ({
+      ...each,
+      at: new Date(Date.UTC(2026, 2, 14, 9, 0, i % 2 === 0 ? 40 - i : i)).toISOString(),
+    }));
+    const state = of(events);
+    expect(state.refused).toEqual([]);
+    expect(state.ends.open.map((end) => end.end)).toEqual(["switch-off"]);
+  });
+
   it("has the steps its part calls for", () => {
     const ids = stepsFor(changePanelFilter, { directionKnown: false, indicator: true }).map(
       (step) => step.id,

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { GRADES, type Grade } from "../wear/belief";
-import { looseEnds, type EndEntry, type EndKind, type LooseEnds } from "./loose-ends";
+import { inStep, looseEnds, type EndEntry, type EndKind, type LooseEnds } from "./loose-ends";
 import type { Step, StepEnd } from "./procedure";
 
 const base = { id: z.string().min(8).max(64), at: z.iso.datetime({ offset: true }) };
@@ -69,7 +69,7 @@ function logOf(steps: readonly Step[], settled: readonly Settled[], place: RunPl
       after: undefined,
     };
   };
-  return settled.flatMap(({ step: done, at, leftOpen }) => [
+  return inStep(settled).flatMap(({ step: done, at, leftOpen }) => [
     ...(done.closes && leftOpen === undefined ? [entry(done.closes, at, "close")] : []),
     ...(done.opens ?? []).map((end) => entry(end.key, at, "open")),
   ]);
@@ -110,7 +110,7 @@ function stateAfter(
   refused: RunState["refused"],
 ): RunState {
   const log = logOf(steps, settled, place);
-  const now = settled.at(-1)?.at ?? "1970-01-01T00:00:00Z";
+  const now = log.at(-1)?.at ?? "1970-01-01T00:00:00Z";
   return {
     status,
     settled,

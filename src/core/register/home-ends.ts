@@ -1,5 +1,5 @@
 import type { EndEntry, LooseEnds, OpenEnd } from "../procedures/loose-ends";
-import { looseEnds } from "../procedures/loose-ends";
+import { inStep, looseEnds } from "../procedures/loose-ends";
 import type { RunState } from "../procedures/run";
 
 /** An end left open somewhere in a home, and where to go to put it right. */
@@ -24,7 +24,8 @@ export function endsOfHome(
   recorded: readonly Recorded[],
   going: readonly Going[],
 ): HomeEnds {
-  const log = [...recorded, ...going.flatMap((run) => run.state.log)];
+  // Each list is in the order it was recorded, whatever the clocks of its devices said.
+  const log = [...inStep(recorded), ...going.flatMap((run) => run.state.log)];
   const ends: LooseEnds = looseEnds({ now, log });
   const open = ends.open.map((end): HomeEnd => {
     const run = going.find((each) => each.state.log.some((entry) => entry.id === end.id));

@@ -364,6 +364,16 @@ describe("the ends of a home", () => {
     expect(ends.order).toEqual(["run:door", "old"]);
   });
 
+  it("stand in the order recorded, though the device that closed one had a slow clock", () => {
+    const opened = entry("door", "panel-off", { at: "2026-03-14T08:30:05Z" });
+    const closed = { ...opened, action: "close" as const, at: "2026-03-14T08:29:00Z" };
+    expect(endsOfHome(now, [opened, closed], []).open).toEqual([]);
+    const again = { ...opened, at: "2026-03-14T08:00:00Z" };
+    expect(endsOfHome(now, [opened, closed, again], []).open.map((end) => end.id)).toEqual([
+      "door",
+    ]);
+  });
+
   it("say what is drying still", () => {
     const drying = entry("core", "part-drying", { readyAt: "2026-03-15T06:00:00Z" });
     expect(endsOfHome(now, [drying], []).open[0]!.isDrying).toBe(true);
