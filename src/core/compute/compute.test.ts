@@ -17,7 +17,14 @@ const line = JSON.stringify(climateInput);
 describe("the registry", () => {
   it("names each function once, with words on what it does", () => {
     const names = COMPUTE_FUNCTIONS.map((each) => each.name);
-    expect(names).toEqual(["climate", "run-hours", "wear", "loose-ends"]);
+    expect(names).toEqual([
+      "climate",
+      "run-hours",
+      "wear",
+      "loose-ends",
+      "filter-fit",
+      "rating-crosswalk",
+    ]);
     for (const each of COMPUTE_FUNCTIONS) expect(each.summary.length).toBeGreaterThan(20);
   });
 

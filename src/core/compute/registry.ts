@@ -1,4 +1,10 @@
 import type { z } from "zod";
+import { filterFit, filterFitInput, filterFitOutput } from "../bench/filter-fit";
+import {
+  ratingCrosswalk,
+  ratingCrosswalkInput,
+  ratingCrosswalkOutput,
+} from "../bench/rating-crosswalk";
 import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../procedures/loose-ends";
@@ -55,5 +61,19 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: looseEndsInput,
     output: looseEndsOutput,
     run: looseEnds,
+  }),
+  define({
+    name: "filter-fit",
+    summary: "How a filter sits in its slot, and how much of the air slips past it.",
+    input: filterFitInput,
+    output: filterFitOutput,
+    run: filterFit,
+  }),
+  define({
+    name: "rating-crosswalk",
+    summary: "A filter rating in the other schemes, about, with the least it promises.",
+    input: ratingCrosswalkInput,
+    output: ratingCrosswalkOutput,
+    run: ratingCrosswalk,
   }),
 ];

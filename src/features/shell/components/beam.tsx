@@ -20,11 +20,15 @@ function ridge(hours: readonly number[], fromTop: boolean): string {
   return `M0 ${base} L0 ${y(hours[0] ?? 0)} L${points.join(" L")} L${hours.length} ${y(hours.at(-1) ?? 0)} L${hours.length} ${base} Z`;
 }
 
-function monthStarts(lintel: Lintel): { date: PlainDate; label: string }[] {
+/** A month's word this near before today would run under the keystone. */
+const KEYSTONE_DAYS = 18;
+
+function monthStarts(lintel: Lintel, zoom: number): { date: PlainDate; label: string }[] {
   const starts = [];
   for (let date = lintel.from; date <= lintel.to; date = addDays(date, 1)) {
     const { year, month, day } = civil(toDay(date));
-    if (day === 1)
+    const before = daysFrom(date, lintel.today) * zoom;
+    if (day === 1 && !(before > -KEYSTONE_DAYS / 3 && before < KEYSTONE_DAYS))
       starts.push({
         date,
         label: `${MONTHS[month - 1]!.slice(0, 3)}${month === 1 ? ` ${year}` : ""}`,
@@ -63,7 +67,7 @@ export function Beam({ lintel, zoom }: { lintel: Lintel; zoom: number }) {
         <path d={ridge(lintel.heating, false)} className="fill-heating" />
         <path d={ridge(lintel.cooling, true)} className="fill-cooling" />
       </svg>
-      {monthStarts(lintel).map(({ date, label }) => (
+      {monthStarts(lintel, zoom).map(({ date, label }) => (
         <span
           key={date}
           aria-hidden="true"
