@@ -1,17 +1,8 @@
-/** An end that is still open; closed, it becomes a whole pair. */
-export function Bracket({ closed = false, height = 40 }: { closed?: boolean; height?: number }) {
+/** The mark of an end that is still open. */
+export function Bracket({ height = 40 }: { height?: number }) {
   return (
-    <svg
-      aria-hidden="true"
-      viewBox={`0 0 ${closed ? 30 : 14} 40`}
-      height={height}
-      className="block shrink-0"
-      data-state={closed ? "closed" : "open"}
-    >
+    <svg aria-hidden="true" viewBox="0 0 14 40" height={height} className="block shrink-0">
       <path d="M14 2 H3 V38 H14" fill="none" className="stroke-attention" strokeWidth="4" />
-      {closed && (
-        <path d="M16 2 H27 V38 H16" fill="none" className="stroke-attention" strokeWidth="4" />
-      )}
     </svg>
   );
 }

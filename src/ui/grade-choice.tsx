@@ -38,6 +38,7 @@ export function GradeChoice({
             />
             <FilterSwatch shade={option.value} />
             <span className="font-semibold">{option.name}</span>
+            <span className="sr-only">{option.meaning}</span>
           </label>
         ))}
       </div>

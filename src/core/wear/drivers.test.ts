@@ -1,5 +1,5 @@
 import { plainDate, toDay } from "../quantities/plain-date";
-import { actsWithin, AIR_SIDES, driverSchema, dustMultipliers, type AirSide } from "./drivers";
+import { AIR_SIDES, driverSchema, dustMultipliers, type AirSide } from "./drivers";
 
 const from = toDay(plainDate("2026-01-01"));
 const multipliers = (side: AirSide, drivers: object[], size = 200) =>
@@ -76,18 +76,5 @@ describe("dust multipliers", () => {
     ];
     expect(multipliers("recirculated", dusty, 1)[0]).toBe(6);
     expect(multipliers("recirculated", [{ kind: "bypass", fraction: 0.9 }], 1)[0]).toBe(0.5);
-  });
-
-  it("know whether a driver touches a span at all", () => {
-    const smoke = driverSchema.parse({
-      kind: "smoke-episode",
-      from: "2026-02-01",
-      to: "2026-02-03",
-    });
-    const day = (text: string) => toDay(plainDate(text));
-    expect(actsWithin(smoke, "outdoor", day("2026-01-01"), day("2026-01-31"))).toBe(false);
-    expect(actsWithin(smoke, "outdoor", day("2026-02-03"), day("2026-02-10"))).toBe(true);
-    const two = driverSchema.parse({ kind: "people", count: 2 });
-    expect(actsWithin(two, "recirculated", day("2026-01-01"), day("2026-02-01"))).toBe(false);
   });
 });

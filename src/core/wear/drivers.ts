@@ -105,13 +105,6 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
   }
 }
 
-/** Whether a driver is at work on any day from one to another. */
-export function actsWithin(driver: Driver, side: AirSide, from: DayNumber, to: DayNumber): boolean {
-  return spansOf(driver, side).some(
-    (span) => span.factor !== 1 && span.from <= to && span.to >= from,
-  );
-}
-
 /**
  * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of
  * driver of the strongest of that kind (the furthest from 1), clamped to 0.5 to 6.

@@ -44,8 +44,6 @@ type Doing =
 export type RunHandle = {
   steps: ReturnType<typeof stepsFor>;
   state: RunState;
-  /** Done here and not yet acknowledged by the server. */
-  unsaved: number;
   /** The server could not be reached, or refused; it is tried again by itself. */
   trouble: string | null;
   act: (doing: Doing) => void;
@@ -169,5 +167,5 @@ export function useRun(input: RunInput): RunHandle {
     },
     [flush, keep, key],
   );
-  return { steps, state, unsaved: queue.length, trouble, act };
+  return { steps, state, trouble, act };
 }
