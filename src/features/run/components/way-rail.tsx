@@ -24,7 +24,7 @@ export function WayRail({ way }: { way: ThereAndBack }) {
             className="fixed inset-x-4 top-6 z-50 flex max-h-[92dvh] flex-col gap-4 overflow-y-auto border-t-8 border-ink bg-surface p-5 text-lg"
           >
             <Dialog.Title className="font-display text-2xl font-bold">There and back</Dialog.Title>
-            <div className="mx-auto w-52">
+            <div className="mx-auto w-40">
               <ThereAndBackV way={way} words />
             </div>
             <Dialog.Close asChild>
