@@ -1,5 +1,5 @@
 /** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
-import { sluiceHouse } from "../src/content/demo/sluice-house";
+import { sluiceHouse } from "../src/content/demo/demo-homes";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/register/lintel";
 import { standingOf } from "../src/core/register/standing";
@@ -59,7 +59,7 @@ console.table([
       return () => wear(input);
     })(),
   ),
-  timed("Sluice House: 9 slots, three years of history replayed", 30, "-", standings),
+  timed("Sluice House: 14 slots, three years of history replayed", 30, "-", standings),
   timed("its lintel, with the changes of a year ahead", 50, "-", () =>
     lintelOf(house, standing, today),
   ),

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { migrateStore, openStore } from "../src/db/client";
-import { listEventsOfParts } from "../src/db/repositories/history";
+import { listEventsOfPart } from "../src/db/repositories/history";
 import { seedDemo } from "./demo-data";
 
 jest.setTimeout(90_000);
@@ -54,7 +54,7 @@ describe("kill -9 while writing", () => {
 
     const after = await openStore(file);
     const kept = new Set(
-      (await listEventsOfParts(after.db, ["cellar-filter"])).map((event) => event.id),
+      (await listEventsOfPart(after.db, "cellar-filter")).map((event) => event.id),
     );
     expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
     const check = await after.client.execute("PRAGMA integrity_check");

@@ -1,45 +1,60 @@
-import { sluiceHouse } from "../src/content/demo/sluice-house";
+import { sluiceHouse, theBoathouse, type Demo } from "../src/content/demo/demo-homes";
 import { dayIn } from "../src/core/quantities/plain-date";
-import type { Store } from "../src/db/client";
+import type { Store, Tx } from "../src/db/client";
+import { insertContact } from "../src/db/repositories/contacts";
 import { insertDriver } from "../src/db/repositories/drivers";
-import { appendEvent } from "../src/db/repositories/history";
+import { appendEvents } from "../src/db/repositories/history";
 import {
   insertHome,
   insertLevel,
   listHomes,
   recordWeatherDays,
 } from "../src/db/repositories/homes";
-import { insertItem, insertSlot } from "../src/db/repositories/parts";
+import { insertItem, insertPart, insertSlot } from "../src/db/repositories/parts";
+import { insertRegister, insertRoom } from "../src/db/repositories/rooms";
 import { appendEndEntry } from "../src/db/repositories/runs";
 import { insertWearTask } from "../src/db/repositories/tasks";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
 
-/** Enters Sluice House, unless the database has a home already: then it is left as it is. */
+/** Enters both homes of the demo, unless the database has a home already: then it is left as it is. */
 export async function seedDemo(store: Store, at: Date): Promise<boolean> {
   if ((await listHomes(store.db)).length > 0) return false;
-  const { book, ends } = sluiceHouse(dayIn("Etc/UTC", at.getTime()), at);
-  const homeId = book.home.id;
-  // Rows entered in one instant still need an order.
-  const created = (i: number) => new Date(at.getTime() - 1000 + i).toISOString();
+  const today = dayIn("Etc/UTC", at.getTime());
+  const demos = [sluiceHouse(today, at), theBoathouse(today)];
   await store.write(async (tx) => {
-    await insertHome(tx, book.home, created(0));
-    for (const level of book.levels) await insertLevel(tx, homeId, level);
-    for (const system of book.systems) await insertSystem(tx, homeId, system);
-    for (const [i, unit] of book.units.entries()) await insertUnit(tx, homeId, unit, created(i));
-    for (const [i, slot] of book.slots.entries()) await insertSlot(tx, slot, created(i));
-    for (const [i, driver] of book.drivers.entries())
-      await insertDriver(tx, homeId, driver, created(i));
-    for (const task of book.tasks)
-      await insertWearTask(
-        tx,
-        homeId,
-        { id: task.id, unitId: task.unitId!, partId: task.partId!, procedureId: task.procedureId },
-        created(0),
-      );
-    for (const item of book.items) await insertItem(tx, item);
-    for (const event of book.events) await appendEvent(tx, homeId, event);
-    for (const end of ends) await appendEndEntry(tx, homeId, end);
-    await recordWeatherDays(tx, homeId, book.actuals);
+    for (const [i, demo] of demos.entries())
+      await enterHome(tx, demo, new Date(at.getTime() - 10_000 * (demos.length - i)));
   });
   return true;
+}
+
+/** Enters a home with its whole record. */
+export async function enterHome(tx: Tx, { book, ends }: Demo, at: Date): Promise<void> {
+  const homeId = book.home.id;
+  // Rows entered in one instant still need an order.
+  const created = (i: number) => new Date(at.getTime() + i).toISOString();
+  await insertHome(tx, book.home, created(0));
+  for (const level of book.levels) await insertLevel(tx, homeId, level);
+  for (const [i, room] of book.rooms.entries()) await insertRoom(tx, homeId, room, created(i));
+  for (const [i, register] of book.registers.entries())
+    await insertRegister(tx, register, created(i));
+  for (const [i, contact] of book.contacts.entries())
+    await insertContact(tx, homeId, contact, created(i));
+  for (const system of book.systems) await insertSystem(tx, homeId, system);
+  for (const [i, unit] of book.units.entries()) await insertUnit(tx, homeId, unit, created(i));
+  for (const [i, slot] of book.slots.entries()) await insertSlot(tx, slot, created(i));
+  for (const [i, part] of book.parts.entries()) await insertPart(tx, part, created(100 + i));
+  for (const [i, driver] of book.drivers.entries())
+    await insertDriver(tx, homeId, driver, created(i));
+  for (const task of book.tasks)
+    await insertWearTask(
+      tx,
+      homeId,
+      { id: task.id, unitId: task.unitId!, partId: task.partId!, procedureId: task.procedureId },
+      created(0),
+    );
+  for (const item of book.items) await insertItem(tx, item);
+  await appendEvents(tx, homeId, book.events);
+  for (const end of ends) await appendEndEntry(tx, homeId, end);
+  await recordWeatherDays(tx, homeId, book.actuals);
 }

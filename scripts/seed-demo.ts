@@ -8,7 +8,9 @@ async function main(): Promise<void> {
   const store = await openStore(readEnv(process.env).AMBER_DB);
   await migrateStore(store);
   const isNew = await seedDemo(store, now());
-  console.log(isNew ? "Sluice House is entered." : "Sluice House is as you left it.");
+  console.log(
+    isNew ? "Sluice House and the boathouse are entered." : "Sluice House is as you left it.",
+  );
   store.close();
 }
 

@@ -12,8 +12,9 @@ import { CLIMATE_STARTS } from "./climates";
 import { GRADE_OPTIONS } from "./grade-options";
 import { procedure, PROCEDURES, renewalOf } from "./procedures/library";
 import { sizeAsPrinted } from "./slot-words";
-import { UNIT_KINDS, unitKind } from "./unit-kinds";
-import { DRIVER_WORDS, END_WORDS, GRADE_WORDS, MEDIA_WORDS, SHUT_OFF_WORDS } from "./words";
+import { PART_KINDS, partKind } from "./part-kinds";
+import { mediaFor, UNIT_KINDS, unitKind, type UnitKind } from "./unit-kinds";
+import { HOUSEHOLD_WORDS, END_WORDS, GRADE_WORDS, MEDIA_WORDS, SHUT_OFF_WORDS } from "./words";
 
 const EVERY_PART: PartFacts[] = [true, false].flatMap((directionKnown) =>
   [true, false].map((indicator) => ({ directionKnown, indicator })),
@@ -97,13 +98,34 @@ describe("the procedure library", () => {
 
 describe("unit kinds", () => {
   it.each(UNIT_KINDS.map((kind) => [kind.id, kind] as const))(
-    "%s brings equipment the engine takes, and filters",
-    (id, kind) => {
+    "%s brings what the engine takes, its parts, and what to ask and photograph",
+    (id, kind: UnitKind) => {
       expect(equipmentSchema.safeParse(kind.equipment).success).toBe(true);
-      expect(kind.media.length).toBeGreaterThan(0);
       expect(unitKind(id)).toBe(kind);
+      expect(kind.slots.length + kind.parts.length).toBeGreaterThan(0);
+      expect(kind.photograph.length).toBeGreaterThan(0);
+      expect(kind.levels.length).toBeGreaterThan(0);
+      const keys = kind.questions.map((question) => question.key);
+      expect(new Set(keys).size).toBe(keys.length);
+      const names = kind.slots.map((slot) => slot.name);
+      expect(new Set(names).size).toBe(names.length);
+      for (const part of kind.parts) expect(partKind(part.kind).id).toBe(part.kind);
+      expect(new Set(kind.parts.map((part) => part.kind)).size).toBe(kind.parts.length);
     },
   );
+
+  it("offer their own media first and every other after", () => {
+    const media = mediaFor("ventilator", MEDIA_KINDS);
+    expect(media.slice(0, 2)).toEqual(["vent-coarse", "vent-fine"]);
+    expect([...media].sort()).toEqual([...MEDIA_KINDS].sort());
+  });
+
+  it("use every kind of part, so that none is out of reach but the catch-all", () => {
+    const used = new Set(
+      UNIT_KINDS.flatMap((kind) => kind.parts.map((part) => part.kind as string)),
+    );
+    expect(PART_KINDS.map(({ id }) => id).filter((id) => !used.has(id))).toEqual(["other"]);
+  });
 });
 
 describe("words", () => {
@@ -115,8 +137,8 @@ describe("words", () => {
     expect(GRADE_OPTIONS.map((option) => option.value)).toEqual(GRADES);
   });
   it("count pets as people do", () => {
-    expect(DRIVER_WORDS["shedding-pets"].reason(1)).toBe("a shedding pet");
-    expect(DRIVER_WORDS["shedding-pets"].reason(3)).toBe("shedding pets");
+    expect(HOUSEHOLD_WORDS["shedding-pets"].reason(1)).toBe("a shedding pet");
+    expect(HOUSEHOLD_WORDS["shedding-pets"].reason(3)).toBe("shedding pets");
   });
   it("write a size with a proper sign", () => {
     expect(sizeAsPrinted("20 x 25 x 4 in")).toBe("20×25×4 in");

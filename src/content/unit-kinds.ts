@@ -1,9 +1,48 @@
 import type { Equipment } from "@/core/climate/run-hours";
-import type { ShutOffKind } from "@/core/register/register";
+import type { Question } from "@/core/register/question";
+import type { ShutOffKind, SlotPlace } from "@/core/register/register";
 import type { Media } from "@/core/wear/media";
 import type { AirSide } from "@/core/wear/drivers";
+import type { PartKindId } from "./part-kinds";
+import {
+  HEADS,
+  HUMIDIFIER_PLACE,
+  MADE_ON,
+  POSITION,
+  SLEEPS_NEAR,
+  THERMOSTAT_POWER,
+  WATER_SIDE,
+} from "./unit-questions";
 
-export type UnitFigure = "furnace" | "rooftop" | "box" | "head" | "ventilator" | "cylinder";
+export type UnitFigure =
+  | "furnace"
+  | "condenser"
+  | "head"
+  | "rooftop"
+  | "ventilator"
+  | "tank"
+  | "cleaner"
+  | "cylinder"
+  | "portable"
+  | "heater"
+  | "boiler"
+  | "humidifier"
+  | "ducts"
+  | "dryer"
+  | "thermostat"
+  | "alarm";
+
+/** A filter slot that machines of a kind usually have. */
+export type UsualSlot = {
+  name: string;
+  media: Media;
+  airSide: AirSide;
+  slotPlace: SlotPlace;
+  /** Most have it: taken as there until someone says otherwise. */
+  usual: boolean;
+};
+
+export type UsualPart = { kind: PartKindId; usual: boolean };
 
 export type UnitKind = {
   id: string;
@@ -12,17 +51,47 @@ export type UnitKind = {
   hint: string;
   figure: UnitFigure;
   ducted: boolean;
-  equipment: Pick<Equipment, "heats" | "cools" | "fan"> & { heatBalanceC?: number };
-  media: Media[];
-  airSide: AirSide;
-  shutOff: ShutOffKind;
+  /** Runs air or heat: without it no run hours are asked for. */
+  runs: boolean;
+  equipment: Pick<Equipment, "heats" | "cools" | "fan">;
+  /** Where it usually stands: words a level's name may hold, the likeliest first. */
+  levels: readonly string[];
+  /** How it is usually shut off, in the order in which it is done. */
+  shutOffs: readonly ShutOffKind[];
+  slots: readonly UsualSlot[];
+  parts: readonly UsualPart[];
+  questions: readonly Question[];
+  /** Worth a picture while one stands before it. */
+  photograph: readonly string[];
 };
 
 const auto = { mode: "auto", hours: undefined, level: undefined } as const;
-/** A fan that runs day and night. */
+/** A fan that runs day and night, at a share of its full hours. */
 const always = (level: number) => ({ mode: "continuous", hours: undefined, level }) as const;
+const still = { heats: false, cools: false, fan: auto } as const;
 
-/** The machines a filter can be entered for. */
+const has = (...kinds: PartKindId[]): UsualPart[] => kinds.map((kind) => ({ kind, usual: true }));
+const may = (...kinds: PartKindId[]): UsualPart[] => kinds.map((kind) => ({ kind, usual: false }));
+
+const slot = (
+  name: string,
+  media: Media,
+  airSide: AirSide = "recirculated",
+  slotPlace: SlotPlace = "in-the-machine",
+): UsualSlot => ({ name, media, airSide, slotPlace, usual: true });
+const maySlot = (...args: Parameters<typeof slot>): UsualSlot => ({
+  ...slot(...args),
+  usual: false,
+});
+
+const PLATE = "its plate, usually inside the door";
+const FRAME = "the printing on the filter’s frame";
+const FURNACE_SLOTS = [
+  slot("Filter", "pleated-25", "recirculated", "return-duct"),
+  maySlot("Return grille filter", "pleated-25", "recirculated", "wall-grille"),
+];
+
+/** The machines a home has, with what they usually have and what is worth asking. */
 export const UNIT_KINDS = [
   {
     id: "condensing-furnace",
@@ -30,35 +99,40 @@ export const UNIT_KINDS = [
     hint: "plastic vent, makes water",
     figure: "furnace",
     ducted: true,
+    runs: true,
     equipment: { heats: true, cools: false, fan: auto },
-    media: [
-      "pleated-25",
-      "pleated-50",
-      "pleated-100",
-      "pleated-125",
-      "fibreglass-25",
-      "washable-panel",
+    levels: ["cellar", "basement", "loft"],
+    shutOffs: ["switch", "breaker", "gas-cock"],
+    slots: FURNACE_SLOTS,
+    parts: [
+      ...has("blower", "burners", "flame-sensor", "igniter", "condensate-trap", "condensate-line"),
+      ...has("plastic-vent", "door-switch", "heat-exchanger"),
+      ...may("wiring", "capacitor", "evaporator-coil", "drain-pan", "float-switch"),
     ],
-    airSide: "recirculated",
-    shutOff: "switch",
+    questions: [POSITION],
+    photograph: [PLATE, "the slot and the arrow on the duct", "both vent ends outside", FRAME],
   },
   {
     id: "metal-vent-furnace",
     name: "Furnace, metal vent",
-    hint: "the vent pipe gets hot",
+    hint: "the vent pipe gets hot, makes no water",
     figure: "furnace",
     ducted: true,
+    runs: true,
     equipment: { heats: true, cools: false, fan: auto },
-    media: [
-      "pleated-25",
-      "pleated-50",
-      "pleated-100",
-      "pleated-125",
-      "fibreglass-25",
-      "washable-panel",
+    levels: ["cellar", "basement", "outbuilding"],
+    shutOffs: ["switch", "breaker", "gas-cock"],
+    slots: [
+      slot("Filter", "pleated-25", "recirculated", "blower-compartment"),
+      maySlot("Return grille filter", "pleated-25", "recirculated", "wall-grille"),
     ],
-    airSide: "recirculated",
-    shutOff: "switch",
+    parts: [
+      ...has("blower", "burners", "metal-vent", "air-intake", "heat-exchanger"),
+      ...may("belt", "flame-sensor", "pilot", "door-switch", "wiring"),
+      ...may("evaporator-coil", "drain-pan", "condensate-line"),
+    ],
+    questions: [POSITION],
+    photograph: [PLATE, "the vent pipe, its whole length", "the belt’s printing", FRAME],
   },
   {
     id: "ducted-heat-pump",
@@ -66,17 +140,63 @@ export const UNIT_KINDS = [
     hint: "an air handler with a filter indoors",
     figure: "furnace",
     ducted: true,
+    runs: true,
     equipment: { heats: true, cools: true, fan: auto },
-    media: [
-      "pleated-25",
-      "pleated-50",
-      "pleated-100",
-      "pleated-125",
-      "fibreglass-25",
-      "washable-panel",
+    levels: ["cellar", "loft", "ground"],
+    shutOffs: ["breaker", "disconnect"],
+    slots: [
+      slot("Filter", "pleated-25", "recirculated", "return-duct"),
+      maySlot("Return grille filter", "pleated-25", "recirculated", "ceiling-grille"),
     ],
-    airSide: "recirculated",
-    shutOff: "breaker",
+    parts: [
+      ...has("blower", "evaporator-coil", "drain-pan", "condensate-line", "condenser-coil"),
+      ...has("clearance"),
+      ...may("float-switch", "capacitor", "contactor", "line-insulation", "refrigerant-charge"),
+    ],
+    questions: [POSITION],
+    photograph: [PLATE, "the outdoor unit’s plate", "the slot and its arrow", FRAME],
+  },
+  {
+    id: "split-cooling",
+    name: "Central cooling, outdoor unit",
+    hint: "with a coil on the furnace or air handler",
+    figure: "condenser",
+    ducted: true,
+    runs: true,
+    equipment: { heats: false, cools: true, fan: auto },
+    levels: ["yard", "garden", "outdoors"],
+    shutOffs: ["disconnect", "breaker"],
+    slots: [],
+    parts: [
+      ...has("condenser-coil", "base-drain", "fan", "capacitor", "contactor"),
+      ...has("refrigerant-charge", "line-insulation"),
+      ...has("evaporator-coil", "drain-pan", "condensate-line"),
+      ...may("float-switch", "condensate-trap", "clearance"),
+    ],
+    questions: [],
+    photograph: [PLATE, "the two lines where they enter the wall", "its clear space all round"],
+  },
+  {
+    id: "ductless-head",
+    name: "Heat pump, ductless",
+    hint: "one or more indoor heads with a mesh",
+    figure: "head",
+    ducted: false,
+    runs: true,
+    equipment: { heats: true, cools: true, fan: auto },
+    levels: ["ground", "upper"],
+    shutOffs: ["breaker", "disconnect"],
+    slots: [
+      slot("Mesh", "head-mesh"),
+      maySlot("Second head’s mesh", "head-mesh"),
+      maySlot("Fine filter", "vent-fine"),
+    ],
+    parts: [
+      ...has("evaporator-coil", "louvres", "head-drain", "condenser-coil", "clearance"),
+      ...may("base-drain", "line-insulation", "refrigerant-charge"),
+    ],
+    questions: [HEADS],
+    photograph: [PLATE, "each head with its front open", "the outdoor unit and what stands near"],
   },
   {
     id: "rooftop",
@@ -84,21 +204,18 @@ export const UNIT_KINDS = [
     hint: "heats and cools from the roof",
     figure: "rooftop",
     ducted: true,
+    runs: true,
     equipment: { heats: true, cools: true, fan: auto },
-    media: ["pleated-50", "pleated-25", "pleated-100"],
-    airSide: "recirculated",
-    shutOff: "disconnect",
-  },
-  {
-    id: "ductless-head",
-    name: "Heat pump, ductless",
-    hint: "an indoor head with a mesh behind its front",
-    figure: "head",
-    ducted: false,
-    equipment: { heats: true, cools: true, fan: auto },
-    media: ["head-mesh"],
-    airSide: "recirculated",
-    shutOff: "breaker",
+    levels: ["roof", "outbuilding"],
+    shutOffs: ["disconnect", "breaker", "gas-cock"],
+    slots: [slot("Filter bank", "pleated-50")],
+    parts: [
+      ...has("inlet-screen", "evaporator-coil", "condensate-trap", "condenser-coil", "fan"),
+      ...has("access-panels"),
+      ...may("belt", "blower", "capacitor", "contactor", "burners", "refrigerant-charge"),
+    ],
+    questions: [],
+    photograph: [PLATE, "the bank with its panel off", "the way up and where one can tie on"],
   },
   {
     id: "ventilator",
@@ -106,10 +223,56 @@ export const UNIT_KINDS = [
     hint: "runs all year, fresh air in and stale air out",
     figure: "ventilator",
     ducted: true,
+    runs: true,
     equipment: { heats: false, cools: false, fan: always(1) },
-    media: ["vent-coarse", "vent-fine"],
-    airSide: "outdoor",
-    shutOff: "switch",
+    levels: ["loft", "upper"],
+    shutOffs: ["switch", "plug", "breaker"],
+    slots: [
+      slot("Extract filter", "vent-coarse", "extract"),
+      slot("Supply filter", "vent-fine", "outdoor"),
+    ],
+    parts: [
+      ...has("recovery-core", "fan", "condensate-line", "cover-seal", "room-valves"),
+      ...has("outside-grilles"),
+    ],
+    questions: [],
+    photograph: [PLATE, "the core’s label and which way up it sits", FRAME],
+  },
+  {
+    id: "exhaust-air-heater",
+    name: "Exhaust-air water heater",
+    hint: "ventilates and heats the tap water",
+    figure: "tank",
+    ducted: true,
+    runs: true,
+    equipment: { heats: false, cools: false, fan: always(1) },
+    levels: ["ground", "cellar"],
+    shutOffs: ["breaker", "water-valve"],
+    slots: [
+      slot("Coarse filter", "vent-coarse", "extract"),
+      slot("Fine filter", "vent-fine", "outdoor"),
+    ],
+    parts: [...has("cover-seal", "room-valves", "outside-grilles"), ...may("condensate-line")],
+    questions: [],
+    photograph: [PLATE, "both filters in place, and which is which"],
+  },
+  {
+    id: "electrostatic-cleaner",
+    name: "Electrostatic air cleaner",
+    hint: "cells in the duct, washed and put back",
+    figure: "cleaner",
+    ducted: true,
+    runs: true,
+    equipment: { heats: false, cools: false, fan: auto },
+    levels: ["upper", "cellar"],
+    shutOffs: ["switch", "plug", "breaker"],
+    slots: [
+      slot("Cells", "electrostatic-cell", "recirculated", "return-duct"),
+      slot("Pre-filter", "washable-panel", "recirculated", "return-duct"),
+    ],
+    parts: [...has("filter-light"), ...may("wiring")],
+    questions: [],
+    photograph: [PLATE, "the marks that show which way the cells go back"],
   },
   {
     id: "portable-purifier",
@@ -117,13 +280,170 @@ export const UNIT_KINDS = [
     hint: "a cylinder in the room",
     figure: "cylinder",
     ducted: false,
+    runs: true,
     equipment: { heats: false, cools: false, fan: always(0.5) },
-    media: ["carbon-prefilter", "hepa-cylinder"],
-    airSide: "recirculated",
-    shutOff: "plug",
+    levels: ["upper", "ground"],
+    shutOffs: ["plug"],
+    slots: [slot("Pre-filter", "carbon-prefilter"), slot("HEPA cylinder", "hepa-cylinder")],
+    parts: [...has("filter-light", "grilles")],
+    questions: [],
+    photograph: ["its plate, usually on the foot", "the two lights and their buttons"],
+  },
+  {
+    id: "portable-cooler",
+    name: "Portable air conditioner",
+    hint: "on wheels, with a hose",
+    figure: "portable",
+    ducted: false,
+    runs: true,
+    equipment: { heats: false, cools: true, fan: auto },
+    levels: ["upper", "ground"],
+    shutOffs: ["plug"],
+    slots: [slot("Mesh", "portable-mesh")],
+    parts: [...has("condenser-coil", "drain-ports", "exhaust-hose"), ...may("grilles")],
+    questions: [
+      { key: "winter-place", label: "Where it spends the winter", fact: "In winter", kind: "text" },
+    ],
+    photograph: ["its plate", "both drain ports", "how the hose is fitted to the window"],
+  },
+  {
+    id: "gas-room-heater",
+    name: "Gas room heater",
+    hint: "flued, with dust filters at its back",
+    figure: "heater",
+    ducted: false,
+    runs: true,
+    equipment: { heats: true, cools: false, fan: auto },
+    levels: ["outbuilding", "ground"],
+    shutOffs: ["plug", "gas-cock"],
+    slots: [slot("Dust filter", "heater-mesh")],
+    parts: [...has("grilles", "flue"), ...may("filter-light")],
+    questions: [],
+    photograph: [PLATE, "the flue outside", "how its filters clip in"],
+  },
+  {
+    id: "boiler",
+    name: "Boiler or hydronic heating",
+    hint: "warm water to radiators or floors",
+    figure: "boiler",
+    ducted: false,
+    runs: true,
+    equipment: { heats: true, cools: false, fan: auto },
+    levels: ["ground", "cellar"],
+    shutOffs: ["switch", "gas-cock", "water-valve"],
+    slots: [],
+    parts: [
+      ...has("magnetic-filter", "inhibitor", "pressure", "radiator"),
+      ...may("condensate-trap", "condensate-line", "flue", "heat-exchanger"),
+    ],
+    questions: [WATER_SIDE],
+    photograph: [PLATE, "the gauge when cold", "the magnetic filter with both its valves"],
+  },
+  {
+    id: "humidifier",
+    name: "Whole-house humidifier",
+    hint: "on the duct, with a water panel",
+    figure: "humidifier",
+    ducted: true,
+    runs: true,
+    equipment: { heats: true, cools: false, fan: auto },
+    levels: ["cellar"],
+    shutOffs: ["switch", "plug", "water-valve"],
+    slots: [slot("Water panel", "humidifier-panel")],
+    parts: [...has("damper", "humidistat", "condensate-line")],
+    questions: [HUMIDIFIER_PLACE],
+    photograph: ["its plate", "the damper’s handle in winter", "the panel’s part number"],
+  },
+  {
+    id: "ducts",
+    name: "Ducts",
+    hint: "supply runs, returns, registers",
+    figure: "ducts",
+    ducted: true,
+    runs: false,
+    equipment: still,
+    levels: ["cellar", "loft"],
+    shutOffs: [],
+    slots: [maySlot("Return grille filter", "pleated-25", "recirculated", "ceiling-grille")],
+    parts: [...has("trunk", "supply-run", "return-run"), ...may("outside-terminal")],
+    questions: [
+      {
+        key: "cleaned-on",
+        label: "Cleaned by a professional, last",
+        fact: "Cleaned",
+        kind: "past-day",
+      },
+    ],
+    photograph: ["a register with its grille off, for what lies in it"],
+  },
+  {
+    id: "dryer-vent",
+    name: "Laundry dryer vent",
+    hint: "lint is a fire hazard: yearly",
+    figure: "dryer",
+    ducted: false,
+    runs: false,
+    equipment: still,
+    levels: ["ground", "cellar"],
+    shutOffs: ["plug", "gas-cock"],
+    slots: [],
+    parts: [...has("dryer-duct", "outside-flap")],
+    questions: [
+      {
+        key: "duct-made-of",
+        label: "Its duct is",
+        fact: "Duct",
+        kind: "choice",
+        options: [
+          { value: "rigid", label: "rigid metal" },
+          { value: "flexible-metal", label: "flexible metal" },
+          { value: "plastic", label: "plastic or foil" },
+        ],
+        hint: "Plastic and foil hold lint and burn: worth replacing.",
+      },
+    ],
+    photograph: ["the flap outside while it runs"],
+  },
+  {
+    id: "thermostat",
+    name: "Thermostat",
+    hint: "its batteries and its programme",
+    figure: "thermostat",
+    ducted: false,
+    runs: false,
+    equipment: still,
+    levels: ["ground", "upper"],
+    shutOffs: [],
+    slots: [],
+    parts: [...has("batteries", "programme")],
+    questions: [THERMOSTAT_POWER, MADE_ON],
+    photograph: ["its wires with the cover off, and their letters"],
+  },
+  {
+    id: "co-alarm",
+    name: "Carbon monoxide alarm",
+    hint: "expires five to seven years from manufacture",
+    figure: "alarm",
+    ducted: false,
+    runs: false,
+    equipment: still,
+    levels: ["upper", "ground"],
+    shutOffs: [],
+    slots: [],
+    parts: [...has("batteries", "alarm-display")],
+    questions: [MADE_ON, SLEEPS_NEAR],
+    photograph: ["its back, with the date it was made"],
   },
 ] as const satisfies readonly UnitKind[];
 
 export function unitKind(id: string): UnitKind {
   return UNIT_KINDS.find((kind) => kind.id === id) ?? UNIT_KINDS[0];
+}
+
+export const UNIT_KIND_IDS = UNIT_KINDS.map((kind) => kind.id) as [string, ...string[]];
+
+/** The media of a kind's usual slots first, then all the rest. */
+export function mediaFor(kindId: string, all: readonly Media[]): Media[] {
+  const usual = unitKind(kindId).slots.map((each) => each.media);
+  return [...new Set([...usual, ...all])];
 }

@@ -1,7 +1,14 @@
 import type { EndKind } from "@/core/procedures/loose-ends";
-import type { Direction, ShutOffKind } from "@/core/register/register";
+import type {
+  ContactRole,
+  Direction,
+  HouseholdKind,
+  Seat,
+  ShutOffKind,
+  SlotPlace,
+} from "@/core/register/register";
 import type { Grade } from "@/core/wear/belief";
-import type { AirSide, DriverKind } from "@/core/wear/drivers";
+import type { AirSide } from "@/core/wear/drivers";
 import type { Media } from "@/core/wear/media";
 
 /** The householder's words for what the core calls by a key. */
@@ -49,6 +56,29 @@ export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   "into-the-wall": "into the wall, away from the room",
 };
 
+export const SLOT_PLACE_WORDS: Readonly<Record<SlotPlace, string>> = {
+  "return-duct": "in the return duct at the machine",
+  "blower-compartment": "inside the blower compartment",
+  "wall-grille": "behind a return grille in a wall",
+  "ceiling-grille": "behind a return grille in a ceiling",
+  "in-the-machine": "in the machine",
+  elsewhere: "elsewhere",
+};
+
+export const SEAT_WORDS: Readonly<Record<Seat, { name: string; meaning: string }>> = {
+  open: { name: "loose", meaning: "it stands free, with a gap all round" },
+  rail: { name: "between rails", meaning: "it slides in guides, frame on metal" },
+  gasket: { name: "on a seal", meaning: "foam or felt all round, pressed on" },
+};
+
+export const CONTACT_ROLE_WORDS: Readonly<Record<ContactRole, string>> = {
+  technician: "Technician",
+  supplier: "Supplier of filters and parts",
+  gas: "Gas emergency line",
+  landlord: "Landlord or caretaker",
+  other: "Somebody else",
+};
+
 export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, { name: string; off: string }>> = {
   switch: { name: "Electric switch", off: "down is off" },
   breaker: { name: "Breaker", off: "off" },
@@ -78,39 +108,81 @@ export const END_WORDS: Readonly<Record<EndKind, { open: string; close: string }
   "light-unreset": { open: "filter light is not reset", close: "Reset it" },
 };
 
-export type DriverWords = {
+export type HouseholdWords = {
   /** As an entry in a list to choose from. */
   name: string;
   /** Inside a sentence of reasons. */
   reason: (count: number | undefined) => string;
   counted?: string;
+  /** As a question to the household; what is not asked of everyone has none. */
+  ask?: string;
   dates: "none" | "spell" | "must-begin" | "day";
 };
 const plain = (reason: string) => () => reason;
 const pets = (count: number | undefined) => (count === 1 ? "a shedding pet" : "shedding pets");
 
-export const DRIVER_WORDS: Readonly<Record<DriverKind, DriverWords>> = {
+export const HOUSEHOLD_WORDS: Readonly<Record<HouseholdKind, HouseholdWords>> = {
   people: {
     name: "People living here",
     reason: plain("a full house"),
     counted: "How many",
+    ask: "How many people live here?",
     dates: "spell",
   },
-  "shedding-pets": { name: "Shedding pets", reason: pets, counted: "How many", dates: "spell" },
-  "indoor-smoking": { name: "Smoking indoors", reason: plain("smoke indoors"), dates: "spell" },
+  "breathing-trouble": {
+    name: "Asthma or another breathing trouble",
+    reason: plain("easier breathing"),
+    ask: "Does anybody here have asthma or another breathing trouble?",
+    dates: "spell",
+  },
+  "shedding-pets": {
+    name: "Shedding pets",
+    reason: pets,
+    counted: "How many",
+    ask: "Are there animals that shed?",
+    dates: "spell",
+  },
+  "indoor-smoking": {
+    name: "Smoking indoors",
+    reason: plain("smoke indoors"),
+    ask: "Does anybody smoke indoors?",
+    dates: "spell",
+  },
   "dusty-hobby": {
     name: "A dusty hobby or workshop",
     reason: plain("workshop dust"),
+    ask: "Is there a workshop or a dusty hobby?",
     dates: "spell",
   },
-  renovation: { name: "Building work", reason: plain("building dust"), dates: "must-begin" },
+  renovation: {
+    name: "Building work",
+    reason: plain("building dust"),
+    ask: "Is there building work, or was there in the last months?",
+    dates: "must-begin",
+  },
   "duct-cleaning": { name: "Ducts cleaned", reason: plain("the duct cleaning"), dates: "day" },
-  "moved-in": { name: "Moved in", reason: plain("the move"), dates: "day" },
-  "dusty-region": { name: "A dusty region", reason: plain("dust from outside"), dates: "spell" },
-  "busy-road": { name: "A busy road", reason: plain("the road"), dates: "spell" },
+  "moved-in": {
+    name: "Moved in",
+    reason: plain("the move"),
+    ask: "Did you move in within the last four months?",
+    dates: "day",
+  },
+  "dusty-region": {
+    name: "A dusty region",
+    reason: plain("dust from outside"),
+    ask: "Is it a dusty region: fields, gravel, dry ground?",
+    dates: "spell",
+  },
+  "busy-road": {
+    name: "A busy road",
+    reason: plain("the road"),
+    ask: "Does a busy road run past?",
+    dates: "spell",
+  },
   "smoke-episode": {
     name: "Smoke from outside",
     reason: plain("smoke from outside"),
+    ask: "Does smoke from outside lie over the place just now?",
     dates: "must-begin",
   },
   "dryer-or-litter-beside": {

@@ -1,4 +1,5 @@
 import { readEnv } from "@/lib/env";
+import { indexProcedures } from "./repositories/find";
 import { migrateStore, sharedStore, type Store } from "./client";
 
 /** The store of the running application, as its configuration names it. */
@@ -6,6 +7,11 @@ export function appStore(): Promise<Store> {
   return sharedStore(readEnv(process.env).AMBER_DB);
 }
 
-export async function prepareAppStore(): Promise<void> {
-  await migrateStore(await appStore());
+/** Brings the database to the present schema, and the library's procedures into what is found. */
+export async function prepareAppStore(
+  procedures: readonly { id: string; title: string; words: string }[],
+): Promise<void> {
+  const store = await appStore();
+  await migrateStore(store);
+  await store.write((tx) => indexProcedures(tx, procedures));
 }

@@ -16,6 +16,8 @@ export type Store = {
   client: Client;
   /** Runs one writing transaction after another: two at once would freeze the process. */
   write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+  /** A number that changes with every write to the file, by this process or another. */
+  version: () => Promise<number>;
   close: () => void;
 };
 
@@ -34,7 +36,14 @@ export async function openStore(file: string): Promise<Store> {
     last = next.catch(() => undefined);
     return next;
   };
-  return { db, client, write, close: () => client.close() };
+  // A connection that never writes sees every other one's commits, and nothing of its own.
+  const watch = createClient({ url: `file:${file}`, timeout: BUSY_TIMEOUT_MS, concurrency: 1 });
+  const version = async () => Number((await watch.execute("PRAGMA data_version")).rows[0]?.[0]);
+  const close = () => {
+    watch.close();
+    client.close();
+  };
+  return { db, client, write, version, close };
 }
 
 /** Brings a database to the present schema; a failed step leaves it as it was. */

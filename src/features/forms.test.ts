@@ -1,8 +1,8 @@
 import { plainDate } from "@/core/quantities/plain-date";
+import type { Home } from "@/core/register/register";
 import { DAY_WORDS, emptyForm, fieldsOf, invalid, isDay, readPastDay, singles } from "@/lib/forms";
 import { driverForm } from "./household/household-form";
 import { homeForm, householdForm, levelsForm, monthListProblem } from "./setup/home-form";
-import { readShutOffs, unitForm } from "./setup/unit-form";
 import { slotForm } from "./slot/slot-form";
 
 type Parse = { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } };
@@ -149,48 +149,16 @@ describe("the home's form", () => {
   });
 });
 
-describe("the unit's form", () => {
-  const unit = {
-    kind: "condensing-furnace",
-    name: "Furnace",
-    levelId: "cellar",
-    makeModel: "",
-    access: "",
-    fanMode: "auto",
-    fanHours: "",
-  };
-  it("takes a furnace", () => {
-    expect(unitForm.safeParse(unit).success).toBe(true);
-  });
-  it.each([
-    [{ kind: "" }, "kind"],
-    [{ kind: "steam-engine" }, "kind"],
-    [{ name: "" }, "name"],
-    [{ levelId: "" }, "levelId"],
-    [{ fanMode: "minimum" }, "fanHours"],
-    [{ fanMode: "minimum", fanHours: "25" }, "fanHours"],
-    [{ fanMode: "minimum", fanHours: "some" }, "fanHours"],
-  ])("answers %j at its field", (wrong, field) => {
-    expect(Object.keys(problems(unitForm.safeParse({ ...unit, ...wrong })))).toEqual([field]);
-  });
-  it("reads the shut-offs that say where, in order", () => {
-    expect(
-      readShutOffs({
-        shutOffKind: ["switch", "breaker", "gas-cock"],
-        shutOffPlace: [" by the door ", "", "behind it"],
-        shutOffPosition: ["down", "off", ""],
-      }),
-    ).toEqual([
-      { kind: "switch", place: "by the door", offPosition: "down" },
-      { kind: "gas-cock", place: "behind it" },
-    ]);
-  });
-});
-
 describe("the slot's form", () => {
   const slot = {
     name: "Filter",
+    slotPlace: "return-duct",
+    roomId: "",
+    note: "",
     place: "",
+    seat: "rail",
+    cleanDrop: "",
+    indicatorReset: "",
     nominal: "20x20x1",
     measured: "",
     opening: "",
@@ -205,7 +173,11 @@ describe("the slot's form", () => {
     maxAgeDays: "",
     fittedOn: "",
   };
-  const form = slotForm({ currency: "EUR", unitSystem: "metric" }, plainDate("2026-03-14"));
+  const around = {
+    home: { currency: "EUR", unitSystem: "metric" } as Home,
+    rooms: [{ id: "hall", levelId: "ground", name: "Hall", sleeps: false }],
+  };
+  const form = slotForm(around, plainDate("2026-03-14"));
 
   it("keeps sizes as typed and in mm, and leaves out what is not known", () => {
     expect(form.parse({ ...slot, measured: "495×495×22", fittedOn: "2026-01-18" })).toEqual({
@@ -216,6 +188,9 @@ describe("the slot's form", () => {
       nominal: { text: "20x20x1", unit: "in", mm: { w: 508, h: 508, d: 25.4 } },
       measured: { text: "495×495×22", unit: "mm", mm: { w: 495, h: 495, d: 22 } },
       direction: "right",
+      slotPlace: "return-duct",
+      cutToSize: false,
+      seat: "rail",
       indicator: false,
       rating: { scheme: "MERV", class: "8" },
       priceMinor: 950,
@@ -242,6 +217,10 @@ describe("the slot's form", () => {
     [{ price: "-4" }, "price", "in EUR"],
     [{ filterCount: "0" }, "filterCount", "1 to 24"],
     [{ filterCount: "1.5" }, "filterCount", "1 to 24"],
+    [{ slotPlace: "moon" }, "slotPlace", "Choose where it sits"],
+    [{ seat: "glue" }, "seat", "how the frame is held"],
+    [{ cleanDrop: "0" }, "cleanDrop", "more than 0"],
+    [{ cleanDrop: "soft" }, "cleanDrop", "in Pa"],
     [{ baseHours: "lots" }, "baseHours", "Whole hours"],
     [{ maxAgeDays: "0" }, "maxAgeDays", "Whole days"],
     [{ fittedOn: "2026-03-15" }, "fittedOn", "still to come"],
@@ -254,6 +233,17 @@ describe("the slot's form", () => {
 
   it("lets a nominal inch filter into a slot of its printed size: it is made smaller", () => {
     expect(form.safeParse({ ...slot, opening: "500x500x30 mm" }).success).toBe(true);
+  });
+
+  it("takes room, seat, drop and light, and forgets a room that is not there", () => {
+    const more = { roomId: "hall", seat: "gasket", cleanDrop: "48,5", indicatorReset: "hold it" };
+    expect(form.parse({ ...slot, ...more })).toMatchObject({
+      roomId: "hall",
+      seat: "gasket",
+      cleanDropPa: 48.5,
+      indicatorReset: "hold it",
+    });
+    expect(form.parse({ ...slot, roomId: "gone" })).not.toHaveProperty("roomId");
   });
 
   it("says all that is wrong at once", () => {
@@ -298,6 +288,9 @@ describe("the form of what surrounds", () => {
       scope: "system",
       systemId: "air",
     });
+    expect(
+      driverForm.parse({ ...driver, kind: "breathing-trouble", scope: "room:hall", from: "" }),
+    ).toEqual({ scope: "room", roomId: "hall", kind: "breathing-trouble" });
   });
   it.each([
     [{ from: "" }, "from", "Give the day it began."],

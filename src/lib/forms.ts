@@ -39,6 +39,13 @@ export function invalid(
   return { attempt: previous.attempt + 1, values, errors };
 }
 
+/** The answer to a form with problems found outside a schema. */
+export const refused = (
+  previous: FormState,
+  values: Record<string, string[]>,
+  errors: Record<string, string>,
+): FormState => ({ attempt: previous.attempt + 1, values, errors });
+
 export type DayProblem = "missing" | "unreadable" | "future";
 
 /** A day from a date field, not later than today. */

@@ -3,6 +3,8 @@
 import { startTransition, useActionState, useEffect, useRef, type ReactNode } from "react";
 import { Button } from "./button";
 
+const KEEP_AFTER_MS = 400;
+
 export type FormView = {
   attempt: number;
   values: Record<string, string[]>;
@@ -16,6 +18,34 @@ export type Fields = {
   error: (name: string) => string | undefined;
 };
 
+/** Hands over what is typed shortly after, at once when a field is left, and last when the page is. */
+function useDraft(keep: ((form: FormData) => Promise<void>) | undefined) {
+  const typed = useRef<FormData>(undefined);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const drop = () => {
+    clearTimeout(timer.current);
+    typed.current = undefined;
+  };
+  const now = () => {
+    const form = typed.current;
+    drop();
+    if (form) void keep?.(form);
+  };
+  const soon = (form: FormData) => {
+    drop();
+    typed.current = form;
+    timer.current = setTimeout(now, KEEP_AFTER_MS);
+  };
+  const last = useRef(now);
+  // The newest closure is what a page that goes away has to call.
+  useEffect(() => {
+    last.current = now;
+  });
+  // A timer outlives the page it was set on: what it would have sent is sent when the page goes.
+  useEffect(() => () => last.current(), []);
+  return { soon, now, drop };
+}
+
 /** A form that keeps what was typed, says what is wrong at its field, and goes to the first problem. */
 export function Form({
   action,
@@ -23,6 +53,7 @@ export function Form({
   submit,
   aside,
   stays = true,
+  keep,
   children,
 }: {
   action: (state: FormView, form: FormData) => Promise<FormView>;
@@ -31,6 +62,8 @@ export function Form({
   aside?: ReactNode;
   /** Keeps the button in sight at the foot of a long form. */
   stays?: boolean;
+  /** Takes what is typed a moment after it was typed, so that leaving loses nothing. */
+  keep?: ((form: FormData) => Promise<void>) | undefined;
   children: (fields: Fields) => ReactNode;
 }) {
   const [state, send, pending] = useActionState(action, initial);
@@ -41,6 +74,8 @@ export function Form({
   useEffect(() => {
     if (state.attempt > 0) form.current?.querySelector<HTMLElement>("[aria-invalid]")?.focus();
   }, [state.attempt]);
+
+  const draft = useDraft(keep);
 
   const fields: Fields = {
     value: (name) => state.values[name]?.[0],
@@ -53,8 +88,11 @@ export function Form({
     <form
       ref={form}
       action={send}
+      onInput={keep && ((event) => draft.soon(new FormData(event.currentTarget)))}
+      onBlur={draft.now}
       onSubmit={(event) => {
         event.preventDefault();
+        draft.drop();
         // A second press while the first is on its way would enter everything twice.
         if (pending) return;
         const typed = new FormData(event.currentTarget);

@@ -1,10 +1,10 @@
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { fittingOf } from "@/core/register/fitting";
-import { contextOf } from "@/core/register/part-wear";
+import { contextOf, stintsOf } from "@/core/register/part-wear";
 import type { FilterSlot, HistoryEvent, HomeBook, Item } from "@/core/register/register";
-import { standingOf } from "@/core/register/standing";
 import { SEEN_BY_GRADE, type Grade } from "@/core/wear/belief";
 import { MEDIA } from "@/core/wear/media";
+import { likelyOfPlace } from "@/core/wear/place-history";
 import { ratedHours, wear } from "@/core/wear/wear";
 import { chanceFrom } from "./chance";
 
@@ -16,6 +16,8 @@ export type Truth = {
   lookEvery?: number;
   /** Days from today to its likely due day at the start of the demo. */
   dueIn: number;
+  /** How long ago its record begins; three years when absent. */
+  begunDaysAgo?: number;
   seed: number;
 };
 
@@ -24,7 +26,7 @@ const YEARS_DAYS = 1095;
 const CHANGE_SPREAD = 0.14;
 const EYE_SPREAD = 0.18;
 /** How often the last fitting is moved until the due day comes out as wanted. */
-const MOST_TRIES = 24;
+const MOST_TRIES = 16;
 const GRADES_IN_ORDER: Grade[] = ["clean", "light", "grey", "loaded", "blocked", "collapsed"];
 
 /** The grade whose load lies nearest, as the eye judges in ratios. */
@@ -43,17 +45,24 @@ export function demoHistory(
   today: PlainDate,
 ): Made {
   const loads = dailyLoads(book, slot, truth, today);
+  const context = contextOf(book, slot, today);
+  const share = context.lifeShare;
   let shift = 0;
-  let made: Made = { items: [], events: [] };
+  let best: { made: Made; off: number } | null = null;
   for (let i = 0; i < MOST_TRIES; i++) {
-    made = madeUp(slot, truth, today, loads, truth.dueIn + shift);
-    const with_ = { ...book, items: [...book.items, ...made.items], events: made.events };
-    const likely = standingOf(with_, slot, today, () => "").wear?.likely;
+    const made = madeUp(slot, truth, today, loads, { dueIn: truth.dueIn + shift, share });
+    const so = { ...book, items: made.items, events: made.events };
+    const likely = likelyOfPlace(context, stintsOf(so, slot), today);
     const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
+    // Nothing is to be past its day: a day too late is better than one too early.
+    const isPast = off > truth.dueIn;
+    if (!isPast && (!best || Math.abs(off) < Math.abs(best.off))) best = { made, off };
     if (off === 0) break;
-    shift += Math.sign(off) * Math.max(1, Math.floor(Math.abs(off) / 2));
+    // Looks answer in steps, so that a whole step may leap over the day: half ones come closer.
+    shift += i < 3 ? off : Math.sign(off) * Math.max(1, Math.floor(Math.abs(off) / 2));
   }
-  return made;
+  if (!best) throw new Error(`demoHistory: ${slot.id} is past its day however it is made`);
+  return best.made;
 }
 
 /** The real load each day adds, from three years ago to a year ahead. */
@@ -74,8 +83,9 @@ function dailyLoads(
     cleanDropPa: undefined,
     finalRatio: 2,
   };
+  const { lifeShare: _, ...context } = contextOf(book, slot, today);
   const { days } = wear({
-    ...contextOf(book, slot),
+    ...context,
     today,
     fittedOn: addDays(today, -YEARS_DAYS - 200),
     slot: wearSlot,
@@ -94,10 +104,10 @@ function madeUp(
   truth: Truth,
   today: PlainDate,
   loads: Map<number, number>,
-  dueIn: number,
+  { dueIn, share }: { dueIn: number; share: number },
 ): Made {
   const chance = chanceFrom(truth.seed);
-  const maxAge = slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
+  const maxAge = Math.floor(share * (slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays));
   /** The day a filter must have gone in to reach a load by the start of another day. */
   const fittedFor = (target: number, by: number): number => {
     let load = 0;
@@ -105,9 +115,9 @@ function madeUp(
     while (load < target && by - day < maxAge && loads.has(day - 1)) load += loads.get(--day)!;
     return day;
   };
-  const fitDays = [Math.min(toDay(today) - 1, fittedFor(1, toDay(today) + dueIn))];
-  while (fitDays[0]! > toDay(today) - YEARS_DAYS) {
-    const target = 1 + CHANGE_SPREAD * Math.max(-2, Math.min(2, chance.normal()));
+  const fitDays = [Math.min(toDay(today) - 1, fittedFor(share, toDay(today) + dueIn))];
+  while (fitDays[0]! > toDay(today) - (truth.begunDaysAgo ?? YEARS_DAYS)) {
+    const target = share * (1 + CHANGE_SPREAD * Math.max(-2, Math.min(2, chance.normal())));
     const before = fittedFor(target, fitDays[0]!);
     if (before === fitDays[0]) break;
     fitDays.unshift(before);
@@ -133,7 +143,9 @@ function madeUp(
         sinceFit > 0 &&
         sinceFit % truth.lookEvery === 0 &&
         day < toDay(today);
-      if ((isChange || isLook) && load > 0.03) {
+      // Nobody writes down how every mesh looked before it was washed.
+      const isSeen = isChange && (!MEDIA[slot.media].cleaned || truth.lookEvery !== undefined);
+      if ((isSeen || isLook) && load > 0.03) {
         const grade = gradeOf(load * Math.exp(EYE_SPREAD * chance.normal()));
         const seenOn = fromDay(day);
         made.events.push({

@@ -1,66 +1,97 @@
 import { climateSchema } from "@/core/climate/climate";
-import { equipmentSchema, type Equipment } from "@/core/climate/run-hours";
-import { addDays, plainDate, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import { readRating } from "@/core/quantities/rating";
-import { readSize } from "@/core/quantities/size";
+import { addDays, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import type { EndEntry } from "@/core/procedures/loose-ends";
 import type {
   AirSystem,
+  Contact,
   FilterSlot,
+  HistoryEvent,
   Home,
-  HomeBook,
   Level,
+  Part,
   ScopedDriver,
-  ShutOff,
-  TypedSize,
   Unit,
 } from "@/core/register/register";
-import { renewalOf } from "../procedures/library";
-import { chanceFrom } from "./chance";
-import { demoHistory, type Truth } from "./demo-history";
-import { demoWeather } from "./demo-weather";
+import { always, equipment, partsOf, roomsOn, slot, system, unit } from "./entering";
+import type { Truth } from "./demo-history";
 
-const HOME = "sluice-house";
-const WEATHER_SEED = 20_260_314;
-const WEATHER_DAYS = 1300;
+export const SLUICE_HOUSE = "sluice-house";
 
-const home: Home = {
-  id: HOME,
+/** The winters and summers of Merrow Bend, on both sides of its canal. */
+export const merrowBend = climateSchema.parse({
+  monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+  heatingDesignC: -24,
+  coolingDesignMeanC: 26,
+  dailyRangeC: 10,
+});
+
+export const home: Home = {
+  id: SLUICE_HOUSE,
   name: "Sluice House",
   timeZone: "Etc/UTC",
   unitSystem: "metric",
   currency: "EUR",
-  climate: climateSchema.parse({
-    monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
-    heatingDesignC: -24,
-    coolingDesignMeanC: 26,
-    dailyRangeC: 10,
-  }),
+  climate: merrowBend,
 };
 
-const levels: Level[] = [
+export const levels: Level[] = [
   { id: "loft", name: "Loft", storey: 3, place: "inside" },
   { id: "upper", name: "Upper floor", storey: 1, place: "inside" },
   { id: "ground", name: "Ground floor", storey: 0, place: "inside" },
   { id: "cellar", name: "Cellar", storey: -1, place: "inside" },
+  { id: "yard", name: "Yard", storey: 0, place: "outdoors" },
   { id: "stable", name: "Stable", storey: 0, place: "outbuilding" },
-  { id: "shop", name: "Gallery roof", storey: 0, place: "outbuilding" },
+  { id: "shop", name: "Gallery", storey: 0, place: "outbuilding" },
 ];
 
-const equipment = (values: Partial<Equipment> & Pick<Equipment, "heats" | "cools">): Equipment =>
-  equipmentSchema.parse({ fan: { mode: "auto" }, ...values });
+const placed = [
+  roomsOn("upper", [
+    { name: "Landing", supplies: 1, returns: 1 },
+    { name: "East bedroom", sleeps: true, supplies: 2, returns: 1 },
+    { name: "West bedroom", sleeps: true, supplies: 2, shut: 1 },
+    { name: "Reading room", supplies: 1 },
+    { name: "Box room", supplies: 1, shut: 1 },
+    { name: "Bath", supplies: 1 },
+  ]),
+  roomsOn("ground", [
+    { name: "Hall", supplies: 2, returns: 1 },
+    { name: "Kitchen", supplies: 2 },
+    { name: "Scullery", supplies: 1 },
+    { name: "Parlour", supplies: 3, returns: 1 },
+    { name: "Study", supplies: 1, shut: 1 },
+  ]),
+  roomsOn("cellar", [{ name: "Furnace cellar", supplies: 1, shut: 1 }]),
+  roomsOn("stable", [{ name: "Studio" }, { name: "Workshop" }, { name: "Kiln shed" }]),
+  roomsOn("shop", [{ name: "Shop" }]),
+];
+export const rooms = placed.flatMap((each) => each.rooms);
+export const registers = placed.flatMap((each) => each.registers);
 
-const system = (id: string, name: string, ducted: boolean, values: Equipment): AirSystem => ({
-  id: `${id}-air`,
-  name,
-  ducted,
-  equipment: values,
-});
+export const contacts: Contact[] = [
+  {
+    id: "sluice-technician",
+    name: "Ottoline Ferrow, Lockside Heating",
+    role: "technician",
+    phone: "+99 555 0142",
+    note: "half-yearly, likes a call the day before",
+  },
+  {
+    id: "sluice-gas",
+    name: "Merrow Bend gas emergency line",
+    role: "gas",
+    phone: "+99 555 0199",
+  },
+  {
+    id: "sluice-supplier",
+    name: "Quillon Filters",
+    role: "supplier",
+    phone: "+99 555 0117",
+    email: "orders@quillon-filters.example",
+  },
+];
 
-const always = (level: number) => ({ mode: "continuous" as const, hours: undefined, level });
-
-const systems: AirSystem[] = [
-  system("cellar-furnace", "Cellar furnace", true, equipment({ heats: true, cools: true })),
+export const systems: AirSystem[] = [
+  system("cellar-furnace", "Cellar furnace", true, equipment({ heats: true, cools: true }), 2300),
   system(
     "kiln-furnace",
     "Kiln-shed furnace",
@@ -85,129 +116,281 @@ const systems: AirSystem[] = [
     false,
     equipment({ heats: false, cools: false, fan: always(0.6) }),
   ),
+  system(
+    "box-cooler",
+    "Box-room cooler",
+    false,
+    equipment({ heats: false, cools: true, inUse: [{ from: "05-20", to: "09-20" }] }),
+  ),
   system("gallery", "Gallery unit", true, equipment({ heats: true, cools: true, useShare: 0.8 })),
+  system(
+    "workshop-heater",
+    "Workshop heater",
+    false,
+    equipment({ heats: true, cools: false, useShare: 0.5 }),
+  ),
+  ...["ducts", "dryer", "thermostat-hall", "thermostat-upper", "thermostat-studio"].map((id) =>
+    system(id, id, false, equipment({ heats: false, cools: false })),
+  ),
+  ...["alarm-upper", "alarm-ground", "alarm-cellar", "alarm-stable"].map((id) =>
+    system(id, id, false, equipment({ heats: false, cools: false })),
+  ),
 ];
 
-type UnitFacts = Omit<Unit, "systemId" | "shutOffs"> & { shutOffs: Omit<ShutOff, "id">[] };
-const unit = (facts: UnitFacts): Unit => ({
-  ...facts,
-  systemId: `${facts.id}-air`,
-  shutOffs: facts.shutOffs.map((off, i) => ({ id: `${facts.id}-off-${i}`, ...off })),
-});
-
-const units: Unit[] = [
-  unit({
-    id: "cellar-furnace",
-    levelId: "cellar",
-    kind: "condensing-furnace",
-    name: "Cellar furnace",
-    makeModel: "Northgate CF-80",
-    access: "mind the low beam at the foot of the stairs",
-    shutOffs: [
-      { kind: "switch", place: "with the amber tag, left of the door", offPosition: "down is off" },
-      { kind: "breaker", place: "number 7, hall cupboard" },
-      {
-        kind: "gas-cock",
-        place: "behind the furnace",
-        offPosition: "handle across the pipe is shut",
-      },
-    ],
-  }),
-  unit({
-    id: "kiln-furnace",
-    levelId: "stable",
-    kind: "metal-vent-furnace",
-    name: "Kiln-shed furnace",
-    makeModel: "Northgate M-60",
-    shutOffs: [
-      { kind: "switch", place: "on the joist above the furnace", offPosition: "down is off" },
-      {
-        kind: "gas-cock",
-        place: "at the meter end of the shed",
-        offPosition: "handle across the pipe is shut",
-      },
-    ],
-  }),
-  unit({
-    id: "studio-pump",
-    levelId: "stable",
-    kind: "ductless-head",
-    name: "Studio heat pump",
-    makeModel: "Tarn S-35, two heads",
-    shutOffs: [{ kind: "breaker", place: "number 11, stable board" }],
-  }),
-  unit({
-    id: "loft-ventilator",
-    levelId: "loft",
-    kind: "ventilator",
-    name: "Loft ventilator",
-    makeModel: "Tarn V2",
-    access: "ladder from the landing, key on the hook",
-    shutOffs: [
-      { kind: "switch", place: "on its own side, under the cover’s lip", offPosition: "0" },
-    ],
-  }),
-  unit({
-    id: "purifier",
-    levelId: "upper",
-    kind: "portable-purifier",
-    name: "Reading-room purifier",
-    makeModel: "Millrace P-4",
-    shutOffs: [{ kind: "plug", place: "behind the armchair" }],
-  }),
-  unit({
-    id: "gallery",
-    levelId: "shop",
-    kind: "rooftop",
-    name: "Gallery unit",
-    makeModel: "Northgate R-120",
-    access: "by the fixed ladder; not in wind or ice",
-    shutOffs: [
-      { kind: "disconnect", place: "in the grey box beside it", offPosition: "pulled out" },
-    ],
-  }),
-];
-
-function size(text: string): TypedSize & { unit: "in" | "mm" | "cm" } {
-  const reading = readSize(text);
-  if (!reading.ok) throw new Error(`sluice-house: size “${text}” is not readable`);
-  return { text, mm: reading.mm, unit: reading.unit };
+/** The day nearest to today on which February ends: when one alarm's seven years are over. */
+function thisWinter(today: PlainDate): PlainDate {
+  const year = Number(today.slice(0, 4));
+  return today < `${year}-08-30` ? plainDate(`${year}-02-28`) : plainDate(`${year + 1}-02-28`);
 }
 
-type SlotFacts = Pick<FilterSlot, "id" | "unitId" | "name" | "media" | "airSide" | "direction"> &
-  Partial<FilterSlot> & { printed: string; ratingText?: string };
-function slot({ printed, ratingText, ...facts }: SlotFacts): FilterSlot {
-  const rating = ratingText ? readRating(ratingText) : null;
-  return {
-    filterCount: 1,
-    indicator: false,
-    nominal: size(printed),
-    ...(rating ? { rating } : {}),
-    ...facts,
-  };
+const yearsBefore = (date: PlainDate, years: number): PlainDate =>
+  plainDate(`${Number(date.slice(0, 4)) - years}${date.slice(4)}`);
+
+export function unitsOn(today: PlainDate): Unit[] {
+  const year = Number(today.slice(0, 4));
+  const technician = { contactId: "sluice-technician" };
+  const alarm = (id: string, levelId: string, name: string, madeOn: string, near: "yes" | "no") =>
+    unit({
+      id,
+      levelId,
+      kind: "co-alarm",
+      name,
+      make: "Wickett",
+      model: "A-3",
+      answers: { "made-on": madeOn, "near-bedrooms": near },
+    });
+  const thermostat = (id: string, levelId: string, roomId: string, name: string) =>
+    unit({
+      id,
+      levelId,
+      roomId,
+      kind: "thermostat",
+      name,
+      make: "Millrace",
+      model: "T-1",
+      answers: { power: "batteries", "made-on": `${year - 6}-05-01` },
+    });
+  return [
+    unit({
+      id: "cellar-furnace",
+      levelId: "cellar",
+      roomId: "cellar-furnace-cellar",
+      kind: "condensing-furnace",
+      name: "Cellar furnace",
+      make: "Northgate",
+      model: "CF-80",
+      serial: "NG-8041-0277",
+      fittedOn: plainDate(`${year - 12}-09-14`),
+      papers: "green folder, kitchen dresser",
+      warrantyEndsOn: plainDate(`${year - 2}-09-14`),
+      warrantyRegistered: true,
+      access: "mind the low beam at the foot of the stairs",
+      note: "Lower door first: lift, then pull. The upper one hangs on it.",
+      answers: { position: "upflow" },
+      ...technician,
+      shutOffs: [
+        {
+          kind: "switch",
+          place: "with the amber tag, left of the door",
+          offPosition: "down is off",
+        },
+        { kind: "breaker", place: "number 7, hall cupboard" },
+        {
+          kind: "gas-cock",
+          place: "behind the furnace",
+          offPosition: "handle across the pipe is shut",
+        },
+      ],
+    }),
+    unit({
+      id: "humidifier",
+      levelId: "cellar",
+      roomId: "cellar-furnace-cellar",
+      kind: "humidifier",
+      name: "Cellar humidifier",
+      air: "cellar-furnace",
+      make: "Tarn",
+      model: "H-12",
+      answers: { duct: "return" },
+      shutOffs: [
+        { kind: "plug", place: "above the return duct" },
+        { kind: "water-valve", place: "saddle on the pipe beside it" },
+      ],
+    }),
+    unit({
+      id: "yard-condenser",
+      levelId: "yard",
+      kind: "split-cooling",
+      name: "Yard condenser",
+      air: "cellar-furnace",
+      make: "Northgate",
+      model: "Y-36",
+      serial: "NG-3610-1190",
+      refrigerant: "R-410A, 2.6 kg",
+      fittedOn: plainDate(`${year - 7}-05-20`),
+      warrantyEndsOn: plainDate(`${year + 3}-05-20`),
+      warrantyRegistered: false,
+      access: "under the lime tree, shaded and sticky in June",
+      ...technician,
+      shutOffs: [
+        { kind: "disconnect", place: "behind the trellis", offPosition: "pulled out" },
+        { kind: "breaker", place: "number 9, hall cupboard" },
+      ],
+    }),
+    unit({
+      id: "kiln-furnace",
+      levelId: "stable",
+      roomId: "stable-kiln-shed",
+      kind: "metal-vent-furnace",
+      name: "Kiln-shed furnace",
+      make: "Northgate",
+      model: "M-60",
+      answers: { position: "upflow" },
+      ...technician,
+      shutOffs: [
+        { kind: "switch", place: "on the joist above the furnace", offPosition: "down is off" },
+        {
+          kind: "gas-cock",
+          place: "at the meter end of the shed",
+          offPosition: "handle across the pipe is shut",
+        },
+      ],
+    }),
+    unit({
+      id: "studio-pump",
+      levelId: "stable",
+      roomId: "stable-studio",
+      kind: "ductless-head",
+      name: "Studio heat pump",
+      make: "Tarn",
+      model: "S-35",
+      refrigerant: "R-32, 1.1 kg",
+      answers: { heads: "2" },
+      shutOffs: [{ kind: "breaker", place: "number 11, stable board" }],
+    }),
+    unit({
+      id: "loft-ventilator",
+      levelId: "loft",
+      kind: "ventilator",
+      name: "Loft ventilator",
+      make: "Tarn",
+      model: "V2",
+      fittedOn: plainDate(`${year - 5}-03-02`),
+      access: "ladder from the landing, key on the hook",
+      shutOffs: [
+        { kind: "switch", place: "on its own side, under the cover’s lip", offPosition: "0" },
+      ],
+    }),
+    unit({
+      id: "hall-cleaner",
+      levelId: "upper",
+      roomId: "upper-landing",
+      kind: "electrostatic-cleaner",
+      name: "Hall cleaner",
+      air: "cellar-furnace",
+      make: "Wickett",
+      model: "E-20",
+      access: "in the return of the upper floor, steps from the box room",
+      shutOffs: [{ kind: "switch", place: "beside the return grille", offPosition: "down is off" }],
+    }),
+    unit({
+      id: "purifier",
+      levelId: "upper",
+      roomId: "upper-reading-room",
+      kind: "portable-purifier",
+      name: "Reading-room purifier",
+      make: "Millrace",
+      model: "P-4",
+      shutOffs: [{ kind: "plug", place: "behind the armchair" }],
+    }),
+    unit({
+      id: "box-cooler",
+      levelId: "upper",
+      roomId: "upper-box-room",
+      kind: "portable-cooler",
+      name: "Box-room cooler",
+      make: "Millrace",
+      model: "C-9",
+      answers: { "winter-place": "under the stairs, in its sheet" },
+      shutOffs: [{ kind: "plug", place: "left of the window" }],
+    }),
+    unit({
+      id: "gallery",
+      levelId: "shop",
+      roomId: "shop-shop",
+      kind: "rooftop",
+      name: "Gallery unit",
+      make: "Northgate",
+      model: "R-120",
+      access: "by the fixed ladder; not in wind or ice",
+      ...technician,
+      shutOffs: [
+        { kind: "disconnect", place: "in the grey box beside it", offPosition: "pulled out" },
+      ],
+    }),
+    unit({
+      id: "workshop-heater",
+      levelId: "stable",
+      roomId: "stable-workshop",
+      kind: "gas-room-heater",
+      name: "Workshop heater",
+      make: "Hob & Vane",
+      model: "W-5",
+      shutOffs: [
+        { kind: "plug", place: "under the bench" },
+        { kind: "gas-cock", place: "at the wall", offPosition: "handle across the pipe is shut" },
+      ],
+    }),
+    unit({
+      id: "ducts",
+      levelId: "cellar",
+      kind: "ducts",
+      name: "Ducts",
+      answers: { "cleaned-on": `${year - 1}-06-03` },
+    }),
+    unit({
+      id: "dryer",
+      levelId: "ground",
+      roomId: "ground-scullery",
+      kind: "dryer-vent",
+      name: "Scullery dryer vent",
+      answers: { "duct-made-of": "rigid" },
+      shutOffs: [{ kind: "plug", place: "behind the dryer" }],
+    }),
+    thermostat("thermostat-hall", "ground", "ground-hall", "Hall thermostat"),
+    thermostat("thermostat-upper", "upper", "upper-landing", "Landing thermostat"),
+    thermostat("thermostat-studio", "stable", "stable-studio", "Studio thermostat"),
+    alarm("alarm-upper", "upper", "Landing alarm", `${year - 3}-03-01`, "yes"),
+    alarm("alarm-ground", "ground", "Hall alarm", yearsBefore(thisWinter(today), 7), "no"),
+    alarm("alarm-cellar", "cellar", "Cellar alarm", `${year - 2}-11-01`, "no"),
+    alarm("alarm-stable", "stable", "Stable alarm", `${year - 6}-02-01`, "no"),
+  ];
 }
 
-const slots: FilterSlot[] = [
+export const slots: FilterSlot[] = [
   slot({
     id: "cellar-filter",
     unitId: "cellar-furnace",
     name: "Filter",
-    place: "in the return duct, left of the furnace, behind the sliding plate",
+    slotPlace: "return-duct",
+    place: "left of the furnace, behind the sliding plate",
     media: "pleated-25",
     ratingText: "MERV 8",
     airSide: "recirculated",
     direction: "right",
     directionMark: "An arrow is drawn on the duct.",
     printed: "20x20x1",
-    measured: size("495x495x22 mm"),
-    opening: size("508x508x26 mm"),
+    measured: "495x495x22 mm",
+    opening: "508x508x26 mm",
+    cleanDropPa: 48,
     priceMinor: 950,
   }),
   slot({
     id: "kiln-filter",
     unitId: "kiln-furnace",
     name: "Filter",
-    place: "inside the blower compartment, lower door",
+    slotPlace: "blower-compartment",
+    place: "lower door",
     media: "pleated-25",
     ratingText: "MERV 8",
     airSide: "recirculated",
@@ -215,26 +398,18 @@ const slots: FilterSlot[] = [
     printed: "16x25x1",
     priceMinor: 890,
   }),
-  slot({
-    id: "mesh-left",
-    unitId: "studio-pump",
-    name: "Left mesh",
-    place: "behind the front of the left head",
-    media: "head-mesh",
-    airSide: "recirculated",
-    direction: "into-the-unit",
-    printed: "300x260 mm",
-  }),
-  slot({
-    id: "mesh-right",
-    unitId: "studio-pump",
-    name: "Right mesh",
-    place: "behind the front of the right head",
-    media: "head-mesh",
-    airSide: "recirculated",
-    direction: "into-the-unit",
-    printed: "300x260 mm",
-  }),
+  ...(["left", "right"] as const).map((side) =>
+    slot({
+      id: `mesh-${side}`,
+      unitId: "studio-pump",
+      name: side === "left" ? "Left mesh" : "Right mesh",
+      place: `behind the front of the ${side} head`,
+      media: "head-mesh",
+      airSide: "recirculated",
+      direction: "into-the-unit",
+      printed: "300x260 mm",
+    }),
+  ),
   slot({
     id: "vent-extract",
     unitId: "loft-ventilator",
@@ -245,6 +420,7 @@ const slots: FilterSlot[] = [
     airSide: "extract",
     direction: "into-the-unit",
     printed: "420x180x25 mm",
+    seat: "gasket",
     priceMinor: 1400,
   }),
   slot({
@@ -257,7 +433,43 @@ const slots: FilterSlot[] = [
     airSide: "outdoor",
     direction: "into-the-unit",
     printed: "420x180x25 mm",
+    seat: "gasket",
     priceMinor: 2600,
+  }),
+  slot({
+    id: "hall-cells",
+    unitId: "hall-cleaner",
+    name: "Cells",
+    slotPlace: "return-duct",
+    place: "behind the hinged door, the red mark up",
+    media: "electrostatic-cell",
+    airSide: "recirculated",
+    direction: "right",
+    directionMark: "Arrows on the cells.",
+    printed: "400x500x100 mm",
+    filterCount: 3,
+  }),
+  slot({
+    id: "hall-prefilter",
+    unitId: "hall-cleaner",
+    name: "Pre-filter",
+    slotPlace: "return-duct",
+    place: "in front of the cells",
+    media: "washable-panel",
+    airSide: "recirculated",
+    direction: "right",
+    printed: "400x500x10 mm",
+  }),
+  slot({
+    id: "humidifier-panel",
+    unitId: "humidifier",
+    name: "Water panel",
+    place: "behind its cover",
+    media: "humidifier-panel",
+    airSide: "recirculated",
+    direction: "into-the-unit",
+    printed: "250x330x40 mm",
+    priceMinor: 1650,
   }),
   slot({
     id: "purifier-wrap",
@@ -268,7 +480,9 @@ const slots: FilterSlot[] = [
     airSide: "recirculated",
     direction: "into-the-unit",
     printed: "940x300x5 mm",
+    cutToSize: true,
     indicator: true,
+    indicatorReset: "Hold the leaf button for three seconds.",
     priceMinor: 1900,
   }),
   slot({
@@ -281,8 +495,20 @@ const slots: FilterSlot[] = [
     airSide: "recirculated",
     direction: "into-the-unit",
     printed: "290x290x300 mm",
+    seat: "gasket",
     indicator: true,
+    indicatorReset: "Hold the ring button for three seconds.",
     priceMinor: 7900,
+  }),
+  slot({
+    id: "cooler-mesh",
+    unitId: "box-cooler",
+    name: "Mesh",
+    place: "at its back, upper half",
+    media: "portable-mesh",
+    airSide: "recirculated",
+    direction: "into-the-unit",
+    printed: "310x220 mm",
   }),
   slot({
     id: "gallery-bank",
@@ -297,19 +523,93 @@ const slots: FilterSlot[] = [
     filterCount: 4,
     priceMinor: 1250,
   }),
+  slot({
+    id: "heater-filters",
+    unitId: "workshop-heater",
+    name: "Dust filters",
+    place: "two clips at its back",
+    media: "heater-mesh",
+    airSide: "recirculated",
+    direction: "into-the-unit",
+    printed: "280x120 mm",
+    filterCount: 2,
+    indicator: true,
+    indicatorReset: "Goes out by itself at the next start.",
+  }),
 ];
 
-const truths: Record<string, Truth> = {
+export const truths: Record<string, Truth> = {
   "cellar-filter": { factor: 1.16, lookEvery: 24, dueIn: 2, seed: 11 },
   "kiln-filter": { factor: 1.05, dueIn: 26, seed: 12 },
-  "mesh-left": { factor: 1.95, lookEvery: 9, dueIn: 5, seed: 13 },
-  "mesh-right": { factor: 1.7, dueIn: 9, seed: 14 },
+  "mesh-left": { factor: 1.95, lookEvery: 11, dueIn: 5, begunDaysAgo: 420, seed: 13 },
+  "mesh-right": { factor: 1.7, dueIn: 9, begunDaysAgo: 420, seed: 14 },
   "vent-extract": { factor: 0.95, lookEvery: 60, dueIn: 41, seed: 15 },
   "vent-supply": { factor: 1.1, lookEvery: 60, dueIn: 96, seed: 16 },
+  "hall-cells": { factor: 1, lookEvery: 45, dueIn: 35, seed: 20 },
+  "hall-prefilter": { factor: 1.1, dueIn: 14, begunDaysAgo: 420, seed: 21 },
+  "humidifier-panel": { factor: 1, dueIn: 190, seed: 22 },
   "purifier-wrap": { factor: 0.9, dueIn: 34, seed: 17 },
   "purifier-hepa": { factor: 1, dueIn: 240, seed: 18 },
+  "cooler-mesh": { factor: 1, dueIn: 110, begunDaysAgo: 700, seed: 23 },
   "gallery-bank": { factor: 1.1, dueIn: 19, seed: 19 },
+  "heater-filters": { factor: 1.3, lookEvery: 30, dueIn: 16, begunDaysAgo: 420, seed: 24 },
 };
+
+export function partsIn(units: readonly Unit[]): Part[] {
+  const by = (id: string) => units.find((each) => each.id === id)!;
+  const water = { place: "through the floor to the gully" };
+  return [
+    ...partsOf(by("cellar-furnace"), {
+      "evaporator-coil": { place: "on top of the furnace", answers: { reached: "door" } },
+      "drain-pan": {},
+      "float-switch": {},
+      capacitor: { name: "Inducer capacitor", answers: { rated: "5 µF ± 6 %" } },
+      blower: { answers: { drive: "direct" } },
+      "condensate-line": { ...water, answers: { length: "4.5", ends: "the cellar gully" } },
+      "plastic-vent": {
+        place: "north wall, under the study window",
+        answers: { ends: "side-wall" },
+      },
+    }),
+    ...partsOf(by("humidifier")),
+    ...partsOf(by("yard-condenser"), {
+      // Its indoor coil sits on the furnace and is entered there.
+      capacitor: { answers: { rated: "45 µF ± 6 %" } },
+      "line-insulation": { answers: { length: "9" } },
+    }).filter(({ kind }) => !["evaporator-coil", "drain-pan", "condensate-line"].includes(kind)),
+    ...partsOf(by("kiln-furnace"), {
+      belt: { answers: { size: "A-38" } },
+      pilot: {},
+      blower: { answers: { drive: "belt" } },
+    }),
+    ...partsOf(by("studio-pump"), { "base-drain": {} }),
+    ...partsOf(by("loft-ventilator"), {
+      "room-valves": { answers: { count: "11" } },
+      "condensate-line": { answers: { length: "3", ends: "the bath’s stack" } },
+    }),
+    ...partsOf(by("hall-cleaner")),
+    ...partsOf(by("purifier"), { "filter-light": { several: ["Leaf light", "Ring light"] } }),
+    ...partsOf(by("box-cooler")),
+    ...partsOf(by("gallery"), { belt: { answers: { size: "A-51" } }, blower: {} }),
+    ...partsOf(by("workshop-heater"), { "filter-light": {} }),
+    ...partsOf(by("ducts"), {
+      trunk: { answers: { length: "11" }, place: "cellar ceiling, old wrap: leave it alone" },
+      "supply-run": {
+        several: ["North run", "East run", "Loft run"],
+        answers: { length: "7.5" },
+      },
+      "return-run": { answers: { length: "9" } },
+      "outside-terminal": { place: "west gable" },
+    }),
+    ...partsOf(by("dryer"), { "dryer-duct": { answers: { length: "2.4" } } }),
+    ...["thermostat-hall", "thermostat-upper", "thermostat-studio"].flatMap((id) =>
+      partsOf(by(id), { batteries: { answers: { type: "2 AA" } } }),
+    ),
+    ...["alarm-upper", "alarm-ground", "alarm-cellar", "alarm-stable"].flatMap((id) =>
+      partsOf(by(id), { batteries: { answers: { type: "3 AA" } } }),
+    ),
+  ];
+}
 
 /** The last spring that is wholly over: plaster dust from the scullery, for five weeks of it. */
 function lastSpring(today: PlainDate): { from: PlainDate; to: PlainDate } {
@@ -319,9 +619,10 @@ function lastSpring(today: PlainDate): { from: PlainDate; to: PlainDate } {
   return { from: plainDate(`${spring}-04-14`), to: plainDate(`${spring}-05-18`) };
 }
 
-function drivers(today: PlainDate): ScopedDriver[] {
+export function drivers(today: PlainDate): ScopedDriver[] {
   return [
     { id: "household", scope: "home", kind: "people", count: 2 },
+    { id: "asthma", scope: "home", kind: "breathing-trouble", label: "asthma" },
     { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },
     { id: "clay", scope: "home", kind: "dusty-hobby", label: "clay dust" },
     {
@@ -342,13 +643,39 @@ function drivers(today: PlainDate): ScopedDriver[] {
   ];
 }
 
+/** What was written down besides, on days counted back from today. */
+export function notes(today: PlainDate): HistoryEvent[] {
+  const note = (id: string, daysAgo: number, unitId: string, words: string): HistoryEvent => {
+    const date = addDays(today, -daysAgo);
+    return { id, kind: "note", unitId, date, recordedAt: `${date}T18:00:00.000Z`, words };
+  };
+  return [
+    note(
+      "kiln-stopped",
+      398,
+      "kiln-furnace",
+      "Stopped in the coldest week: the filter was blocked, the limit had tripped. New filter, runs again.",
+    ),
+    note(
+      "switch-off",
+      251,
+      "cellar-furnace",
+      "Cold house in the morning: somebody had left the switch with the amber tag off.",
+    ),
+    note("vent-whistle", 74, "loft-ventilator", "Whistles in a west wind; worse since the autumn."),
+    note("lime-tree", 268, "yard-condenser", "Ants on the honeydew under the lime tree."),
+  ];
+}
+
 const DRYING_HOURS = 48;
 const STARTED_HOURS_AGO = 26;
 const hoursFrom = (now: Date, hours: number) =>
   new Date(now.getTime() + hours * 3_600_000).toISOString();
 
+export type DemoEnd = EndEntry & { words: string };
+
 /** The recovery core of the ventilator, washed yesterday and still drying; the machine is off. */
-function leftOpen(now: Date): (EndEntry & { words: string })[] {
+export function leftOpen(now: Date): DemoEnd[] {
   const entry = (id: string, end: EndEntry["end"], hoursAgo: number, words: string) => ({
     id: `demo-${id}`,
     unit: "loft-ventilator",
@@ -367,46 +694,4 @@ function leftOpen(now: Date): (EndEntry & { words: string })[] {
       readyAt: hoursFrom(now, DRYING_HOURS - STARTED_HOURS_AGO),
     },
   ];
-}
-
-export type Demo = { book: HomeBook; ends: (EndEntry & { words: string })[] };
-
-/** Sluice House as it is on the day the demo starts, with three years behind it. */
-export function sluiceHouse(today: PlainDate, now: Date): Demo {
-  const weather = demoWeather(
-    home.climate,
-    toDay(addDays(today, -WEATHER_DAYS)),
-    toDay(today) - 1,
-    chanceFrom(WEATHER_SEED),
-  );
-  const book: HomeBook = {
-    home,
-    levels,
-    systems,
-    units,
-    slots,
-    items: [],
-    drivers: drivers(today),
-    tasks: slots.flatMap((each) => {
-      const job = renewalOf(each.media);
-      return job
-        ? [{ id: `${each.id}-task`, unitId: each.unitId, partId: each.id, procedureId: job.id }]
-        : [];
-    }),
-    events: [],
-    actuals: weather,
-    measured: [],
-  };
-  const made = slots.map((each) => demoHistory(book, each, truths[each.id]!, today));
-  const events = made.flatMap((each) => each.events);
-  return {
-    book: {
-      ...book,
-      items: made.flatMap((each) => each.items),
-      events: events.sort((a, b) =>
-        a.recordedAt < b.recordedAt ? -1 : a.recordedAt > b.recordedAt ? 1 : 0,
-      ),
-    },
-    ends: leftOpen(now),
-  };
 }

@@ -19,3 +19,11 @@ const PANELS: readonly Media[] = [
 /** The job that renews a filter of this kind, where the library has it step by step. */
 export const renewalOf = (media: Media): Procedure | null =>
   PANELS.includes(media) ? changePanelFilter : null;
+
+/** What a procedure is found by: what its steps say. */
+export const procedureWords = (): { id: string; title: string; words: string }[] =>
+  PROCEDURES.map(({ id, title, bring, steps }) => ({
+    id,
+    title,
+    words: [...bring, ...steps.flatMap((step) => [step.title, step.detail ?? ""])].join(" "),
+  }));

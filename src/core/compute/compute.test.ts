@@ -24,6 +24,7 @@ describe("the registry", () => {
       "loose-ends",
       "filter-fit",
       "rating-crosswalk",
+      "registers",
     ]);
     for (const each of COMPUTE_FUNCTIONS) expect(each.summary.length).toBeGreaterThan(20);
   });

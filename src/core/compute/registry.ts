@@ -5,6 +5,7 @@ import {
   ratingCrosswalkInput,
   ratingCrosswalkOutput,
 } from "../bench/rating-crosswalk";
+import { registersInput, registersOutput, registersVerdict } from "../bench/registers";
 import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../procedures/loose-ends";
@@ -75,5 +76,12 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: ratingCrosswalkInput,
     output: ratingCrosswalkOutput,
     run: ratingCrosswalk,
+  }),
+  define({
+    name: "registers",
+    summary: "Whether too many registers are shut, and how many have to be opened.",
+    input: registersInput,
+    output: registersOutput,
+    run: registersVerdict,
   }),
 ];

@@ -107,3 +107,12 @@ export function dayIn(timeZone: string, instant: number): PlainDate {
 
 export const hoursBetween = (fromMs: number, toMs: number): number =>
   ((toMs - fromMs) / MS_PER_DAY) * 24;
+
+/** The same day so many months on; the end of a shorter month stands for the days it lacks. */
+export function addMonths(date: PlainDate, months: number): PlainDate {
+  const { year, month, day } = civil(toDay(date));
+  const count = year * 12 + (month - 1) + months;
+  const first = dayNumber(Math.floor(count / 12), (((count % 12) + 12) % 12) + 1, 1);
+  const next = dayNumber(Math.floor((count + 1) / 12), ((((count + 1) % 12) + 12) % 12) + 1, 1);
+  return fromDay(Math.min(first + day - 1, next - 1));
+}

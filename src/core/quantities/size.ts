@@ -2,7 +2,8 @@
 export type SizeMm = { w: number; h: number; d?: number };
 export type LengthUnit = "in" | "mm" | "cm";
 
-const MM_PER = { in: 25.4, mm: 1, cm: 10 } as const;
+export const MM_PER_INCH = 25.4;
+const MM_PER = { in: MM_PER_INCH, mm: 1, cm: 10 } as const;
 /** The trade makes a filter half an inch smaller than the size on its box, so that it slides. */
 export const NOMINAL_ALLOWANCE_MM = 12.7;
 /** Nobody's filter is larger; a figure beyond it is a slip of the unit. */

@@ -68,6 +68,12 @@ export function awayWords(date: PlainDate, today: PlainDate): string {
   return days <= DAYS_AS_DAYS ? `in ${spanWords(days)}` : `in about ${spanWords(days)}`;
 }
 
+/** How long ago a day was: “today”, “3 weeks ago”. */
+export function agoWords(date: PlainDate, today: PlainDate): string {
+  const days = daysFrom(date, today);
+  return days <= 0 ? "today" : `${spanWords(days)} ago`;
+}
+
 /** “12 – 20 Mar” or “28 Feb – 4 Mar” */
 export function bandWords(early: PlainDate, late: PlainDate, today: PlainDate): string {
   if (early === late) return dayAndMonth(early, today);

@@ -1,16 +1,28 @@
 import type { PlainDate } from "../quantities/plain-date";
-import type { Driver } from "../wear/drivers";
-import { wearOfPlace, type PlaceContext, type Stint } from "../wear/place-history";
+import type { Driver, DriverKind } from "../wear/drivers";
+import {
+  SHORTER_LIFE_SHARE,
+  wearOfPlace,
+  type PlaceContext,
+  type Stint,
+} from "../wear/place-history";
 import type { WearResult, WearSlot } from "../wear/wear-schema";
 import { driverSchema } from "../wear/drivers";
 import { effectiveHistory } from "./effective-history";
 import type { FilterSlot, HistoryEvent, HomeBook, Item, ScopedDriver } from "./register";
 
 /** Whether a driver's scope takes in a slot of an air system. */
-function reaches(driver: ScopedDriver, slot: FilterSlot, systemId: string): boolean {
+function reaches(
+  driver: ScopedDriver,
+  slot: FilterSlot,
+  roomId: string | undefined,
+  systemId: string,
+): boolean {
   switch (driver.scope) {
     case "home":
       return true;
+    case "room":
+      return driver.roomId === roomId;
     case "system":
       return driver.systemId === systemId;
     case "part":
@@ -18,8 +30,11 @@ function reaches(driver: ScopedDriver, slot: FilterSlot, systemId: string): bool
   }
 }
 
+type DustDriver = ScopedDriver & { kind: DriverKind };
+const isDust = (driver: ScopedDriver): driver is DustDriver => driver.kind !== "breathing-trouble";
+
 /** The engine's form of a driver in the register. */
-export function engineDriver(driver: ScopedDriver): Driver {
+export function engineDriver(driver: DustDriver): Driver {
   const { id, kind, count, fraction, from, to } = driver;
   const dated = kind === "duct-cleaning" || kind === "moved-in";
   return driverSchema.parse({
@@ -33,19 +48,36 @@ export function engineDriver(driver: ScopedDriver): Driver {
 
 export function driversOf(book: HomeBook, slot: FilterSlot): ScopedDriver[] {
   const unit = book.units.find((each) => each.id === slot.unitId);
-  return book.drivers.filter((driver) => reaches(driver, slot, unit?.systemId ?? ""));
+  const roomId = slot.roomId ?? unit?.roomId;
+  return book.drivers.filter((driver) => reaches(driver, slot, roomId, unit?.systemId ?? ""));
 }
 
-export function contextOf(book: HomeBook, slot: FilterSlot): PlaceContext {
+/** Whether somebody whose breathing is troubled breathes what this filter lets through, today. */
+function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: PlainDate) {
+  return (
+    slot.airSide !== "extract" &&
+    slot.media !== "humidifier-panel" &&
+    drivers.some(
+      ({ kind, from, to }) =>
+        kind === "breathing-trouble" &&
+        (from === undefined || from <= today) &&
+        (to === undefined || to >= today),
+    )
+  );
+}
+
+export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): PlaceContext {
   const unit = book.units.find((each) => each.id === slot.unitId);
   const system = book.systems.find((each) => each.id === unit?.systemId);
   if (!system) throw new Error(`contextOf: slot ${slot.id} has no air system`);
+  const drivers = driversOf(book, slot);
   return {
     climate: book.home.climate,
     actuals: book.actuals,
     equipment: system.equipment,
     measured: book.measured.filter((entry) => entry.systemId === system.id),
-    drivers: driversOf(book, slot).map(engineDriver),
+    drivers: drivers.filter(isDust).map(engineDriver),
+    lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
   };
 }
 
@@ -64,14 +96,36 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
     airflowM3h: undefined,
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
-    cleanDropPa: undefined,
+    cleanDropPa: slot.cleanDropPa,
     finalRatio: 2,
   };
 }
 
+const byPart = new WeakMap<readonly HistoryEvent[], Map<string, HistoryEvent[]>>();
+
+/** Everything recorded at one part, sorted out once for a record of tens of thousands of entries. */
+export function eventsOfPart(events: readonly HistoryEvent[], partId: string): HistoryEvent[] {
+  let sorted = byPart.get(events);
+  if (!sorted) {
+    sorted = new Map();
+    for (const event of events) {
+      if (event.partId === undefined) continue;
+      const list = sorted.get(event.partId);
+      if (list) list.push(event);
+      else sorted.set(event.partId, [event]);
+    }
+    byPart.set(events, sorted);
+  }
+  return sorted.get(partId) ?? [];
+}
+
 /** Everything that counts of what was recorded at one part. */
 export const historyOf = (book: HomeBook, partId: string): HistoryEvent[] =>
-  effectiveHistory(book.events.filter((event) => event.partId === partId));
+  effectiveHistory(eventsOfPart(book.events, partId));
+
+/** Everything that counts of what was recorded at a unit, its parts included. */
+export const historyOfUnit = (book: HomeBook, unitId: string): HistoryEvent[] =>
+  effectiveHistory(book.events.filter((event) => event.unitId === unitId));
 
 /** From each fitting or cleaning of a part to the next, with the looks between. */
 export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
@@ -103,4 +157,4 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
 
 /** How the filter in a slot stands; null when none was ever recorded. */
 export const wearOfSlot = (book: HomeBook, slot: FilterSlot, today: PlainDate): WearResult | null =>
-  wearOfPlace(contextOf(book, slot), stintsOf(book, slot), today);
+  wearOfPlace(contextOf(book, slot, today), stintsOf(book, slot), today);

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { plainDate, addDays } from "../quantities/plain-date";
+import { addDays, daysFrom, plainDate } from "../quantities/plain-date";
 import { equipmentSchema } from "../climate/run-hours";
 import { climateSchema } from "../climate/climate";
 import type { RunState } from "../procedures/run";
@@ -33,6 +33,9 @@ const slot = (extra: Partial<FilterSlot> = {}): FilterSlot => ({
   id: "slot",
   unitId: "furnace",
   name: "Filter",
+  slotPlace: "return-duct",
+  cutToSize: false,
+  seat: "rail",
   media: "pleated-25",
   rating: { scheme: "MERV", class: "8" },
   airSide: "recirculated",
@@ -49,6 +52,7 @@ const unit: Unit = {
   systemId: "air",
   kind: "condensing-furnace",
   name: "Cellar furnace",
+  answers: {},
   shutOffs: [],
 };
 
@@ -91,8 +95,14 @@ const book = (events: HistoryEvent[], extra: Partial<HomeBook> = {}): HomeBook =
       equipment: equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } }),
     },
   ],
+  rooms: [],
+  registers: [],
+  contacts: [],
   units: [unit],
+  retired: [],
   slots: [slot()],
+  retiredSlots: [],
+  parts: [],
   items: [],
   drivers: [],
   tasks: [],
@@ -194,7 +204,7 @@ describe("drivers in their scope", () => {
       "here",
       "rail",
     ]);
-    expect(contextOf(home, home.slots[0]!).drivers).toHaveLength(3);
+    expect(contextOf(home, home.slots[0]!, today).drivers).toHaveLength(3);
   });
   it("become the engine's own form, a single day under its name", () => {
     expect(engineDriver({ id: "a", scope: "home", kind: "duct-cleaning", from: day(-3) })).toEqual({
@@ -206,6 +216,71 @@ describe("drivers in their scope", () => {
       kind: "people",
       count: 4,
     });
+  });
+});
+
+describe("a room's driver", () => {
+  const dusty: ScopedDriver = { id: "d", scope: "room", roomId: "hall", kind: "dusty-hobby" };
+  it("reaches what stands in the room, and a grille there whose unit does not", () => {
+    const inRoom = book([], { drivers: [dusty], units: [{ ...unit, roomId: "hall" }] });
+    expect(driversOf(inRoom, inRoom.slots[0]!)).toEqual([dusty]);
+    const grille = slot({ slotPlace: "wall-grille", roomId: "hall" });
+    expect(driversOf(book([], { drivers: [dusty] }), grille)).toEqual([dusty]);
+    const elsewhere = slot({ slotPlace: "wall-grille", roomId: "study" });
+    expect(driversOf(inRoom, elsewhere)).toEqual([]);
+  });
+});
+
+describe("a breathing trouble in the home", () => {
+  const lungs: ScopedDriver = { id: "lungs", scope: "home", kind: "breathing-trouble" };
+  const standing = (extra: Partial<HomeBook>, events = [event("fitted", -20)]) => {
+    const home = book(events, extra);
+    return standingOf(home, home.slots[0]!, today, wordsFor);
+  };
+
+  it("brings a filter of breathed air due after three quarters of its load", () => {
+    const [with_, without] = [standing({ drivers: [lungs] }), standing({})];
+    // The same load against three quarters of the life: 4/3 as full.
+    expect(with_.wear!.percentNow).toBeCloseTo((without.wear!.percentNow * 4) / 3, 0);
+    expect(with_.wear!.likely! < without.wear!.likely!).toBe(true);
+    expect(with_.wear!.likelyAtWholeLife).toBe(without.wear!.likely);
+    expect(with_.wear!.bookDue).toBe(without.wear!.bookDue);
+    expect(with_.reasons).toContainEqual({
+      words: "easier breathing",
+      daysSooner: daysFrom(with_.wear!.likely!, without.wear!.likely!),
+    });
+  });
+
+  it("leaves what is learnt of the place alone: it fills no faster for it", () => {
+    const events = [event("fitted", -30), look(-12, "grey"), look(-4, "loaded")];
+    const [with_, without] = [standing({ drivers: [lungs] }, events), standing({}, events)];
+    expect(with_.wear!.belief).toEqual(without.wear!.belief);
+    expect(with_.wear!.looksUsed).toBe(2);
+    expect(with_.wear!.percentNow).toBeCloseTo((without.wear!.percentNow * 4) / 3, 0);
+  });
+
+  it("takes a quarter off the age, too, rounded down", () => {
+    const slots = [slot({ maxAgeDays: 25 })];
+    expect(standing({ slots }).wear!.likely).toBe(day(-20 + 25));
+    expect(standing({ slots, drivers: [lungs] }).wear!.likely).toBe(day(-20 + 18));
+  });
+
+  it.each([
+    ["stale air", slot({ airSide: "extract" }), lungs],
+    ["a water panel", slot({ media: "humidifier-panel" }), lungs],
+    ["one that has passed", slot(), { ...lungs, to: day(-1) }],
+    ["one still to come", slot(), { ...lungs, from: day(1) }],
+  ] as const)("changes nothing for %s", (_, at, driver) => {
+    expect(standing({ slots: [at], drivers: [driver] }).wear!.likelyAtWholeLife).toBeNull();
+  });
+
+  it("shortens the changes ahead as well", () => {
+    const pegs = (drivers: ScopedDriver[]) => {
+      const home = book([event("fitted", -20)], { drivers });
+      const all = [standingOf(home, home.slots[0]!, today, wordsFor)];
+      return lintelOf(home, all, today).pegs.length;
+    };
+    expect(pegs([lungs])).toBeGreaterThan(pegs([]));
   });
 });
 

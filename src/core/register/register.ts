@@ -1,16 +1,17 @@
 import type { Climate } from "../climate/climate";
 import type { Equipment } from "../climate/run-hours";
+import type { SEATS } from "../bench/filter-fit";
 import type { EndKind } from "../procedures/loose-ends";
+import type { UnitSystem } from "../quantities/length";
 import type { PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { LengthUnit, SizeMm } from "../quantities/size";
 import type { Grade } from "../wear/belief";
 import type { AirSide, DriverKind } from "../wear/drivers";
 import type { Media } from "../wear/media";
+import type { Answers } from "./question";
 
 /** What the register knows of a home and its machines: plain data, no truth derived in it. */
-export type UnitSystem = "metric" | "us";
-
 export type Home = {
   id: string;
   name: string;
@@ -23,7 +24,36 @@ export type Home = {
 export type LevelPlace = "inside" | "outdoors" | "outbuilding";
 export type Level = { id: string; name: string; storey: number; place: LevelPlace };
 
-export type AirSystem = { id: string; name: string; ducted: boolean; equipment: Equipment };
+export type Room = { id: string; levelId: string; name: string; sleeps: boolean };
+
+/** Where air comes into a room, or leaves it, and whether it is open. */
+export type Register = {
+  id: string;
+  roomId: string;
+  role: "supply" | "return";
+  place?: string;
+  isShut: boolean;
+};
+
+export const CONTACT_ROLES = ["technician", "supplier", "gas", "landlord", "other"] as const;
+export type ContactRole = (typeof CONTACT_ROLES)[number];
+export type Contact = {
+  id: string;
+  name: string;
+  role: ContactRole;
+  phone?: string;
+  email?: string;
+  note?: string;
+};
+
+/** Machines that move air together; `airflowM3h` is what they move when they run. */
+export type AirSystem = {
+  id: string;
+  name: string;
+  ducted: boolean;
+  equipment: Equipment;
+  airflowM3h?: number;
+};
 
 export const SHUT_OFF_KINDS = [
   "switch",
@@ -36,16 +66,50 @@ export const SHUT_OFF_KINDS = [
 export type ShutOffKind = (typeof SHUT_OFF_KINDS)[number];
 export type ShutOff = { id: string; kind: ShutOffKind; place: string; offPosition?: string };
 
+/** The steps in which a unit is entered; the half done one remembers which comes next. */
+export const SET_UP_STEPS = ["plate", "place", "shut-off", "filters", "parts"] as const;
+export type SetUpStep = (typeof SET_UP_STEPS)[number];
+
 export type Unit = {
   id: string;
   levelId: string;
+  roomId?: string;
   systemId: string;
   kind: string;
   name: string;
-  makeModel?: string;
+  make?: string;
+  model?: string;
+  serial?: string;
+  refrigerant?: string;
+  fittedOn?: PlainDate;
+  /** Where its manual and papers are. */
+  papers?: string;
+  warrantyEndsOn?: PlainDate;
+  warrantyRegistered?: boolean;
+  contactId?: string;
   access?: string;
+  note?: string;
+  /** To the questions of its kind. */
+  answers: Answers;
   /** In the order in which they are shut. */
   shutOffs: ShutOff[];
+  /** The step at which it was left half entered. */
+  setUpStep?: SetUpStep;
+  /** Out of service since; its record stays. */
+  retiredOn?: PlainDate;
+  successorId?: string;
+};
+
+/** A lasting place in or beside a unit that gets serviced; filter slots say more of themselves. */
+export type Part = {
+  id: string;
+  unitId: string;
+  kind: string;
+  name: string;
+  place?: string;
+  roomId?: string;
+  note?: string;
+  answers: Answers;
 };
 
 export const DIRECTIONS = [
@@ -62,11 +126,29 @@ export type Direction = (typeof DIRECTIONS)[number];
 /** A size as somebody typed it, and what it means. */
 export type TypedSize = { text: string; mm: SizeMm };
 
+/** Where in the house a slot is. */
+export const SLOT_PLACES = [
+  "return-duct",
+  "blower-compartment",
+  "wall-grille",
+  "ceiling-grille",
+  "in-the-machine",
+  "elsewhere",
+] as const;
+export type SlotPlace = (typeof SLOT_PLACES)[number];
+
+/** How the frame is held, from loose to sealed. */
+export type Seat = (typeof SEATS)[number];
+
 export type FilterSlot = {
   id: string;
   unitId: string;
   name: string;
+  slotPlace: SlotPlace;
   place?: string;
+  /** The room of a grille that is not at its unit. */
+  roomId?: string;
+  note?: string;
   media: Media;
   rating?: Rating;
   airSide: AirSide;
@@ -76,7 +158,13 @@ export type FilterSlot = {
   opening?: TypedSize;
   direction: Direction;
   directionMark?: string;
+  /** Bought as a sheet and cut. */
+  cutToSize: boolean;
+  seat: Seat;
   indicator: boolean;
+  indicatorReset?: string;
+  /** Of a clean one at the full airflow, as its box says, Pa. */
+  cleanDropPa?: number;
   priceMinor?: number;
   baseHours?: number;
   maxAgeDays?: number;
@@ -92,10 +180,16 @@ export type Item = {
 };
 
 export type DriverScope =
-  { scope: "home" } | { scope: "system"; systemId: string } | { scope: "part"; partId: string };
+  | { scope: "home" }
+  | { scope: "room"; roomId: string }
+  | { scope: "system"; systemId: string }
+  | { scope: "part"; partId: string };
+
+/** What is asked about a household: dust for its filters, or lungs that want them changed sooner. */
+export type HouseholdKind = DriverKind | "breathing-trouble";
 
 export type DriverFacts = {
-  kind: DriverKind;
+  kind: HouseholdKind;
   count?: number;
   fraction?: number;
   from?: PlainDate;
@@ -106,7 +200,7 @@ export type ScopedDriver = DriverScope & DriverFacts & { id: string };
 
 export type Task = { id: string; unitId?: string; partId?: string; procedureId: string };
 
-export type HistoryKind = "fitted" | "cleaned" | "look" | "note" | "withdrawn";
+export type HistoryKind = "fitted" | "cleaned" | "done" | "look" | "note" | "withdrawn";
 export type HistoryEvent = {
   id: string;
   kind: HistoryKind;
@@ -127,13 +221,23 @@ export type HistoryEvent = {
 export type HomeBook = {
   home: Home;
   levels: Level[];
+  rooms: Room[];
+  registers: Register[];
+  contacts: Contact[];
   systems: AirSystem[];
+  /** In service, or being entered. */
   units: Unit[];
+  /** Out of service; their parts are kept with those of the others. */
+  retired: Unit[];
+  /** Of the units in service. */
   slots: FilterSlot[];
+  retiredSlots: FilterSlot[];
+  /** Every other part, of all units. */
+  parts: Part[];
   items: Item[];
   drivers: ScopedDriver[];
   tasks: Task[];
-  /** Of filters only: fittings, cleanings, looks and what corrects them, in the order recorded. */
+  /** Everything recorded, and what corrects it, in the order recorded. */
   events: HistoryEvent[];
   actuals: { date: PlainDate; meanC: number }[];
   measured: { systemId: string; date: PlainDate; hours: number }[];
@@ -148,3 +252,6 @@ export function isolatorOf(unit: Unit): EndKind {
   }
   return "switch-off";
 }
+
+/** “Northgate CF-80” */
+export const plateWords = (unit: Unit): string => [unit.make, unit.model].filter(Boolean).join(" ");

@@ -8,6 +8,7 @@ import {
   dueAtBookPace,
   wearSummaryOfPlace,
   type PlaceContext,
+  type PlaceSummary,
   type Stint,
 } from "../wear/place-history";
 import type { FilterSlot, HomeBook, ScopedDriver, Unit } from "./register";
@@ -17,7 +18,7 @@ export type Standing = {
   slot: FilterSlot;
   unit: Unit;
   /** Null when no fitting was ever recorded. */
-  wear: WearSummary | null;
+  wear: PlaceSummary | null;
   fittedOn: PlainDate | null;
   reasons: Reason[];
   sentence: string;
@@ -34,7 +35,7 @@ export function standingOf(
 ): Standing {
   const unit = book.units.find((each) => each.id === slot.unitId);
   if (!unit) throw new Error(`standingOf: slot ${slot.id} has no unit`);
-  const context = contextOf(book, slot);
+  const context = contextOf(book, slot, today);
   const stints = stintsOf(book, slot);
   const wear = wearSummaryOfPlace(context, stints, today);
   const fittedOn = stints.at(-1)?.startedOn ?? null;
@@ -56,6 +57,7 @@ export function standingOf(
     },
     weatherWords(context, fittedOn, today),
     dueAtBookPace(context, stints, today),
+    wear.likelyAtWholeLife,
   );
   return { ...common, wear, fittedOn, reasons, sentence: reasonSentence(wear, reasons) };
 }

@@ -12,13 +12,15 @@ const MOST_REASONS = 3;
 
 /**
  * What moved a due date away from the book, the strongest first: drivers, weather, and the place's
- * own factor, which is what the due day at the book's pace is compared for.
+ * own factor, which is what the due day at the book's pace is compared for. `wholeLife` is the likely
+ * day without the quarter taken off for lungs.
  */
 export function reasonsOf(
   result: WearSummary,
   wordsFor: (driver: { id?: string | undefined; kind: string }) => string,
   weather: string | null,
   bookPace: PlainDate | null,
+  wholeLife: PlainDate | null = null,
 ): Reason[] {
   const reasons: Reason[] = result.drivers.flatMap((driver) =>
     driver.daysBroughtForward
@@ -29,6 +31,8 @@ export function reasonsOf(
     reasons.push({ words: weather, daysSooner: result.weatherDays });
   if (result.likely && bookPace && bookPace !== result.likely)
     reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, bookPace) });
+  if (result.likely && wholeLife && wholeLife !== result.likely)
+    reasons.push({ words: "easier breathing", daysSooner: daysFrom(result.likely, wholeLife) });
   return reasons.sort((a, b) => Math.abs(b.daysSooner) - Math.abs(a.daysSooner));
 }
 

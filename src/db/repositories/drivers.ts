@@ -1,11 +1,11 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { DriverScope, ScopedDriver } from "@/core/register/register";
-import type { DriverKind } from "@/core/wear/drivers";
+import type { DriverScope, HouseholdKind, ScopedDriver } from "@/core/register/register";
 import type { Reader, Tx } from "../client";
-import { drivers } from "../schema";
+import { drivers, householdAnswers } from "../schema";
 
 function scopeOf(row: typeof drivers.$inferSelect): DriverScope {
+  if (row.scope === "room" && row.roomId) return { scope: "room", roomId: row.roomId };
   if (row.scope === "system" && row.systemId) return { scope: "system", systemId: row.systemId };
   if (row.scope === "part" && row.partId) return { scope: "part", partId: row.partId };
   return { scope: "home" };
@@ -20,7 +20,7 @@ export async function listDrivers(db: Reader, homeId: string): Promise<ScopedDri
   return rows.map((row) => ({
     ...scopeOf(row),
     id: row.id,
-    kind: row.kind as DriverKind,
+    kind: row.kind as HouseholdKind,
     ...(row.count === null ? {} : { count: row.count }),
     ...(row.fraction === null ? {} : { fraction: row.fraction }),
     ...(row.from === null ? {} : { from: row.from as PlainDate }),
@@ -32,6 +32,7 @@ export async function listDrivers(db: Reader, homeId: string): Promise<ScopedDri
 function toRow(driver: ScopedDriver) {
   return {
     scope: driver.scope,
+    roomId: driver.scope === "room" ? driver.roomId : null,
     systemId: driver.scope === "system" ? driver.systemId : null,
     partId: driver.scope === "part" ? driver.partId : null,
     kind: driver.kind,
@@ -69,4 +70,34 @@ export async function markDriverDeleted(
     .update(drivers)
     .set({ deletedAt: at })
     .where(and(eq(drivers.id, id), eq(drivers.homeId, homeId)));
+}
+
+/** The questions about the household that were answered with no. */
+export async function listNos(db: Reader, homeId: string): Promise<HouseholdKind[]> {
+  const rows = await db
+    .select({ kind: householdAnswers.kind })
+    .from(householdAnswers)
+    .where(eq(householdAnswers.homeId, homeId));
+  return rows.map((row) => row.kind as HouseholdKind);
+}
+
+export async function recordNo(
+  tx: Tx,
+  homeId: string,
+  kind: HouseholdKind,
+  answeredAt: string,
+): Promise<void> {
+  await tx
+    .insert(householdAnswers)
+    .values({ homeId, kind, answeredAt })
+    .onConflictDoUpdate({
+      target: [householdAnswers.homeId, householdAnswers.kind],
+      set: { answeredAt },
+    });
+}
+
+export async function takeBackNo(tx: Tx, homeId: string, kind: HouseholdKind): Promise<void> {
+  await tx
+    .delete(householdAnswers)
+    .where(and(eq(householdAnswers.homeId, homeId), eq(householdAnswers.kind, kind)));
 }

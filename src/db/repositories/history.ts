@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, max, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, max, type SQL } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent } from "@/core/register/register";
 import type { Grade } from "@/core/wear/belief";
@@ -36,13 +36,23 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
   }));
 }
 
-/** Everything recorded at some parts, withdrawn or not, in the order it was recorded. */
-export async function listEventsOfParts(
-  db: Reader,
-  partIds: readonly string[],
-): Promise<HistoryEvent[]> {
-  return partIds.length === 0 ? [] : select(db, inArray(events.partId, [...partIds]));
+/** Everything recorded at a part, withdrawn or not, in the order it was recorded. */
+export const listEventsOfPart = (db: Reader, partId: string): Promise<HistoryEvent[]> =>
+  select(db, eq(events.partId, partId));
+
+/** How many entries of all homes there are: the ordinal of the newest. */
+export async function newestOrdinal(db: Reader): Promise<number> {
+  const rows = await db.select({ top: max(events.ordinal) }).from(events);
+  return rows[0]?.top ?? 0;
 }
+
+/** Everything recorded in a home after an ordinal, in the order it was recorded. */
+export const listEventsAfter = (
+  db: Reader,
+  homeId: string,
+  ordinal: number,
+): Promise<HistoryEvent[]> =>
+  select(db, and(eq(events.homeId, homeId), gt(events.ordinal, ordinal)));
 
 export async function findEvent(
   db: Reader,
@@ -63,31 +73,42 @@ export async function findSuccessor(db: Reader, id: string): Promise<{ id: strin
   return rows[0] ?? null;
 }
 
-/** Adds to the history; there is no way to change what is in it. */
-export async function appendEvent(tx: Tx, homeId: string, event: HistoryEvent): Promise<void> {
-  const [{ top }] = (await tx.select({ top: max(events.ordinal) }).from(events)) as [
-    { top: number | null },
-  ];
-  await tx.insert(events).values({
-    id: event.id,
-    ordinal: (top ?? 0) + 1,
-    homeId,
-    unitId: event.unitId,
-    partId: event.partId,
-    itemId: event.itemId,
-    kind: event.kind,
-    date: event.date,
-    recordedAt: event.recordedAt,
-    corrects: event.corrects,
-    runId: event.runId,
-    words: event.words,
-    minutes: event.minutes,
-    costMinor: event.costMinor,
-  });
-  if (event.look)
-    await tx.insert(looks).values({
-      eventId: event.id,
-      grade: event.look.grade,
-      pressureDropPa: event.look.pressureDropPa,
-    });
+const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
+  id: event.id,
+  ordinal,
+  homeId,
+  unitId: event.unitId,
+  partId: event.partId,
+  itemId: event.itemId,
+  kind: event.kind,
+  date: event.date,
+  recordedAt: event.recordedAt,
+  corrects: event.corrects,
+  runId: event.runId,
+  words: event.words,
+  minutes: event.minutes,
+  costMinor: event.costMinor,
+});
+
+/** SQLite takes a limited number of values in one statement. */
+const ROWS_AT_ONCE = 200;
+
+/** Adds to the history, in order; there is no way to change what is in it. */
+export async function appendEvents(
+  tx: Tx,
+  homeId: string,
+  list: readonly HistoryEvent[],
+): Promise<void> {
+  const top = await newestOrdinal(tx);
+  for (let i = 0; i < list.length; i += ROWS_AT_ONCE) {
+    const some = list.slice(i, i + ROWS_AT_ONCE);
+    await tx.insert(events).values(some.map((event, j) => toRow(homeId, event, top + 1 + i + j)));
+    const seen = some.flatMap(({ id, look }) =>
+      look ? [{ eventId: id, grade: look.grade, pressureDropPa: look.pressureDropPa }] : [],
+    );
+    if (seen.length > 0) await tx.insert(looks).values(seen);
+  }
 }
+
+export const appendEvent = (tx: Tx, homeId: string, event: HistoryEvent): Promise<void> =>
+  appendEvents(tx, homeId, [event]);

@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from "drizzle-orm";
+import { and, asc, eq, isNull, sql } from "drizzle-orm";
 import { z } from "zod";
 import { climateSchema } from "@/core/climate/climate";
 import type { Home, Level } from "@/core/register/register";
@@ -78,6 +78,15 @@ export async function insertLevel(tx: Tx, homeId: string, level: Level): Promise
   await tx.insert(levels).values({ ...level, homeId });
 }
 
+/** How often days were observed and written down. */
+export async function observedVersion(db: Reader, homeId: string): Promise<number> {
+  const rows = await db
+    .select({ version: homes.observedVersion })
+    .from(homes)
+    .where(eq(homes.id, homeId));
+  return rows[0]?.version ?? 0;
+}
+
 export async function listWeatherDays(db: Reader, homeId: string) {
   return db
     .select({ date: weatherDays.date, meanC: weatherDays.meanC })
@@ -100,4 +109,8 @@ export async function recordWeatherDays(
         target: [weatherDays.homeId, weatherDays.date],
         set: { meanC: day.meanC },
       });
+  await tx
+    .update(homes)
+    .set({ observedVersion: sql`${homes.observedVersion} + 1` })
+    .where(eq(homes.id, homeId));
 }

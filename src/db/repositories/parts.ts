@@ -1,10 +1,18 @@
-import { and, asc, eq, inArray, isNull } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull, ne } from "drizzle-orm";
 import type { Rating, RatingScheme } from "@/core/quantities/rating";
 import type { SizeMm } from "@/core/quantities/size";
-import type { Direction, FilterSlot, Item, TypedSize } from "@/core/register/register";
+import type {
+  Direction,
+  FilterSlot,
+  Item,
+  Part,
+  SlotPlace,
+  TypedSize,
+} from "@/core/register/register";
 import type { Media } from "@/core/wear/media";
 import type { Reader, Tx } from "../client";
-import { filterSlots, items, parts, units } from "../schema";
+import { known, readAnswerColumn } from "../known";
+import { filterSlots, items, parts, tasks, units } from "../schema";
 
 const ratingOf = (scheme: string | null, name: string | null): { rating?: Rating } =>
   scheme === null || name === null
@@ -25,13 +33,6 @@ const typedSize = (
 ): TypedSize | undefined =>
   text === null || w === null || h === null ? undefined : { text, mm: sizeOf(w, h, d) };
 
-/** Drops the keys that hold nothing, so that a row and a form give the same plain data. */
-function known<T extends object>(record: T): { [K in keyof T]: NonNullable<T[K]> } {
-  return Object.fromEntries(
-    Object.entries(record).filter(([, value]) => value !== null && value !== undefined),
-  ) as { [K in keyof T]: NonNullable<T[K]> };
-}
-
 function toSlot(
   part: typeof parts.$inferSelect,
   slot: typeof filterSlots.$inferSelect,
@@ -40,6 +41,7 @@ function toSlot(
     id: part.id,
     unitId: part.unitId,
     name: part.name,
+    slotPlace: slot.slotPlace as SlotPlace,
     media: slot.media as Media,
     ...ratingOf(slot.ratingScheme, slot.ratingClass),
     airSide: slot.airSide,
@@ -50,9 +52,13 @@ function toSlot(
       mm: sizeOf(slot.nominalWidthMm, slot.nominalHeightMm, slot.nominalDepthMm),
     },
     direction: slot.direction as Direction,
+    cutToSize: slot.cutToSize,
+    seat: slot.seat,
     indicator: slot.indicator,
     ...known({
       place: part.place,
+      roomId: part.roomId,
+      note: part.note,
       measured: typedSize(
         slot.measuredText,
         slot.measuredWidthMm,
@@ -66,6 +72,8 @@ function toSlot(
         slot.openingDepthMm,
       ),
       directionMark: slot.directionMark,
+      indicatorReset: slot.indicatorReset,
+      cleanDropPa: slot.cleanDropPa,
       priceMinor: slot.priceMinor,
       baseHours: slot.baseHours,
       maxAgeDays: slot.maxAgeDays,
@@ -75,6 +83,7 @@ function toSlot(
 
 function toRow(slot: FilterSlot) {
   return {
+    slotPlace: slot.slotPlace,
     media: slot.media,
     ratingScheme: slot.rating?.scheme ?? null,
     ratingClass: slot.rating?.class ?? null,
@@ -95,12 +104,18 @@ function toRow(slot: FilterSlot) {
     openingDepthMm: slot.opening?.mm.d ?? null,
     direction: slot.direction,
     directionMark: slot.directionMark ?? null,
+    cutToSize: slot.cutToSize,
+    seat: slot.seat,
     indicator: slot.indicator,
+    indicatorReset: slot.indicatorReset ?? null,
+    cleanDropPa: slot.cleanDropPa ?? null,
     priceMinor: slot.priceMinor ?? null,
     baseHours: slot.baseHours ?? null,
     maxAgeDays: slot.maxAgeDays ?? null,
   };
 }
+
+const SLOT = "filter-slot";
 
 /** The filter slots of a home's units, in the order they were entered. */
 export async function listSlots(db: Reader, homeId: string): Promise<FilterSlot[]> {
@@ -110,8 +125,33 @@ export async function listSlots(db: Reader, homeId: string): Promise<FilterSlot[
     .innerJoin(filterSlots, eq(filterSlots.partId, parts.id))
     .innerJoin(units, eq(units.id, parts.unitId))
     .where(and(eq(units.homeId, homeId), isNull(units.deletedAt), isNull(parts.deletedAt)))
-    .orderBy(asc(parts.createdAt));
+    .orderBy(asc(parts.createdAt), asc(parts.id));
   return rows.map(({ part, slot }) => toSlot(part, slot));
+}
+
+/** Every part of a home's units but the filter slots, in the order they were entered. */
+export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
+  const rows = await db
+    .select({ part: parts })
+    .from(parts)
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .where(
+      and(
+        eq(units.homeId, homeId),
+        ne(parts.kind, SLOT),
+        isNull(units.deletedAt),
+        isNull(parts.deletedAt),
+      ),
+    )
+    .orderBy(asc(parts.createdAt), asc(parts.id));
+  return rows.map(({ part: { id, unitId, kind, name, place, roomId, note, answers } }) => ({
+    id,
+    unitId,
+    kind,
+    name,
+    answers: readAnswerColumn(answers),
+    ...known({ place, roomId, note }),
+  }));
 }
 
 export async function homeOfPart(db: Reader, partId: string): Promise<string | null> {
@@ -123,38 +163,85 @@ export async function homeOfPart(db: Reader, partId: string): Promise<string | n
   return rows[0]?.homeId ?? null;
 }
 
+const ownRow = ({ name, place, roomId, note }: Omit<Part, "kind" | "answers">) => ({
+  name,
+  place: place ?? null,
+  roomId: roomId ?? null,
+  note: note ?? null,
+});
+
 export async function insertSlot(tx: Tx, slot: FilterSlot, createdAt: string): Promise<void> {
-  const { id, unitId, name, place } = slot;
-  await tx.insert(parts).values({ id, unitId, kind: "filter-slot", name, place, createdAt });
+  const { id, unitId } = slot;
+  await tx.insert(parts).values({ id, unitId, kind: SLOT, ...ownRow(slot), createdAt });
   await tx.insert(filterSlots).values({ partId: id, ...toRow(slot) });
 }
 
 export async function updateSlot(tx: Tx, slot: FilterSlot): Promise<void> {
+  await tx.update(parts).set(ownRow(slot)).where(eq(parts.id, slot.id));
+  await tx.update(filterSlots).set(toRow(slot)).where(eq(filterSlots.partId, slot.id));
+}
+
+export async function insertPart(tx: Tx, part: Part, createdAt: string): Promise<void> {
+  const { id, unitId, kind, answers } = part;
+  await tx
+    .insert(parts)
+    .values({ id, unitId, kind, ...ownRow(part), answers: JSON.stringify(answers), createdAt });
+}
+
+export async function updatePart(tx: Tx, part: Part): Promise<void> {
   await tx
     .update(parts)
-    .set({ name: slot.name, place: slot.place ?? null })
-    .where(eq(parts.id, slot.id));
-  await tx.update(filterSlots).set(toRow(slot)).where(eq(filterSlots.partId, slot.id));
+    .set({ ...ownRow(part), kind: part.kind, answers: JSON.stringify(part.answers) })
+    .where(eq(parts.id, part.id));
+}
+
+/** Hands parts over to another unit: what was recorded at them stays with them. */
+export async function movePartsToUnit(
+  tx: Tx,
+  partIds: readonly string[],
+  unitId: string,
+): Promise<void> {
+  if (partIds.length === 0) return;
+  await tx
+    .update(parts)
+    .set({ unitId })
+    .where(inArray(parts.id, [...partIds]));
+  await tx
+    .update(tasks)
+    .set({ unitId })
+    .where(inArray(tasks.partId, [...partIds]));
 }
 
 export async function markPartDeleted(tx: Tx, id: string, at: string | null): Promise<void> {
   await tx.update(parts).set({ deletedAt: at }).where(eq(parts.id, id));
 }
 
-export async function listItems(db: Reader, partIds: readonly string[]): Promise<Item[]> {
-  if (partIds.length === 0) return [];
+const toItem = (row: typeof items.$inferSelect): Item => ({
+  id: row.id,
+  partId: row.partId,
+  media: row.media as Media,
+  sizeText: row.sizeText,
+  ...ratingOf(row.ratingScheme, row.ratingClass),
+  ...(row.priceMinor === null ? {} : { priceMinor: row.priceMinor }),
+});
+
+export async function listItems(db: Reader, ids: readonly string[]): Promise<Item[]> {
+  if (ids.length === 0) return [];
   const rows = await db
     .select()
     .from(items)
-    .where(inArray(items.partId, [...partIds]));
-  return rows.map((row) => ({
-    id: row.id,
-    partId: row.partId,
-    media: row.media as Media,
-    sizeText: row.sizeText,
-    ...ratingOf(row.ratingScheme, row.ratingClass),
-    ...(row.priceMinor === null ? {} : { priceMinor: row.priceMinor }),
-  }));
+    .where(inArray(items.id, [...ids]));
+  return rows.map(toItem);
+}
+
+export async function listItemsOfHome(db: Reader, homeId: string): Promise<Item[]> {
+  const rows = await db
+    .select({ item: items })
+    .from(items)
+    .innerJoin(parts, eq(parts.id, items.partId))
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .where(eq(units.homeId, homeId));
+  return rows.map(({ item }) => toItem(item));
 }
 
 export async function insertItem(tx: Tx, item: Item): Promise<void> {

@@ -1,9 +1,9 @@
 import { and, eq, isNotNull } from "drizzle-orm";
 import type { Reader } from "../client";
-import { homes, parts, units } from "../schema";
+import { contacts, homes, parts, registers, rooms, units } from "../schema";
 
 export type Removed = {
-  kind: "unit" | "slot" | "home";
+  kind: "unit" | "slot" | "home" | "room" | "register" | "contact";
   id: string;
   name: string;
   deletedAt: string;
@@ -24,25 +24,34 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     .select({ id: homes.id, name: homes.name, deletedAt: homes.deletedAt })
     .from(homes)
     .where(isNotNull(homes.deletedAt));
+  const inRooms = await db
+    .select({ id: rooms.id, name: rooms.name, deletedAt: rooms.deletedAt })
+    .from(rooms)
+    .where(and(eq(rooms.homeId, homeId), isNotNull(rooms.deletedAt)));
+  const turned = await db
+    .select({ id: registers.id, name: rooms.name, deletedAt: registers.deletedAt })
+    .from(registers)
+    .innerJoin(rooms, eq(rooms.id, registers.roomId))
+    .where(and(eq(rooms.homeId, homeId), isNotNull(registers.deletedAt)));
+  const called = await db
+    .select({ id: contacts.id, name: contacts.name, deletedAt: contacts.deletedAt })
+    .from(contacts)
+    .where(and(eq(contacts.homeId, homeId), isNotNull(contacts.deletedAt)));
+  const as = (
+    kind: Removed["kind"],
+    rows: readonly { id: string; name: string; deletedAt: string | null }[],
+  ): Removed[] =>
+    rows.map(({ id, name, deletedAt }) => ({ kind, id, name, deletedAt: deletedAt! }));
   const removed: Removed[] = [
-    ...inHome.map((row) => ({
-      kind: "unit" as const,
-      id: row.id,
-      name: row.name,
-      deletedAt: row.deletedAt!,
-    })),
-    ...slots.map((row) => ({
-      kind: "slot" as const,
-      id: row.id,
-      name: `${row.unit}, ${row.name.toLowerCase()}`,
-      deletedAt: row.deletedAt!,
-    })),
-    ...gone.map((row) => ({
-      kind: "home" as const,
-      id: row.id,
-      name: row.name,
-      deletedAt: row.deletedAt!,
-    })),
+    ...as("unit", inHome),
+    ...as(
+      "slot",
+      slots.map((row) => ({ ...row, name: `${row.unit}, ${row.name.toLowerCase()}` })),
+    ),
+    ...as("room", inRooms),
+    ...as("register", turned),
+    ...as("contact", called),
+    ...as("home", gone),
   ];
   return removed.sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
 }

@@ -1,17 +1,22 @@
 import { and, asc, eq, inArray, isNull } from "drizzle-orm";
+import { z } from "zod";
 import { equipmentSchema } from "@/core/climate/run-hours";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { AirSystem, ShutOff, ShutOffKind, Unit } from "@/core/register/register";
+import type { AirSystem, SetUpStep, ShutOff, ShutOffKind, Unit } from "@/core/register/register";
 import type { Reader, Tx } from "../client";
-import { airSystems, measuredHours, shutOffs, units } from "../schema";
+import { known, readAnswerColumn } from "../known";
+import { airSystems, measuredHours, setUpDrafts, shutOffs, units } from "../schema";
+
+const typedSchema = z.record(z.string(), z.array(z.string()));
 
 export async function listSystems(db: Reader, homeId: string): Promise<AirSystem[]> {
   const rows = await db.select().from(airSystems).where(eq(airSystems.homeId, homeId));
-  return rows.map(({ id, name, ducted, equipment }) => ({
+  return rows.map(({ id, name, ducted, equipment, airflowM3h }) => ({
     id,
     name,
     ducted,
     equipment: equipmentSchema.parse(JSON.parse(equipment)),
+    ...known({ airflowM3h }),
   }));
 }
 
@@ -22,10 +27,10 @@ export async function insertSystem(tx: Tx, homeId: string, system: AirSystem): P
 }
 
 export async function updateSystem(tx: Tx, system: AirSystem): Promise<void> {
-  const { id, name, ducted, equipment } = system;
+  const { id, name, ducted, equipment, airflowM3h = null } = system;
   await tx
     .update(airSystems)
-    .set({ name, ducted, equipment: JSON.stringify(equipment) })
+    .set({ name, ducted, equipment: JSON.stringify(equipment), airflowM3h })
     .where(eq(airSystems.id, id));
 }
 
@@ -35,7 +40,7 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
     .select()
     .from(units)
     .where(and(eq(units.homeId, homeId), isNull(units.deletedAt)))
-    .orderBy(asc(units.createdAt));
+    .orderBy(asc(units.createdAt), asc(units.id));
   if (rows.length === 0) return [];
   const offs = await db
     .select()
@@ -53,8 +58,24 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
     systemId: row.systemId,
     kind: row.kind,
     name: row.name,
-    ...(row.makeModel === null ? {} : { makeModel: row.makeModel }),
-    ...(row.access === null ? {} : { access: row.access }),
+    answers: readAnswerColumn(row.answers),
+    ...known({
+      roomId: row.roomId,
+      make: row.make,
+      model: row.model,
+      serial: row.serial,
+      refrigerant: row.refrigerant,
+      fittedOn: row.fittedOn as PlainDate | null,
+      papers: row.papers,
+      warrantyEndsOn: row.warrantyEndsOn as PlainDate | null,
+      warrantyRegistered: row.warrantyRegistered,
+      contactId: row.contactId,
+      access: row.access,
+      note: row.note,
+      setUpStep: row.setUpStep as SetUpStep | null,
+      retiredOn: row.retiredOn as PlainDate | null,
+      successorId: row.successorId,
+    }),
     shutOffs: offs
       .filter((off) => off.unitId === row.id)
       .map((off) => ({
@@ -71,25 +92,80 @@ export async function homeOfUnit(db: Reader, unitId: string): Promise<string | n
   return rows[0]?.homeId ?? null;
 }
 
+function toRow(unit: Unit) {
+  const { levelId, systemId, kind, name } = unit;
+  return {
+    levelId,
+    systemId,
+    kind,
+    name,
+    roomId: unit.roomId ?? null,
+    make: unit.make ?? null,
+    model: unit.model ?? null,
+    serial: unit.serial ?? null,
+    refrigerant: unit.refrigerant ?? null,
+    fittedOn: unit.fittedOn ?? null,
+    papers: unit.papers ?? null,
+    warrantyEndsOn: unit.warrantyEndsOn ?? null,
+    warrantyRegistered: unit.warrantyRegistered ?? null,
+    contactId: unit.contactId ?? null,
+    access: unit.access ?? null,
+    note: unit.note ?? null,
+    answers: JSON.stringify(unit.answers),
+    setUpStep: unit.setUpStep ?? null,
+    retiredOn: unit.retiredOn ?? null,
+    successorId: unit.successorId ?? null,
+  };
+}
+
 export async function insertUnit(
   tx: Tx,
   homeId: string,
   unit: Unit,
   createdAt: string,
 ): Promise<void> {
-  const { id, levelId, systemId, kind, name, makeModel, access } = unit;
-  await tx
-    .insert(units)
-    .values({ id, homeId, levelId, systemId, kind, name, makeModel, access, createdAt });
-  await insertShutOffs(tx, id, unit.shutOffs);
+  await tx.insert(units).values({ id: unit.id, homeId, ...toRow(unit), createdAt });
+  await insertShutOffs(tx, unit.id, unit.shutOffs);
 }
 
 /** The shut-offs are the unit's own list and are written anew with it. */
 export async function updateUnit(tx: Tx, unit: Unit): Promise<void> {
-  const { id, levelId, kind, name, makeModel = null, access = null } = unit;
-  await tx.update(units).set({ levelId, kind, name, makeModel, access }).where(eq(units.id, id));
-  await tx.delete(shutOffs).where(eq(shutOffs.unitId, id));
-  await insertShutOffs(tx, id, unit.shutOffs);
+  await tx.update(units).set(toRow(unit)).where(eq(units.id, unit.id));
+  await tx.delete(shutOffs).where(eq(shutOffs.unitId, unit.id));
+  await insertShutOffs(tx, unit.id, unit.shutOffs);
+}
+
+/** What was typed at a step and not saved yet. */
+export async function findDraft(
+  db: Reader,
+  unitId: string,
+  step: SetUpStep,
+): Promise<Record<string, string[]> | null> {
+  const rows = await db
+    .select({ typed: setUpDrafts.typed })
+    .from(setUpDrafts)
+    .where(and(eq(setUpDrafts.unitId, unitId), eq(setUpDrafts.step, step)));
+  return rows[0] ? typedSchema.parse(JSON.parse(rows[0].typed)) : null;
+}
+
+export async function saveDraft(
+  tx: Tx,
+  unitId: string,
+  step: SetUpStep,
+  typed: Record<string, string[]>,
+  savedAt: string,
+): Promise<void> {
+  const row = { typed: JSON.stringify(typed), savedAt };
+  await tx
+    .insert(setUpDrafts)
+    .values({ unitId, step, ...row })
+    .onConflictDoUpdate({ target: [setUpDrafts.unitId, setUpDrafts.step], set: row });
+}
+
+export async function dropDraft(tx: Tx, unitId: string, step: SetUpStep): Promise<void> {
+  await tx
+    .delete(setUpDrafts)
+    .where(and(eq(setUpDrafts.unitId, unitId), eq(setUpDrafts.step, step)));
 }
 
 async function insertShutOffs(tx: Tx, unitId: string, list: readonly ShutOff[]): Promise<void> {

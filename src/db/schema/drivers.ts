@@ -2,9 +2,10 @@ import { sql } from "drizzle-orm";
 import { check, index, integer, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 import { homes } from "./homes";
 import { parts } from "./parts";
+import { rooms } from "./rooms";
 import { airSystems } from "./units";
 
-/** What makes filters load faster or slower: of the home, of one air system, or of one part. */
+/** What makes filters load faster or slower: of the home, of one room, of one air system, or of one part. */
 export const drivers = sqliteTable(
   "drivers",
   {
@@ -12,7 +13,8 @@ export const drivers = sqliteTable(
     homeId: text("home_id")
       .notNull()
       .references(() => homes.id, { onDelete: "restrict" }),
-    scope: text("scope", { enum: ["home", "system", "part"] }).notNull(),
+    scope: text("scope", { enum: ["home", "room", "system", "part"] }).notNull(),
+    roomId: text("room_id").references(() => rooms.id, { onDelete: "restrict" }),
     systemId: text("system_id").references(() => airSystems.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     kind: text("kind").notNull(),
@@ -29,9 +31,9 @@ export const drivers = sqliteTable(
     index("drivers_home").on(table.homeId),
     check(
       "drivers_scope",
-      sql`(${table.scope} = 'home' and ${table.systemId} is null and ${table.partId} is null)
-        or (${table.scope} = 'system' and ${table.systemId} is not null and ${table.partId} is null)
-        or (${table.scope} = 'part' and ${table.partId} is not null and ${table.systemId} is null)`,
+      sql`(${table.scope} = 'room') = (${table.roomId} is not null)
+        and (${table.scope} = 'system') = (${table.systemId} is not null)
+        and (${table.scope} = 'part') = (${table.partId} is not null)`,
     ),
     check(
       "drivers_span",

@@ -27,7 +27,9 @@ export const events = sqliteTable(
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     itemId: text("item_id").references(() => items.id, { onDelete: "restrict" }),
-    kind: text("kind", { enum: ["fitted", "cleaned", "look", "note", "withdrawn"] }).notNull(),
+    kind: text("kind", {
+      enum: ["fitted", "cleaned", "done", "look", "note", "withdrawn"],
+    }).notNull(),
     date: text("happened_on").notNull(),
     recordedAt: text("recorded_at").notNull(),
     corrects: text("corrects_id").references((): AnySQLiteColumn => events.id, {

@@ -24,6 +24,8 @@ export const homes = sqliteTable(
     /** JSON: one daily range or twelve, K. */
     dailyRangeK: text("daily_range_k").notNull(),
     spreadK: real("spread_k").notNull(),
+    /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
+    observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),
     deletedAt: text("deleted_at"),
   },
@@ -56,4 +58,17 @@ export const weatherDays = sqliteTable(
     meanC: real("mean_c").notNull(),
   },
   (table) => [primaryKey({ columns: [table.homeId, table.date] })],
+);
+
+/** A question about the household that was asked and answered with no. */
+export const householdAnswers = sqliteTable(
+  "household_answers",
+  {
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
+    kind: text("kind").notNull(),
+    answeredAt: text("answered_at").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.kind] })],
 );

@@ -1,4 +1,6 @@
 export * from "./homes";
+export * from "./rooms";
+export * from "./contacts";
 export * from "./units";
 export * from "./parts";
 export * from "./drivers";

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import { check, index, integer, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { rooms } from "./rooms";
 import { units } from "./units";
 
 /** A lasting place in or beside a unit that gets serviced. */
@@ -10,9 +11,13 @@ export const parts = sqliteTable(
     unitId: text("unit_id")
       .notNull()
       .references(() => units.id, { onDelete: "restrict" }),
-    kind: text("kind", { enum: ["filter-slot"] }).notNull(),
+    kind: text("kind").notNull(),
     name: text("name").notNull(),
     place: text("place"),
+    roomId: text("room_id").references(() => rooms.id, { onDelete: "restrict" }),
+    note: text("note"),
+    /** JSON: answers to the questions of its kind. */
+    answers: text("answers").notNull().default("{}"),
     createdAt: text("created_at").notNull(),
     deletedAt: text("deleted_at"),
   },
@@ -25,6 +30,7 @@ export const filterSlots = sqliteTable(
     partId: text("part_id")
       .primaryKey()
       .references(() => parts.id, { onDelete: "restrict" }),
+    slotPlace: text("slot_place").notNull().default("elsewhere"),
     media: text("media").notNull(),
     ratingScheme: text("rating_scheme"),
     ratingClass: text("rating_class"),
@@ -46,7 +52,13 @@ export const filterSlots = sqliteTable(
     openingDepthMm: real("opening_depth_mm"),
     direction: text("direction").notNull(),
     directionMark: text("direction_mark"),
+    cutToSize: integer("cut_to_size", { mode: "boolean" }).notNull().default(false),
+    seat: text("seat", { enum: ["open", "rail", "gasket"] })
+      .notNull()
+      .default("rail"),
     indicator: integer("indicator", { mode: "boolean" }).notNull(),
+    indicatorReset: text("indicator_reset"),
+    cleanDropPa: real("clean_drop_pa"),
     priceMinor: integer("price_minor"),
     baseHours: real("base_hours"),
     maxAgeDays: integer("max_age_days"),

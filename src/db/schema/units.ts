@@ -7,8 +7,11 @@ import {
   real,
   sqliteTable,
   text,
+  type AnySQLiteColumn,
 } from "drizzle-orm/sqlite-core";
+import { contacts } from "./contacts";
 import { homes, levels } from "./homes";
+import { rooms } from "./rooms";
 
 /** Machines that run together: a furnace with its coil and outdoor unit, a ventilator, a purifier. */
 export const airSystems = sqliteTable(
@@ -22,6 +25,8 @@ export const airSystems = sqliteTable(
     ducted: integer("ducted", { mode: "boolean" }).notNull(),
     /** JSON: the core's equipment values. */
     equipment: text("equipment").notNull(),
+    /** What it moves when it runs. */
+    airflowM3h: real("airflow_m3h"),
   },
   (table) => [index("air_systems_home").on(table.homeId)],
 );
@@ -57,8 +62,26 @@ export const units = sqliteTable(
       .references(() => airSystems.id, { onDelete: "restrict" }),
     kind: text("kind").notNull(),
     name: text("name").notNull(),
-    makeModel: text("make_model"),
+    roomId: text("room_id").references(() => rooms.id, { onDelete: "restrict" }),
+    make: text("make"),
+    model: text("model"),
+    serial: text("serial"),
+    refrigerant: text("refrigerant"),
+    fittedOn: text("fitted_on"),
+    papers: text("papers"),
+    warrantyEndsOn: text("warranty_ends_on"),
+    warrantyRegistered: integer("warranty_registered", { mode: "boolean" }),
+    contactId: text("contact_id").references(() => contacts.id, { onDelete: "restrict" }),
     access: text("access"),
+    note: text("note"),
+    /** JSON: answers to the questions of its kind. */
+    answers: text("answers").notNull().default("{}"),
+    /** The step at which it was left half entered. */
+    setUpStep: text("set_up_step"),
+    retiredOn: text("retired_on"),
+    successorId: text("successor_id").references((): AnySQLiteColumn => units.id, {
+      onDelete: "restrict",
+    }),
     createdAt: text("created_at").notNull(),
     deletedAt: text("deleted_at"),
   },
@@ -78,4 +101,19 @@ export const shutOffs = sqliteTable(
     ordinal: integer("ordinal").notNull(),
   },
   (table) => [index("shut_offs_unit").on(table.unitId)],
+);
+
+/** What was typed at a step of entering a unit and not yet saved: as typed, right or wrong. */
+export const setUpDrafts = sqliteTable(
+  "set_up_drafts",
+  {
+    unitId: text("unit_id")
+      .notNull()
+      .references(() => units.id, { onDelete: "restrict" }),
+    step: text("step").notNull(),
+    /** JSON: the form's fields. */
+    typed: text("typed").notNull(),
+    savedAt: text("saved_at").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.unitId, table.step] })],
 );

@@ -1,9 +1,11 @@
 import "server-only";
 import { standingsOf } from "@/content/standings";
 import { unitKind, type UnitFigure } from "@/content/unit-kinds";
+import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords } from "@/core/quantities/words";
-import type { Level } from "@/core/register/register";
-import { bySoonest, daysLeft } from "@/core/register/standing";
+import { alarmLife } from "@/core/register/alarms";
+import { plateWords, type HomeBook, type Level, type Unit } from "@/core/register/register";
+import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 
@@ -15,7 +17,6 @@ export type HouseUnit = {
   name: string;
   levelId: string;
   figure: UnitFigure;
-  heats: boolean;
   open: boolean;
   /** Of its filter that is due first. */
   fill: number | null;
@@ -23,37 +24,113 @@ export type HouseUnit = {
   words: string;
   speaksUp: boolean;
 };
-export type House = { homeId: string; levels: Level[]; units: HouseUnit[] };
 
-export async function houseOf(homeId: string, openUnits: readonly string[]): Promise<House | null> {
+/** The unit that is looked at: its shut-offs, and its parts that wear. */
+export type Selected = {
+  unit: Unit;
+  plate: string;
+  filters: {
+    id: string;
+    name: string;
+    fill: number;
+    fillWords: string;
+    due: string;
+    why: string;
+  }[];
+  others: number;
+};
+
+export type House = {
+  homeId: string;
+  levels: Level[];
+  units: HouseUnit[];
+  retired: { id: string; name: string }[];
+  selected: Selected | null;
+};
+
+export async function houseOf(
+  homeId: string,
+  openUnits: readonly string[],
+  wanted: string | null = null,
+): Promise<House | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
-  const units = book.units.map((unit): HouseUnit => {
-    const first = standingsOf(book, today)
-      .filter((standing) => standing.unit.id === unit.id)
-      .sort(bySoonest)[0];
-    const due = first?.wear?.likely;
-    const open = openUnits.includes(unit.id);
-    const left = first ? daysLeft(first, today) : null;
-    return {
-      id: unit.id,
-      name: unit.name,
-      levelId: unit.levelId,
-      figure: unitKind(unit.kind).figure,
-      heats: unitKind(unit.kind).ducted && unitKind(unit.kind).equipment.heats,
-      open,
-      fill: first?.wear ? first.wear.percentNow / 100 : null,
-      fillWords: first?.wear ? `${Math.round(first.wear.percentNow)} % full` : "not known",
-      words: open
-        ? "left open"
+  const firsts = new Map<string, Standing>();
+  for (const standing of [...standingsOf(book, today)].sort(bySoonest))
+    if (!firsts.has(standing.unit.id)) firsts.set(standing.unit.id, standing);
+  const units = book.units.map((unit) =>
+    houseUnit(unit, firsts.get(unit.id), openUnits.includes(unit.id), today),
+  );
+  const shown =
+    book.units.find((unit) => unit.id === wanted) ?? [...firsts.values()][0]?.unit ?? book.units[0];
+  return {
+    homeId,
+    levels: book.levels,
+    units,
+    retired: book.retired.map(({ id, name }) => ({ id, name })),
+    selected: shown ? selectedOf(book, shown, today) : null,
+  };
+}
+
+function houseUnit(
+  unit: Unit,
+  first: Standing | undefined,
+  open: boolean,
+  today: PlainDate,
+): HouseUnit {
+  const due = first?.wear?.likely;
+  const left = first ? daysLeft(first, today) : null;
+  const alarm = alarmWords(unit, today);
+  return {
+    id: unit.id,
+    name: unit.name,
+    levelId: unit.levelId,
+    figure: unitKind(unit.kind).figure,
+    open,
+    fill: first?.wear ? first.wear.percentNow / 100 : null,
+    fillWords: first?.wear ? `${Math.round(first.wear.percentNow)} % full` : "not known",
+    words: open
+      ? "left open"
+      : unit.setUpStep
+        ? "half entered"
         : due
           ? `${first.slot.name.toLowerCase()} ${awayWords(due, today)}`
           : first
             ? "never recorded"
-            : "no filter yet",
-      speaksUp: open || (left !== null && left <= SPEAKS_UP_DAYS),
-    };
-  });
-  return { homeId, levels: book.levels, units };
+            : (alarm ?? ""),
+    speaksUp:
+      open ||
+      unit.setUpStep !== undefined ||
+      (left !== null && left <= SPEAKS_UP_DAYS) ||
+      alarm !== null,
+  };
+}
+
+/** What has to be said of a carbon monoxide alarm; null when nothing has. */
+function alarmWords(unit: Unit, today: PlainDate): string | null {
+  if (unit.kind !== "co-alarm") return null;
+  const made = readPlainDate(unit.answers["made-on"] ?? "");
+  if (!made) return "made when?";
+  const { verdict } = alarmLife(made, today);
+  return verdict === "act" ? "spent: replace it" : null;
+}
+
+function selectedOf(book: HomeBook, unit: Unit, today: PlainDate): Selected {
+  const filters = standingsOf(book, today)
+    .filter((standing) => standing.unit.id === unit.id)
+    .sort(bySoonest);
+  return {
+    unit,
+    plate: [unitKind(unit.kind).name, plateWords(unit)].filter(Boolean).join(", "),
+    filters: filters.map(({ slot, wear, sentence }) => ({
+      id: slot.id,
+      name: slot.name,
+      fill: (wear?.percentNow ?? 0) / 100,
+      fillWords: wear ? `${Math.round(wear.percentNow)} % full` : "not known",
+      due: wear?.likely ? awayWords(wear.likely, today) : "",
+      why: sentence,
+    })),
+    others: book.parts.filter((part) => part.unitId === unit.id).length,
+  };
 }

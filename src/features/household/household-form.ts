@@ -1,17 +1,16 @@
 import { z } from "zod";
-import { DRIVER_WORDS } from "@/content/words";
+import { HOUSEHOLD_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
-import type { DriverFacts, DriverScope } from "@/core/register/register";
-import type { DriverKind } from "@/core/wear/drivers";
+import type { DriverFacts, DriverScope, HouseholdKind, HomeBook } from "@/core/register/register";
 
-const kinds = Object.keys(DRIVER_WORDS) as [DriverKind, ...DriverKind[]];
+const kinds = Object.keys(HOUSEHOLD_WORDS) as [HouseholdKind, ...HouseholdKind[]];
 const MOST_COUNTED = 30;
 
 /** Reads what surrounds the filters: one driver, where it acts, and from when to when. */
 export const driverForm = z
   .object({
     kind: z.enum(kinds, "Choose what it is."),
-    /** “home”, or “system:” and “part:” with an id. */
+    /** “home”, or “room:”, “system:” and “part:” with an id. */
     scope: z.string(),
     count: z.string(),
     fraction: z.string(),
@@ -22,7 +21,7 @@ export const driverForm = z
   .transform((fields, context): DriverScope & DriverFacts => {
     const problem = (name: string, message: string) =>
       context.addIssue({ code: "custom", path: [name], message });
-    const words = DRIVER_WORDS[fields.kind];
+    const words = HOUSEHOLD_WORDS[fields.kind];
     const day = (name: "from" | "to") => {
       if (fields[name] === "") return undefined;
       const date = readPlainDate(fields[name]);
@@ -46,11 +45,7 @@ export const driverForm = z
     const [scope, id] = fields.scope.split(":");
     if (context.issues.length > 0) return z.NEVER;
     return {
-      ...(scope === "system" && id
-        ? { scope: "system" as const, systemId: id }
-        : scope === "part" && id
-          ? { scope: "part" as const, partId: id }
-          : { scope: "home" as const }),
+      ...scopeFrom(scope ?? "", id),
       kind: fields.kind,
       ...(isCounted ? { count } : {}),
       ...(isBypass ? { fraction: percent / 100 } : {}),
@@ -59,3 +54,31 @@ export const driverForm = z
       ...(fields.label ? { label: fields.label } : {}),
     };
   });
+
+function scopeFrom(scope: string, id: string | undefined): DriverScope {
+  if (!id) return { scope: "home" };
+  switch (scope) {
+    case "room":
+      return { scope, roomId: id };
+    case "system":
+      return { scope, systemId: id };
+    case "part":
+      return { scope, partId: id };
+    default:
+      return { scope: "home" };
+  }
+}
+
+/** Whether the place a driver acts at is there. */
+export function isPlaceKnown(driver: DriverScope, book: HomeBook): boolean {
+  switch (driver.scope) {
+    case "home":
+      return true;
+    case "room":
+      return book.rooms.some((room) => room.id === driver.roomId);
+    case "system":
+      return book.systems.some((system) => system.id === driver.systemId);
+    case "part":
+      return book.slots.some((slot) => slot.id === driver.partId);
+  }
+}

@@ -1,16 +1,26 @@
 import "server-only";
-import { DRIVER_WORDS } from "@/content/words";
+import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayAndMonth } from "@/core/quantities/words";
-import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/register/register";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { FilterSlot, HomeBook, HouseholdKind, ScopedDriver } from "@/core/register/register";
+import { appStore } from "@/db/app-store";
+import { listNos } from "@/db/repositories/drivers";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import type { DriverRow } from "./components/driver-list";
+
+const KINDS = Object.keys(HOUSEHOLD_WORDS) as HouseholdKind[];
 
 type Values = Record<string, string[]>;
 
 export type Household = {
   rows: DriverRow[];
   scopes: { value: string; label: string }[];
+  /** What was never asked here: neither there nor answered with no. */
+  asks: { kind: HouseholdKind; words: string }[];
+  /** What was answered with no. */
+  nos: { kind: HouseholdKind; words: string }[];
+  today: PlainDate;
   /** The fields of the driver being changed, or of a new one. */
   fields: Values;
 };
@@ -23,6 +33,8 @@ function scopeWords(book: HomeBook, driver: ScopedDriver): string | false {
   switch (driver.scope) {
     case "home":
       return false;
+    case "room":
+      return `in ${book.rooms.find((room) => room.id === driver.roomId)?.name ?? "a removed room"}`;
     case "system":
       return `at ${book.systems.find((system) => system.id === driver.systemId)?.name ?? "a removed system"}`;
     case "part": {
@@ -32,12 +44,18 @@ function scopeWords(book: HomeBook, driver: ScopedDriver): string | false {
   }
 }
 
-const scopeValue = (driver: ScopedDriver): string =>
-  driver.scope === "home"
-    ? "home"
-    : driver.scope === "system"
-      ? `system:${driver.systemId}`
-      : `part:${driver.partId}`;
+function scopeValue(driver: ScopedDriver): string {
+  switch (driver.scope) {
+    case "home":
+      return "home";
+    case "room":
+      return `room:${driver.roomId}`;
+    case "system":
+      return `system:${driver.systemId}`;
+    case "part":
+      return `part:${driver.partId}`;
+  }
+}
 
 function fieldsOfDriver(driver: ScopedDriver): Values {
   return {
@@ -56,13 +74,14 @@ function fieldsOfDriver(driver: ScopedDriver): Values {
 export async function householdOf(
   homeId: string,
   changing: string | null,
+  begun: { kind?: string; scope?: string; percent?: string },
 ): Promise<Household | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
   const rows = book.drivers.map((driver): DriverRow => {
     const details = [
-      driver.label && DRIVER_WORDS[driver.kind].name.toLowerCase(),
+      driver.label && HOUSEHOLD_WORDS[driver.kind].name.toLowerCase(),
       driver.count !== undefined && String(driver.count),
       driver.fraction !== undefined && `${Math.round(driver.fraction * 1000) / 10} %`,
       scopeWords(book, driver),
@@ -71,24 +90,44 @@ export async function householdOf(
     ];
     return {
       id: driver.id,
-      name: driver.label ?? DRIVER_WORDS[driver.kind].name,
+      name: driver.label ?? HOUSEHOLD_WORDS[driver.kind].name,
       details: details.filter(Boolean).join(", "),
     };
   });
   const changed = book.drivers.find((driver) => driver.id === changing);
+  const { db } = await appStore();
+  const nos = await listNos(db, homeId);
+  const has = (kind: HouseholdKind) => book.drivers.some((driver) => driver.kind === kind);
   return {
     rows,
     scopes: [
       { value: "home", label: "in the whole home" },
-      ...book.systems.map((system) => ({
-        value: `system:${system.id}`,
-        label: `at ${system.name}`,
-      })),
+      ...book.rooms.map((room) => ({ value: `room:${room.id}`, label: `in ${room.name}` })),
+      ...book.systems
+        .filter((system) => book.units.some((unit) => unit.systemId === system.id))
+        .map((system) => ({
+          value: `system:${system.id}`,
+          label: `at ${system.name}`,
+        })),
       ...book.slots.map((slot) => ({
         value: `part:${slot.id}`,
         label: `only at ${slotPlace(book, slot)}`,
       })),
     ],
-    fields: changed ? fieldsOfDriver(changed) : { kind: ["renovation"], scope: ["home"] },
+    asks: KINDS.flatMap((kind) => {
+      const { ask } = HOUSEHOLD_WORDS[kind];
+      return ask && !has(kind) && !nos.includes(kind) ? [{ kind, words: ask }] : [];
+    }),
+    nos: nos
+      .filter((kind) => !has(kind))
+      .map((kind) => ({ kind, words: HOUSEHOLD_WORDS[kind].name })),
+    today,
+    fields: changed
+      ? fieldsOfDriver(changed)
+      : {
+          kind: [KINDS.find((kind) => kind === begun.kind) ?? "renovation"],
+          scope: [begun.scope ?? "home"],
+          fraction: [begun.percent ?? ""],
+        },
   };
 }

@@ -4,12 +4,14 @@ import { refresh } from "next/cache";
 import { z } from "zod";
 import { appStore } from "@/db/app-store";
 import { markHomeDeleted } from "@/db/repositories/homes";
+import { markContactDeleted } from "@/db/repositories/contacts";
 import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
+import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 
 const thing = z.object({
-  kind: z.enum(["home", "unit", "slot"]),
+  kind: z.enum(["home", "unit", "slot", "room", "register", "contact"]),
   homeId: z.string(),
   id: z.string(),
 });
@@ -24,12 +26,17 @@ async function mark(raw: Thing, at: string | null): Promise<void> {
       await markUnitDeleted(tx, id, at);
     else if (kind === "slot" && (await homeOfPart(tx, id)) === homeId)
       await markPartDeleted(tx, id, at);
+    else if (kind === "room") await markRoomDeleted(tx, homeId, id, at);
+    else if (kind === "contact") await markContactDeleted(tx, homeId, id, at);
+    else if (kind === "register" && (await homeOfRegister(tx, id)) === homeId)
+      await markRegisterDeleted(tx, id, at);
   });
 }
 
 /** Takes something out of sight; everything recorded at it stays, and it can be brought back. */
 export async function removeThing(raw: Thing): Promise<void> {
   await mark(raw, now().toISOString());
+  refresh();
 }
 
 export async function bringBack(raw: Thing): Promise<void> {

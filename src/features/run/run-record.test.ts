@@ -5,7 +5,7 @@ import type { RunEvent } from "@/core/procedures/run";
 import { effectiveHistory } from "@/core/register/effective-history";
 import { isolatorOf } from "@/core/register/register";
 import { migrateStore, openStore, type Store } from "@/db/client";
-import { listEventsOfParts } from "@/db/repositories/history";
+import { listEventsOfPart } from "@/db/repositories/history";
 import { readHomeBook } from "@/db/repositories/home-book";
 import {
   findRun,
@@ -49,7 +49,7 @@ const done = (step: string): RunEvent => ({
 });
 
 async function begin(partId = "cellar-filter"): Promise<string> {
-  const book = (await readHomeBook(store.db, HOME))!;
+  const { book } = (await readHomeBook(store.db, HOME))!;
   const slot = book.slots.find((each) => each.id === partId)!;
   const unit = book.units.find((each) => each.id === slot.unitId)!;
   const runId = `run-${++count}`;
@@ -73,7 +73,7 @@ const record = (runId: string, events: RunEvent[]) => recordRunEvents(store, run
 const allSteps = async (runId: string) =>
   stepsOf((await findRun(store.db, runId))!).map((step) => step.id);
 const historyOf = async (partId: string) =>
-  effectiveHistory(await listEventsOfParts(store.db, [partId]));
+  effectiveHistory(await listEventsOfPart(store.db, partId));
 
 describe("what a device sends", () => {
   it("is kept in order, once, however often it comes", async () => {

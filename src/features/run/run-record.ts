@@ -5,7 +5,7 @@ import { fittingOf } from "@/core/register/fitting";
 import { effectiveHistory } from "@/core/register/effective-history";
 import type { FilterSlot } from "@/core/register/register";
 import type { Store, Tx } from "@/db/client";
-import { appendEvent, listEventsOfParts } from "@/db/repositories/history";
+import { appendEvent, listEventsOfPart } from "@/db/repositories/history";
 import { findHome } from "@/db/repositories/homes";
 import { insertItem, listSlots } from "@/db/repositories/parts";
 import { appendEndEntry, appendRunEvents, markRunEnded, type Run } from "@/db/repositories/runs";
@@ -84,7 +84,7 @@ async function recordWork(
   recordedAt: string,
 ): Promise<void> {
   const common = { unitId: run.unitId, partId: run.partId, runId: run.id, recordedAt };
-  const itemBefore = effectiveHistory(await listEventsOfParts(tx, [run.partId])).findLast(
+  const itemBefore = effectiveHistory(await listEventsOfPart(tx, run.partId)).findLast(
     (event) => event.itemId !== undefined,
   )?.itemId;
   const look = state.settled.find((settled) => settled.grade !== undefined);

@@ -1,6 +1,5 @@
 import "server-only";
 import { differenceFromKelvin, fromCelsius } from "@/core/quantities/temperature";
-import type { Level } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
 
 type Values = Record<string, string[]>;
@@ -25,32 +24,5 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
     heatingDesign: [degrees(climate.heatingDesignC)],
     coolingDesign: [degrees(climate.coolingDesignMeanC)],
     dailyRange: [ranges.map((range) => figure(differenceFromKelvin(range, unit))).join(" ")],
-  };
-}
-
-export async function levelsOf(homeId: string): Promise<Level[] | null> {
-  return (await homeBook(homeId))?.levels ?? null;
-}
-
-/** A unit as its form shows it. */
-export async function unitFieldsOf(homeId: string, unitId: string): Promise<Values | null> {
-  const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
-  const system = book?.systems.find((each) => each.id === unit?.systemId);
-  if (!unit || !system) return null;
-  const { heats, cools, fan } = system.equipment;
-  return {
-    kind: [unit.kind],
-    name: [unit.name],
-    levelId: [unit.levelId],
-    makeModel: [unit.makeModel ?? ""],
-    access: [unit.access ?? ""],
-    ...(heats ? { heats: ["on"] } : {}),
-    ...(cools ? { cools: ["on"] } : {}),
-    fanMode: [fan.mode],
-    fanHours: [fan.hours === undefined ? "" : String(fan.hours)],
-    shutOffKind: unit.shutOffs.map((off) => off.kind),
-    shutOffPlace: unit.shutOffs.map((off) => off.place),
-    shutOffPosition: unit.shutOffs.map((off) => off.offPosition ?? ""),
   };
 }

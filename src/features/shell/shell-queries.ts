@@ -14,7 +14,7 @@ export type Shell = {
   lintel: Lintel;
   unitNames: Record<string, string>;
   /** By slot: where a peg leads, and what its card says. */
-  pegPlaces: Record<string, { unitId: string; words: string }>;
+  pegPlaces: Record<string, { words: string }>;
   hasRunHours: boolean;
 };
 
@@ -33,7 +33,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     pegPlaces: Object.fromEntries(
       book.slots.map((slot) => [
         slot.id,
-        { unitId: slot.unitId, words: `${unitNames[slot.unitId]}, ${slot.name.toLowerCase()}` },
+        { words: `${unitNames[slot.unitId]}, ${slot.name.toLowerCase()}` },
       ]),
     ),
     hasRunHours: book.units.some((unit) => {

@@ -3,33 +3,19 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { renewalOf } from "@/content/procedures/library";
-import { fittingOf, type Happened } from "@/core/register/fitting";
+import { readMoney } from "@/core/quantities/money";
 import type { FilterSlot } from "@/core/register/register";
 import { GRADES } from "@/core/wear/belief";
 import { historyOf } from "@/core/register/part-wear";
 import { appStore } from "@/db/app-store";
-import type { Tx } from "@/db/client";
 import { homeBook } from "@/db/home-book";
 import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
-import { insertItem, insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
-import { insertWearTask, listTasks } from "@/db/repositories/tasks";
+import { insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
 import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, invalid, pastDay, singles, type FormState } from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
-
-/** A slot whose medium the library can renew step by step has a task for it. */
-async function ensureTask(tx: Tx, homeId: string, slot: FilterSlot, at: string): Promise<void> {
-  const job = renewalOf(slot.media);
-  if (!job) return;
-  const has = (await listTasks(tx, homeId)).some(
-    (task) => task.partId === slot.id && task.procedureId === job.id,
-  );
-  if (has) return;
-  const ids = { id: randomUUID(), unitId: slot.unitId, partId: slot.id, procedureId: job.id };
-  await insertWearTask(tx, homeId, ids, at);
-}
+import { appendFitting, ensureTask } from "./slot-writes";
 
 export async function createSlot(
   homeId: string,
@@ -41,7 +27,7 @@ export async function createSlot(
   const book = await homeBook(homeId);
   const unit = book?.units.find((each) => each.id === unitId);
   if (!book || !unit) redirect("/");
-  const parsed = slotForm(book.home, todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const { fittedOn, ...rest } = parsed.data;
   const slot: FilterSlot = { id: randomUUID(), unitId, ...rest };
@@ -52,7 +38,7 @@ export async function createSlot(
     await ensureTask(tx, homeId, slot, at);
     if (fittedOn) await appendFitting(tx, homeId, slot, { date: fittedOn, recordedAt: at });
   });
-  redirect(`/homes/${homeId}/units/${unitId}?slot=${slot.id}`);
+  redirect(`/homes/${homeId}/parts/${slot.id}`);
 }
 
 export async function changeSlot(
@@ -65,7 +51,7 @@ export async function changeSlot(
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   if (!book || !slot) redirect("/");
-  const parsed = slotForm(book.home, todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const changed: FilterSlot = { ...parsed.data, id: slot.id, unitId: slot.unitId };
   const store = await appStore();
@@ -73,20 +59,7 @@ export async function changeSlot(
     await updateSlot(tx, changed);
     await ensureTask(tx, homeId, changed, now().toISOString());
   });
-  redirect(`/homes/${homeId}/units/${slot.unitId}?slot=${slotId}`);
-}
-
-async function appendFitting(
-  tx: Tx,
-  homeId: string,
-  slot: FilterSlot,
-  happened: Happened,
-  itemBefore?: string,
-): Promise<void> {
-  const ids = { event: randomUUID(), item: randomUUID() };
-  const { event, item } = fittingOf(slot, ids, happened, itemBefore);
-  if (item) await insertItem(tx, item);
-  await appendEvent(tx, homeId, event);
+  redirect(`/homes/${homeId}/parts/${slotId}`);
 }
 
 const doneForm = (today: PlainDate) =>
@@ -135,7 +108,104 @@ export async function noteChanged(
       itemBefore,
     );
   });
-  redirect(`/homes/${homeId}/units/${slot.unitId}?slot=${slotId}`);
+  redirect(`/homes/${homeId}/parts/${slotId}`);
+}
+
+const MOST_MINUTES = 6000;
+
+const partDoneForm = (today: PlainDate, currency: string) =>
+  z
+    .object({
+      date: pastDay(today),
+      words: z.string().max(300, "Shorter, please: up to 300 letters."),
+      minutes: z.string(),
+      cost: z.string(),
+    })
+    .transform((fields, context) => {
+      const minutes = fields.minutes === "" ? undefined : Number(fields.minutes);
+      if (minutes !== undefined && !(Number.isInteger(minutes) && minutes <= MOST_MINUTES))
+        context.addIssue({ code: "custom", path: ["minutes"], message: "Whole minutes." });
+      const cost = fields.cost === "" ? undefined : readMoney(fields.cost, currency);
+      if (cost === null)
+        context.addIssue({
+          code: "custom",
+          path: ["cost"],
+          message: `Write what it cost in ${currency}, such as 18.50.`,
+        });
+      return {
+        date: fields.date,
+        ...(fields.words ? { words: fields.words } : {}),
+        ...(minutes === undefined ? {} : { minutes }),
+        ...(cost === undefined || cost === null ? {} : { costMinor: cost }),
+      };
+    });
+
+/** That a part of another kind than a filter slot was seen to. */
+export async function notePartDone(
+  homeId: string,
+  partId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const fields = fieldsOf(form);
+  const book = await homeBook(homeId);
+  const part = book?.parts.find((each) => each.id === partId);
+  if (!book || !part) redirect("/");
+  const parsed = partDoneForm(todayIn(book.home.timeZone), book.home.currency).safeParse(
+    singles(fields),
+  );
+  if (!parsed.success) return invalid(previous, fields, parsed.error);
+  const store = await appStore();
+  await store.write((tx) =>
+    appendEvent(tx, homeId, {
+      id: randomUUID(),
+      kind: "done",
+      unitId: part.unitId,
+      partId,
+      recordedAt: now().toISOString(),
+      ...parsed.data,
+    }),
+  );
+  redirect(`/homes/${homeId}/parts/${partId}`);
+}
+
+const noteForm = (today: PlainDate) =>
+  z.object({
+    date: pastDay(today),
+    words: z.string().min(1, "Write the note.").max(1000, "Shorter, please: up to 1000 letters."),
+    partId: z.string().optional(),
+  });
+
+/** Words for the record of a unit, or of one of its parts. */
+export async function writeNote(
+  homeId: string,
+  unitId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const fields = fieldsOf(form);
+  const book = await homeBook(homeId);
+  if (!book) redirect("/");
+  const parsed = noteForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  if (!parsed.success) return invalid(previous, fields, parsed.error);
+  const { date, words, partId } = parsed.data;
+  const part = [...book.slots, ...book.retiredSlots, ...book.parts].find(
+    (each) => each.id === partId && each.unitId === unitId,
+  );
+  if (![...book.units, ...book.retired].some((unit) => unit.id === unitId)) redirect("/");
+  const store = await appStore();
+  await store.write((tx) =>
+    appendEvent(tx, homeId, {
+      id: randomUUID(),
+      kind: "note",
+      unitId,
+      ...(part ? { partId: part.id } : {}),
+      date,
+      recordedAt: now().toISOString(),
+      words,
+    }),
+  );
+  redirect(part ? `/homes/${homeId}/parts/${part.id}` : `/homes/${homeId}/units/${unitId}`);
 }
 
 const lookForm = (today: PlainDate) =>
@@ -170,7 +240,7 @@ export async function noteLook(
       look: { grade: parsed.data.grade },
     }),
   );
-  redirect(`/homes/${homeId}/units/${slot.unitId}?slot=${slot.id}`);
+  redirect(`/homes/${homeId}/parts/${slot.id}`);
 }
 
 /** Writes an entry anew with another day or grade, pointing at the one it corrects. */
@@ -186,9 +256,9 @@ export async function correctEntry(
   const parsed = doneForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
-  const unitId = await store.write(async (tx) => {
+  const at = await store.write(async (tx) => {
     const event = await findEvent(tx, homeId, eventId);
-    if (!event || (await findSuccessor(tx, eventId))) return event?.unitId;
+    if (!event || (await findSuccessor(tx, eventId))) return event;
     const { date, words, grade } = parsed.data;
     await appendEvent(tx, homeId, {
       ...event,
@@ -199,7 +269,11 @@ export async function correctEntry(
       words: words || undefined,
       ...(event.look && grade ? { look: { ...event.look, grade } } : {}),
     });
-    return event.unitId;
+    return event;
   });
-  redirect(unitId ? `/homes/${homeId}/units/${unitId}` : `/homes/${homeId}`);
+  redirect(
+    at?.partId
+      ? `/homes/${homeId}/parts/${at.partId}`
+      : `/homes/${homeId}/${at?.unitId ? `units/${at.unitId}` : "house"}`,
+  );
 }

@@ -9,7 +9,8 @@ import {
   type LengthUnit,
   type SizeReading,
 } from "@/core/quantities/size";
-import { DIRECTIONS, type FilterSlot, type Home } from "@/core/register/register";
+import { SEATS } from "@/core/bench/filter-fit";
+import { DIRECTIONS, SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/register/register";
 import { AIR_SIDES } from "@/core/wear/drivers";
 import { MEDIA_KINDS } from "@/core/wear/media";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
@@ -17,8 +18,9 @@ import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
 const MOST_FILTERS = 24;
 const MOST_HOURS = 50_000;
 const MOST_DAYS = 3650;
+const MOST_PA = 2000;
 
-const SIZE_WORDS: Readonly<Record<Exclude<SizeReading, { ok: true }>["why"], string>> = {
+export const SIZE_WORDS: Readonly<Record<Exclude<SizeReading, { ok: true }>["why"], string>> = {
   unreadable: "Write width × height × depth, such as 20x20x1 or 500x500x48 mm.",
   zero: "A filter has some width, height and depth: none of them can be 0.",
   "too-large": "That is more than 3 metres. Is the unit right?",
@@ -27,6 +29,9 @@ const SIZE_WORDS: Readonly<Record<Exclude<SizeReading, { ok: true }>["why"], str
 
 const shape = z.object({
   name: z.string().max(60, "A shorter name, please."),
+  slotPlace: z.enum(SLOT_PLACES, "Choose where it sits."),
+  roomId: z.string().optional(),
+  note: z.string().max(1000, "Shorter, please: up to 1000 letters.").optional(),
   place: z.string().max(300, "Shorter, please: up to 300 letters."),
   nominal: z.string(),
   measured: z.string(),
@@ -37,7 +42,11 @@ const shape = z.object({
   airSide: z.enum(AIR_SIDES, "Choose which air passes it."),
   direction: z.enum(DIRECTIONS, "Choose which way the arrow points."),
   directionMark: z.string().max(120, "Shorter, please."),
+  cutToSize: z.string().optional(),
+  seat: z.enum(SEATS, "Choose how the frame is held."),
+  cleanDrop: z.string().optional(),
   indicator: z.string().optional(),
+  indicatorReset: z.string().max(200, "Shorter, please: up to 200 letters.").optional(),
   price: z.string(),
   baseHours: z.string(),
   maxAgeDays: z.string(),
@@ -47,7 +56,7 @@ const shape = z.object({
 export type SlotFields = Omit<FilterSlot, "id" | "unitId"> & { fittedOn?: PlainDate };
 
 /** Reads the fields of a filter slot; every size, rating, price and day is checked at its field. */
-export function slotForm(home: Pick<Home, "currency" | "unitSystem">, today: PlainDate) {
+export function slotForm({ home, rooms }: Pick<HomeBook, "home" | "rooms">, today: PlainDate) {
   const fallback: LengthUnit = home.unitSystem === "us" ? "in" : "mm";
   return shape.transform((fields, context): SlotFields => {
     const problem = (name: keyof typeof fields, message: string) => {
@@ -97,6 +106,10 @@ export function slotForm(home: Pick<Home, "currency" | "unitSystem">, today: Pla
         "rating",
         "There is no such rating. It reads MERV 1 to 16, G1 to G4, M5, M6, F7 to F9, E10 to U17, “Coarse 60” or “ePM1 50”.",
       );
+    const drop = fields.cleanDrop ? Number(fields.cleanDrop.replace(",", ".")) : undefined;
+    if (drop !== undefined && !(drop > 0 && drop <= MOST_PA))
+      problem("cleanDrop", `The drop of a clean one in Pa, more than 0, up to ${MOST_PA}.`);
+    const room = rooms.find((each) => each.id === fields.roomId);
     const price = fields.price === "" ? undefined : readMoney(fields.price, home.currency);
     if (price === null) problem("price", `Write the price in ${home.currency}, such as 18.50.`);
 
@@ -110,7 +123,14 @@ export function slotForm(home: Pick<Home, "currency" | "unitSystem">, today: Pla
       filterCount: count,
       nominal,
       direction: fields.direction,
+      slotPlace: fields.slotPlace,
+      cutToSize: Boolean(fields.cutToSize),
+      seat: fields.seat,
       indicator: Boolean(fields.indicator),
+      ...(fields.indicatorReset ? { indicatorReset: fields.indicatorReset } : {}),
+      ...(drop === undefined ? {} : { cleanDropPa: drop }),
+      ...(room ? { roomId: room.id } : {}),
+      ...(fields.note ? { note: fields.note } : {}),
       ...(fields.place ? { place: fields.place } : {}),
       ...(measured ? { measured } : {}),
       ...(opening ? { opening } : {}),

@@ -1,11 +1,11 @@
 import "server-only";
 import { slotTitle } from "@/content/slot-words";
-import { unitKind } from "@/content/unit-kinds";
+import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
 import { ratingWords } from "@/core/quantities/rating";
-import { historyOf } from "@/core/register/part-wear";
+import { effectiveHistory } from "@/core/register/effective-history";
 import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
-import type { Media } from "@/core/wear/media";
+import { MEDIA_KINDS, type Media } from "@/core/wear/media";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
@@ -18,21 +18,21 @@ export type SlotPage = {
   slot: FilterSlot;
   today: PlainDate;
   media: readonly Media[];
+  airflowM3h: number | undefined;
 };
+
+const around = (book: HomeBook, unit: Unit) => ({
+  today: todayIn(book.home.timeZone),
+  media: mediaFor(unit.kind, MEDIA_KINDS),
+  airflowM3h: book.systems.find((system) => system.id === unit.systemId)?.airflowM3h,
+});
 
 export async function slotPageOf(homeId: string, slotId: string): Promise<SlotPage | null> {
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   const unit = book?.units.find((each) => each.id === slot?.unitId);
   if (!book || !slot || !unit) return null;
-  const usual = unitKind(unit.kind).media;
-  return {
-    book,
-    unit,
-    slot,
-    today: todayIn(book.home.timeZone),
-    media: usual.includes(slot.media) ? usual : [...usual, slot.media],
-  };
+  return { book, unit, slot, ...around(book, unit) };
 }
 
 /** A slot as its form shows it. */
@@ -40,6 +40,13 @@ export function slotFieldsOf({ book, slot }: SlotPage): Values {
   const { home } = book;
   return {
     name: [slot.name],
+    slotPlace: [slot.slotPlace],
+    roomId: [slot.roomId ?? ""],
+    note: [slot.note ?? ""],
+    ...(slot.cutToSize ? { cutToSize: ["on"] } : {}),
+    seat: [slot.seat],
+    cleanDrop: [slot.cleanDropPa === undefined ? "" : String(slot.cleanDropPa)],
+    indicatorReset: [slot.indicatorReset ?? ""],
     place: [slot.place ?? ""],
     nominal: [slot.nominal.text],
     measured: [slot.measured?.text ?? ""],
@@ -64,17 +71,19 @@ export async function newSlotPageOf(homeId: string, unitId: string): Promise<New
   const book = await homeBook(homeId);
   const unit = book?.units.find((each) => each.id === unitId);
   if (!book || !unit) return null;
-  const kind = unitKind(unit.kind);
+  const usual = unitKind(unit.kind).slots[0];
+  const has = book.slots.filter((slot) => slot.unitId === unit.id).length;
   return {
     book,
     unit,
-    today: todayIn(book.home.timeZone),
-    media: kind.media,
+    ...around(book, unit),
     fields: {
-      name: ["Filter"],
+      name: [has === 0 ? (usual?.name ?? "Filter") : `Filter ${has + 1}`],
+      slotPlace: [usual?.slotPlace ?? "in-the-machine"],
       filterCount: ["1"],
-      media: [kind.media[0]!],
-      airSide: [kind.airSide],
+      media: [usual?.media ?? "pleated-25"],
+      airSide: [usual?.airSide ?? "recirculated"],
+      seat: ["rail"],
       direction: ["unknown"],
     },
   };
@@ -93,23 +102,19 @@ export async function slotChoicesOf(homeId: string) {
   };
 }
 
-/** An entry of the history as its form shows it, where it still counts. */
+/** An entry of the record as its form shows it, where it still counts. */
 export async function entryOf(homeId: string, eventId: string) {
   const book = await homeBook(homeId);
-  if (!book) return null;
-  for (const slot of book.slots) {
-    const event = historyOf(book, slot.id).find((each) => each.id === eventId);
-    if (event)
-      return {
-        slot,
-        today: todayIn(book.home.timeZone),
-        isLook: event.kind === "look",
-        fields: {
-          date: [event.date],
-          grade: event.look?.grade ? [event.look.grade] : [],
-          words: [event.words ?? ""],
-        },
-      };
-  }
-  return null;
+  const event = book && effectiveHistory(book.events).find((each) => each.id === eventId);
+  if (!book || !event) return null;
+  return {
+    unitId: event.unitId,
+    today: todayIn(book.home.timeZone),
+    isLook: event.kind === "look",
+    fields: {
+      date: [event.date],
+      grade: event.look?.grade ? [event.look.grade] : [],
+      words: [event.words ?? ""],
+    },
+  };
 }

@@ -7,6 +7,7 @@ import type { HomeBook } from "@/core/register/register";
 import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
+import { watchOf, type Watch } from "./today-watch";
 import { seasonLine } from "./today-words";
 
 /** Due within this many days is “nearly due”. */
@@ -23,6 +24,7 @@ export type Today = {
   /** What to do next, with its steps; null when nothing is near. */
   next: { standing: Standing; job: Procedure | null } | null;
   closer: Standing[];
+  watch: Watch[];
 };
 
 export async function todayOf(homeId: string): Promise<Today | null> {
@@ -41,6 +43,7 @@ export async function todayOf(homeId: string): Promise<Today | null> {
     book,
     today,
     season: seasonLine(book, today),
+    watch: watchOf(book, today),
     past: standings.filter(isPast).length,
     soon: standings.filter(isSoon).length,
     next: nearest ? { standing: nearest, job: renewalOf(nearest.slot.media) } : null,

@@ -1,4 +1,4 @@
-import { sluiceHouse } from "@/content/demo/sluice-house";
+import { sluiceHouse } from "@/content/demo/demo-homes";
 import { plainDate } from "@/core/quantities/plain-date";
 import { headline, seasonLine } from "./today-words";
 

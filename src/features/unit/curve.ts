@@ -31,6 +31,8 @@ export function curveOf(
   history: readonly HistoryEvent[],
   drivers: readonly { driver: ScopedDriver; words: string }[],
   today: PlainDate,
+  /** The share of its life after which the filter goes: looks see the whole of it. */
+  lifeShare = 1,
 ): Curve {
   const fitted = wear.days[0]!.date;
   const furthest = [wear.late ?? wear.likely ?? today, today].reduce((a, b) => (a > b ? a : b));
@@ -54,7 +56,11 @@ export function curveOf(
       const grade = event.look?.grade;
       if (event.kind !== "look" || !grade || event.date <= fitted) return [];
       return [
-        { x: toDay(event.date), y: SEEN_BY_GRADE[grade].load, words: GRADE_WORDS[grade].name },
+        {
+          x: toDay(event.date),
+          y: SEEN_BY_GRADE[grade].load / lifeShare,
+          words: GRADE_WORDS[grade].name,
+        },
       ];
     }),
     spells: dated.flatMap(({ driver, words }) => {

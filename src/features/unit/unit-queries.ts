@@ -2,52 +2,158 @@ import "server-only";
 import { renewalOf } from "@/content/procedures/library";
 import { reasonWords, standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { driversOf, historyOf } from "@/core/register/part-wear";
-import type { HistoryEvent, HomeBook, ScopedDriver, Unit } from "@/core/register/register";
+import { driversOf, historyOf, historyOfUnit } from "@/core/register/part-wear";
+import type {
+  AirSystem,
+  Contact,
+  FilterSlot,
+  HistoryEvent,
+  HomeBook,
+  Part,
+  Room,
+  ScopedDriver,
+  Unit,
+} from "@/core/register/register";
 import { bySoonest, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
+import { historyLines, type HistoryLine } from "./history-rows";
+
+const MOST_SHOWN = 12;
+
+export type Shown = { lines: HistoryLine[]; total: number };
+
+function shown(
+  book: HomeBook,
+  events: HistoryEvent[],
+  today: PlainDate,
+  all: boolean,
+  named: boolean,
+): Shown {
+  const some = all ? events : events.slice(-MOST_SHOWN);
+  return { lines: historyLines(book, some, today, named), total: events.length };
+}
+
+/** A part that is no filter slot, and when it was last seen to. */
+export type PartRow = { part: Part; lastDone: PlainDate | null };
 
 export type UnitSheet = {
   book: HomeBook;
   today: PlainDate;
   unit: Unit;
   levelName: string;
+  room: Room | undefined;
+  system: AirSystem | undefined;
+  /** The other machines of its air system. */
+  runsWith: Unit[];
+  contact: Contact | undefined;
+  successor: Unit | undefined;
+  predecessor: Unit | undefined;
+  /** Soonest due first. */
   standings: Standing[];
-  /** The slot whose curve and history are shown. */
-  shown: Standing | null;
-  shownDrivers: { driver: ScopedDriver; words: string }[];
-  /** Of the slot shown, the newest first. */
-  history: HistoryEvent[];
-  /** The slots whose change the library leads through, step by step. */
-  guided: string[];
+  /** Of a unit out of service: its slots stand for themselves. */
+  retiredSlots: FilterSlot[];
+  parts: PartRow[];
+  history: Shown;
 };
+
+const unitOf = (book: HomeBook, unitId: string): Unit | undefined =>
+  [...book.units, ...book.retired].find((each) => each.id === unitId);
 
 export async function unitSheetOf(
   homeId: string,
   unitId: string,
-  slotId: string | null,
+  all: boolean,
 ): Promise<UnitSheet | null> {
   const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
+  const unit = book && unitOf(book, unitId);
   if (!book || !unit) return null;
   const today = todayIn(book.home.timeZone);
-  const standings = standingsOf(book, today).filter((standing) => standing.unit.id === unit.id);
-  const shown =
-    standings.find((standing) => standing.slot.id === slotId) ??
-    [...standings].sort(bySoonest)[0] ??
-    null;
+  const parts = book.parts.filter((part) => part.unitId === unit.id);
   return {
     book,
     today,
     unit,
     levelName: book.levels.find((level) => level.id === unit.levelId)?.name ?? "",
-    standings,
-    shown,
-    shownDrivers: shown
-      ? driversOf(book, shown.slot).map((driver) => ({ driver, words: reasonWords(driver) }))
-      : [],
-    history: shown ? historyOf(book, shown.slot.id).reverse() : [],
-    guided: standings.filter(({ slot }) => renewalOf(slot.media)).map(({ slot }) => slot.id),
+    room: book.rooms.find((room) => room.id === unit.roomId),
+    system: book.systems.find((system) => system.id === unit.systemId),
+    runsWith: book.units.filter((each) => each.id !== unit.id && each.systemId === unit.systemId),
+    contact: book.contacts.find((contact) => contact.id === unit.contactId),
+    successor: unit.successorId ? unitOf(book, unit.successorId) : undefined,
+    predecessor: book.retired.find((each) => each.successorId === unit.id),
+    standings: standingsOf(book, today)
+      .filter((standing) => standing.unit.id === unit.id)
+      .sort(bySoonest),
+    retiredSlots: book.retiredSlots.filter((slot) => slot.unitId === unit.id),
+    parts: parts.map((part) => ({ part, lastDone: lastDone(book, part.id) })),
+    history: shown(book, historyOfUnit(book, unit.id), today, all, true),
   };
+}
+
+const lastDone = (book: HomeBook, partId: string): PlainDate | null =>
+  historyOf(book, partId).findLast((event) => event.kind === "done")?.date ?? null;
+
+type Common = { book: HomeBook; today: PlainDate; unit: Unit; history: Shown };
+export type PartSheet =
+  | (Common & {
+      kind: "slot";
+      standing: Standing;
+      drivers: { driver: ScopedDriver; words: string }[];
+      events: HistoryEvent[];
+      /** Its change is led through step by step. */
+      isGuided: boolean;
+      siblings: Standing[];
+    })
+  | (Common & { kind: "retired-slot"; slot: FilterSlot })
+  | (Common & { kind: "part"; part: Part; lastDone: PlainDate | null; room: Room | undefined });
+
+export async function partSheetOf(
+  homeId: string,
+  partId: string,
+  all: boolean,
+): Promise<PartSheet | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === partId);
+  const part = book.parts.find((each) => each.id === partId);
+  const unit = unitOf(book, (slot ?? part)?.unitId ?? "");
+  if (!unit) return null;
+  const today = todayIn(book.home.timeZone);
+  const events = historyOf(book, partId);
+  const common = { book, today, unit, history: shown(book, events, today, all, false) };
+  if (part) {
+    const room = book.rooms.find((each) => each.id === part.roomId);
+    return { ...common, kind: "part", part, lastDone: lastDone(book, part.id), room };
+  }
+  if (!slot) return null;
+  const siblings = standingsOf(book, today).filter((each) => each.unit.id === unit.id);
+  const standing = siblings.find((each) => each.slot.id === slot.id);
+  if (!standing) return { ...common, kind: "retired-slot", slot };
+  return {
+    ...common,
+    kind: "slot",
+    standing,
+    events,
+    drivers: driversOf(book, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
+    isGuided: renewalOf(slot.media) !== null,
+    siblings,
+  };
+}
+
+/** A unit by itself or one of its parts, for pages that only have to name it. */
+export async function unitHeadOf(
+  homeId: string,
+  of: { unitId: string } | { partId: string },
+): Promise<{ unit: Unit; partName: string | null } | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  if ("unitId" in of) {
+    const unit = unitOf(book, of.unitId);
+    return unit ? { unit, partName: null } : null;
+  }
+  const part = [...book.slots, ...book.retiredSlots, ...book.parts].find(
+    (each) => each.id === of.partId,
+  );
+  const unit = part && unitOf(book, part.unitId);
+  return unit ? { unit, partName: part.name } : null;
 }

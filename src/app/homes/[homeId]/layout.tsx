@@ -2,6 +2,7 @@ import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 import { EndStrip } from "@/features/loose-ends/components/end-strip";
 import { openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { FindBox } from "@/features/find/components/find-box";
 import { Keys } from "@/features/shell/components/keys";
 import { Lintel } from "@/features/shell/components/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/components/masthead";
@@ -22,7 +23,12 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
       >
         To the page
       </a>
-      <Masthead home={{ id: homeId, name: shell.homeName }} homes={shell.homes} theme={theme} />
+      <Masthead
+        home={{ id: homeId, name: shell.homeName }}
+        homes={shell.homes}
+        theme={theme}
+        find={<FindBox homeId={homeId} />}
+      />
       <Lintel
         homeId={homeId}
         lintel={shell.lintel}

@@ -7,7 +7,7 @@ import { goingRuns, openEnds } from "@/features/loose-ends/loose-ends-queries";
 import { StartButton } from "@/features/run/components/start-button";
 import { TodayView } from "@/features/today/components/today-view";
 import { todayOf } from "@/features/today/today-queries";
-import { ChangedLink } from "@/features/unit/components/unit-view";
+import { ChangedLink } from "@/features/unit/components/part-view";
 import { now } from "@/lib/clock";
 
 export const metadata: Metadata = { title: "Today" };
@@ -34,7 +34,9 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
           now={now().toISOString()}
           placeOf={(unitId, partId) => ({
             unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "A removed unit",
-            partName: book.slots.find((slot) => slot.id === partId)?.name.toLowerCase(),
+            partName: [...book.slots, ...book.parts]
+              .find((part) => part.id === partId)
+              ?.name.toLowerCase(),
           })}
         />
       }

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { FinishedView } from "@/features/run/components/finished-view";
+import { ShutOffPress } from "@/features/unit/components/shut-off";
 import { RunView } from "@/features/run/components/run-view";
 import { runSheetOf, runTitle, todayWords } from "@/features/run/run-queries";
 
@@ -20,6 +21,7 @@ export default async function RunPage({ params }: PageProps<"/runs/[runId]">) {
       slot={slot}
       title={runTitle(sheet)}
       dateToday={todayWords(sheet)}
+      shutOff={<ShutOffPress name={unit.name} shutOffs={unit.shutOffs} />}
     />
   );
 }

@@ -20,6 +20,7 @@ export function LevelList({ house }: { house: House }) {
             units={house.units.filter((unit) => unit.levelId === level.id)}
             small={false}
             stacked
+            listed
           />
         </section>
       ))}
@@ -37,7 +38,11 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
   const groundAt = inside.findIndex((level) => level.storey < 0);
   const above = groundAt === -1 ? inside : inside.slice(0, groundAt);
   const below = groundAt === -1 ? [] : inside.slice(groundAt);
-  const on = (levelId: string) => house.units.filter((unit) => unit.levelId === levelId);
+  // The small picture keeps to what wears or stands open.
+  const on = (levelId: string) =>
+    house.units.filter(
+      (unit) => unit.levelId === levelId && (!small || unit.fill !== null || unit.open),
+    );
   const storeys = (levels: Level[]) =>
     levels.map((level, i) => (
       <Storey
@@ -52,7 +57,7 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
   return (
     <div
       data-small={small || undefined}
-      className="group/house hidden items-end gap-x-3 wide:grid wide:grid-cols-[minmax(11rem,1fr)_auto]"
+      className="group/house hidden items-end gap-x-3 data-small:gap-x-2 wide:grid wide:grid-cols-[minmax(0,1fr)_auto] wide:data-small:grid-cols-[minmax(9rem,1fr)_auto]"
     >
       <div>
         <Roof />
@@ -64,10 +69,10 @@ export function HouseSection({ house, small = false }: { house: House; small?: b
             {level.place === "outbuilding" && <Roof low />}
             <div
               data-place={level.place}
-              className="flex min-w-20 flex-col items-center gap-2 px-2 pt-1 data-[place=outbuilding]:border-x-4 data-[place=outbuilding]:border-ink data-[place=outbuilding]:bg-surface wide:px-3"
+              className="flex min-w-16 flex-col items-center gap-2 px-2 pt-1 pb-1 data-[place=outbuilding]:border-x-4 data-[place=outbuilding]:border-ink data-[place=outbuilding]:bg-surface wide:px-3"
             >
               <p className="text-sm text-second">{level.name}</p>
-              <Units {...{ house, small }} units={on(level.id)} stacked />
+              <Units {...{ house, small }} units={on(level.id)} beside />
             </div>
           </div>
         ))}
@@ -128,11 +133,9 @@ function Storey({
   return (
     <div
       data-first={first || undefined}
-      className="flex min-h-24 items-end gap-4 border-t-[3px] border-ink px-3 pt-2 pb-2 group-data-small/house:min-h-14 group-data-small/house:gap-2 data-first:border-t-0"
+      className="flex min-h-16 flex-col items-start justify-between gap-1 border-t-[3px] border-ink px-3 pt-1 pb-2 group-data-small/house:min-h-14 group-data-small/house:px-2 group-data-small/house:pb-1 data-first:border-t-0"
     >
-      <p className="w-12 shrink-0 self-start text-sm leading-tight text-second group-data-small/house:w-12 wide:w-16">
-        {name}
-      </p>
+      <p className="text-sm leading-tight text-second">{name}</p>
       <Units {...{ house, units, small }} />
     </div>
   );
@@ -143,40 +146,82 @@ function Units({
   units,
   small,
   stacked = false,
+  listed = false,
+  beside = false,
 }: {
   house: House;
   units: HouseUnit[];
   small: boolean;
   stacked?: boolean;
+  /** In a narrow building the name stands under the figure. */
+  beside?: boolean;
+  /** In a list every unit is named, and a tap opens it. */
+  listed?: boolean;
 }) {
   return (
     <ul
       data-stacked={stacked || undefined}
-      className="flex flex-wrap items-end gap-x-6 gap-y-2 data-stacked:flex-col data-stacked:items-start"
+      data-beside={beside || undefined}
+      // An outbuilding of many machines grows to the side before it grows taller than the house.
+      data-many={(beside && units.length > 2) || undefined}
+      className="flex flex-wrap items-end gap-x-4 gap-y-3 group-data-small/house:gap-x-3 data-beside:items-start data-many:max-w-60 group-data-small/house:data-many:max-w-24 data-stacked:flex-col data-stacked:items-start"
     >
       {units.map((unit) => (
         <li key={unit.id}>
-          <Link
-            href={`/homes/${house.homeId}/units/${unit.id}`}
-            aria-label={small ? `${unit.name}: ${unit.words}` : undefined}
-            className="group flex min-h-11 min-w-11 items-end gap-2 no-underline"
-          >
-            {unit.open && <Bracket height={small ? 36 : 60} />}
-            <UnitFigure figure={unit.figure} size={small ? 40 : 68} />
-            {unit.fill !== null && (
-              <Gauge fill={unit.fill} label={unit.fillWords} height={small ? 28 : 48} />
-            )}
-            {!small && (
-              <span className="mb-1 max-w-40">
-                <strong className="block leading-tight group-hover:underline">{unit.name}</strong>
-                <span className={unit.speaksUp ? "font-medium text-attention-text" : "text-second"}>
-                  {unit.words}
-                </span>
-              </span>
-            )}
-          </Link>
+          <UnitMark {...{ house, unit, small, listed, beside }} />
         </li>
       ))}
     </ul>
+  );
+}
+
+/** A unit where it stands: the first press selects it, the second opens it. */
+function UnitMark({
+  house,
+  unit,
+  small,
+  listed,
+  beside,
+}: {
+  house: House;
+  unit: HouseUnit;
+  small: boolean;
+  listed: boolean;
+  beside: boolean;
+}) {
+  const isSelected = !small && !listed && house.selected?.unit.id === unit.id;
+  const opens = small || listed || isSelected;
+  const isNamed = listed || (!small && (unit.speaksUp || isSelected));
+  return (
+    <Link
+      href={
+        opens
+          ? `/homes/${house.homeId}/units/${unit.id}`
+          : `/homes/${house.homeId}/house?unit=${unit.id}`
+      }
+      scroll={opens}
+      aria-label={isNamed ? undefined : [unit.name, unit.words].filter(Boolean).join(": ")}
+      aria-current={isSelected ? "true" : undefined}
+      title={isNamed ? undefined : unit.name}
+      data-beside={beside || undefined}
+      className="group flex min-h-11 min-w-11 items-end gap-2 no-underline aria-[current=true]:outline-2 aria-[current=true]:outline-offset-4 aria-[current=true]:outline-ink aria-[current=true]:outline-dashed data-beside:max-w-28 data-beside:flex-wrap data-beside:gap-y-0.5"
+    >
+      {unit.open && <Bracket height={small ? 36 : 56} />}
+      <UnitFigure figure={unit.figure} size={small ? 34 : 46} />
+      {unit.fill !== null && (
+        <Gauge fill={unit.fill} label={unit.fillWords} height={small ? 26 : 36} />
+      )}
+      {isNamed && (
+        <span className="mb-0.5 max-w-32 text-[0.875rem]">
+          <strong className="block leading-tight group-hover:underline">{unit.name}</strong>
+          <span
+            data-loud={unit.speaksUp || undefined}
+            className="block leading-tight text-second data-loud:font-medium data-loud:text-attention-text"
+          >
+            {unit.words}
+          </span>
+        </span>
+      )}
+    </Link>
   );
 }

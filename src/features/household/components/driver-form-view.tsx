@@ -1,36 +1,109 @@
 "use client";
 
-import { useState } from "react";
-import { DRIVER_WORDS } from "@/content/words";
-import type { DriverKind } from "@/core/wear/drivers";
+import { useEffect, useRef, useState } from "react";
+import { HOUSEHOLD_WORDS } from "@/content/words";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { dayAndMonth, spanWords } from "@/core/quantities/words";
+import type { HouseholdKind } from "@/core/register/register";
 import { SelectField, TextField, type Option } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
+import type { Effect } from "../driver-effects";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
+type Preview = (form: FormData) => Promise<Effect[] | null>;
 
-const KINDS = Object.entries(DRIVER_WORDS).map(([value, words]) => ({ value, label: words.name }));
+const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
+  value,
+  label: words.name,
+}));
+const MOST_SHOWN = 5;
+const PREVIEW_AFTER_MS = 250;
 
+/** One thing about the household, and what it does to the due days before it is saved. */
 export function DriverFormView({
   action,
+  preview,
   initial,
   scopes,
   submit,
+  today,
 }: {
   action: Action;
+  preview: Preview;
   initial: FormView;
   scopes: readonly Option[];
   submit: string;
+  today: PlainDate;
 }) {
+  const [effects, setEffects] = useState<Effect[] | null>(null);
+  const place = useRef<HTMLDivElement>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const asked = useRef(0);
+  const ask = () => {
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      const form = place.current?.querySelector("form");
+      if (!form) return;
+      const nth = ++asked.current;
+      void preview(new FormData(form)).then((answer) => {
+        // A slow answer to an older question is not shown.
+        if (nth === asked.current) setEffects(answer);
+      });
+    }, PREVIEW_AFTER_MS);
+  };
+
+  // What the form begins with has an effect too; the server alone can tell it.
+  useEffect(() => {
+    ask();
+    return () => clearTimeout(timer.current);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for what the form begins with
+  }, []);
+
   return (
-    <Form action={action} initial={initial} submit={submit} stays={false}>
-      {(fields) => <DriverFields {...{ fields, scopes }} />}
-    </Form>
+    <div ref={place} onInput={ask} onChange={ask}>
+      <Form action={action} initial={initial} submit={submit} stays={false}>
+        {(fields) => (
+          <>
+            <DriverFields {...{ fields, scopes }} />
+            <Effects effects={effects} today={today} />
+          </>
+        )}
+      </Form>
+    </div>
+  );
+}
+
+function Effects({ effects, today }: { effects: Effect[] | null; today: PlainDate }) {
+  return (
+    <div role="status" className="mt-3 border-l-4 border-ink bg-surface px-4 py-2.5">
+      {effects === null && <p className="text-second">What it changes shows here.</p>}
+      {effects?.length === 0 && <p>It moves no due day of the filters now in place.</p>}
+      {effects && effects.length > 0 && (
+        <>
+          <p className="font-semibold">Saved, it would move</p>
+          <ul className="figures">
+            {effects.slice(0, MOST_SHOWN).map((effect) => (
+              <li key={effect.slotId} className="py-0.5">
+                {effect.name}: <strong>{spanWords(effect.daysSooner)}</strong>{" "}
+                {effect.daysSooner > 0 ? "sooner" : "later"},{" "}
+                <span className="text-second">
+                  {dayAndMonth(effect.before, today)} to {dayAndMonth(effect.after, today)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {effects.length > MOST_SHOWN && (
+            <p className="text-second">and {effects.length - MOST_SHOWN} more.</p>
+          )}
+        </>
+      )}
+    </div>
   );
 }
 
 function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Option[] }) {
-  const [kind, setKind] = useState((fields.value("kind") ?? "people") as DriverKind);
-  const words = DRIVER_WORDS[kind];
+  const [kind, setKind] = useState((fields.value("kind") ?? "people") as HouseholdKind);
+  const words = HOUSEHOLD_WORDS[kind];
   const text = (name: string) => ({
     name,
     defaultValue: fields.value(name),
@@ -43,8 +116,13 @@ function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Opt
         name="kind"
         options={KINDS}
         value={kind}
-        onChange={(event) => setKind(event.target.value as DriverKind)}
+        onChange={(event) => setKind(event.target.value as HouseholdKind)}
         error={fields.error("kind")}
+        hint={
+          kind === "breathing-trouble"
+            ? "Filters of the air that is breathed are then due after three quarters of their hours and age."
+            : undefined
+        }
       />
       <div hidden={!words.counted}>
         <TextField

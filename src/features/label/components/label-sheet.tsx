@@ -6,7 +6,7 @@ import { longDate } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { FilterSlot, Unit } from "@/core/register/register";
 import { FlowArrow } from "@/ui/flow-arrow";
-import { PrintButton } from "./print-button";
+import { PrintButton } from "@/ui/print-button";
 
 const withYear = (date: PlainDate) => `${longDate(date)} ${date.slice(0, 4)}`;
 

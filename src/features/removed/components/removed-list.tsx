@@ -4,7 +4,14 @@ import type { Removed } from "@/db/repositories/removed";
 import { Button } from "@/ui/button";
 import { bringBack } from "../removed-actions";
 
-const KIND_WORDS = { unit: "unit", slot: "filter slot", home: "home" } as const;
+const KIND_WORDS = {
+  unit: "unit",
+  slot: "part",
+  home: "home",
+  room: "room",
+  register: "register",
+  contact: "contact",
+} as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {
   if (list.length === 0) return <p className="text-second">Nothing has been removed.</p>;

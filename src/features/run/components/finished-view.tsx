@@ -67,14 +67,12 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
       )}
       <div className="mt-6 flex flex-wrap gap-3">
         {!stopped && (
-          <LinkButton weight="strong" href={`/homes/${run.homeId}/slots/${slot.id}/label`}>
+          <LinkButton weight="strong" href={`/homes/${run.homeId}/parts/${slot.id}/label`}>
             Label for the frame
           </LinkButton>
         )}
         <LinkButton href={`/homes/${run.homeId}`}>Back to Today</LinkButton>
-        <LinkButton href={`/homes/${run.homeId}/units/${unit.id}?slot=${slot.id}`}>
-          Open {unit.name}
-        </LinkButton>
+        <LinkButton href={`/homes/${run.homeId}/parts/${slot.id}`}>Open {unit.name}</LinkButton>
       </div>
     </main>
   );

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useEffectEvent, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState, type ReactNode } from "react";
 import { tinykeys } from "tinykeys";
 import { GRADE_OPTIONS } from "@/content/grade-options";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
@@ -38,6 +38,7 @@ export function RunView({
   slot,
   title,
   dateToday,
+  shutOff,
 }: {
   input: RunInput;
   homeId: string;
@@ -45,6 +46,8 @@ export function RunView({
   slot: FilterSlot;
   title: string;
   dateToday: string;
+  /** The press that tells how to shut the machine off. */
+  shutOff: ReactNode;
 }) {
   const router = useRouter();
   const { steps, state, trouble, act } = useRun(input);
@@ -110,9 +113,10 @@ export function RunView({
     <main className="mx-auto flex min-h-dvh max-w-5xl flex-col bg-ground">
       <header className="sticky top-0 z-20 flex min-h-14 items-center justify-between gap-4 border-b-[5px] border-ink bg-ground px-4">
         <h1 className="text-lg">{title}</h1>
-        <p className="figures text-[1.0625rem]" data-open={open}>
+        <p className="figures ml-auto text-[1.0625rem]" data-open={open}>
           {open === 0 ? "nothing open" : `${open} left open`}
         </p>
+        {shutOff}
       </header>
       <div className="grid grow grid-cols-[3.5rem_minmax(0,1fr)] wide:grid-cols-[11rem_minmax(0,1fr)]">
         <div className="border-r border-rule bg-surface px-1 pt-4 wide:px-5">

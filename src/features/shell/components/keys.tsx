@@ -10,6 +10,7 @@ const KEYS = [
   ["t", "Today"],
   ["h", "House"],
   ["n", "Note a look"],
+  ["/", "find a unit, a size, a word"],
   ["← →", "walk along the beam, from peg to peg"],
   ["Space", "in a job: done, go on"],
   ["Backspace", "in a job: back"],

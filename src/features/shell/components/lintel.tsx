@@ -19,7 +19,7 @@ const STEPS = [
 const CLUSTER_DAYS = 12;
 const MINUTES_PER_PEG = 10;
 
-type Place = { unitId: string; words: string };
+type Place = { words: string };
 type Hung = { pegs: Peg[]; past: boolean };
 
 function hang(pegs: readonly Peg[], apart: number): Hung[] {
@@ -153,7 +153,7 @@ function PegGroup({
   return (
     <li style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
       <Link
-        href={`/homes/${homeId}/units/${places[first.slotId]?.unitId}?slot=${first.slotId}`}
+        href={`/homes/${homeId}/parts/${first.slotId}`}
         aria-label={lines.join("; ")}
         data-past={past || undefined}
         className="flex h-12 w-11 justify-center"

@@ -4,6 +4,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import type { Theme } from "@/lib/theme";
+import type { ReactNode } from "react";
 import { chooseTheme } from "../shell-actions";
 
 type HomeLink = { id: string; name: string };
@@ -15,10 +16,12 @@ export function Masthead({
   home,
   homes,
   theme,
+  find,
 }: {
   home: HomeLink;
   homes: HomeLink[];
   theme: Theme;
+  find: ReactNode;
 }) {
   return (
     <header className="no-print flex h-14 items-center gap-6 px-4 wide:px-7">
@@ -26,8 +29,9 @@ export function Masthead({
         Amber <span className="text-attention-text">Lintel</span>
       </Link>
       <ViewLinks homeId={home.id} place="top" />
-      <div className="ml-auto">
+      <div className="ml-auto flex items-center gap-3 wide:gap-6">
         <HomeMenu home={home} homes={homes} theme={theme} />
+        {find}
       </div>
     </header>
   );
@@ -42,7 +46,9 @@ const viewsOf = (homeId: string) => [
 export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
   const path = usePathname();
   const isHere = (href: string, name: string) =>
-    name === "Today" ? path === href : path === href || path.includes("/units/");
+    name === "Today"
+      ? path === href
+      : path === href || path.includes("/units/") || path.includes("/parts/");
   return (
     <nav
       aria-label="Views"
@@ -69,7 +75,11 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
 function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; theme: Theme }) {
   const pages = [
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
+    { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
     { href: `/homes/${home.id}/household`, name: "People and surroundings" },
+    { href: `/homes/${home.id}/rooms`, name: "Rooms and registers" },
+    { href: `/homes/${home.id}/systems`, name: "Air systems" },
+    { href: `/homes/${home.id}/contacts`, name: "Contacts" },
     { href: `/homes/${home.id}/edit`, name: "Home and climate" },
     { href: `/homes/${home.id}/removed`, name: "Removed things" },
     { href: "/homes/new", name: "Add another home" },

@@ -1,7 +1,7 @@
 "use client";
 
 import { GRADE_OPTIONS } from "@/content/grade-options";
-import { SelectField, TextField, type Option } from "@/ui/field";
+import { SelectField, TextArea, TextField, type Option } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { GradeChoice } from "@/ui/grade-choice";
 
@@ -89,6 +89,76 @@ export function CorrectForm({ action, initial, today, isLook }: Common & { isLoo
             defaultValue={fields.value("words")}
             error={fields.error("words")}
           />
+        </div>
+      )}
+    </Form>
+  );
+}
+
+/** That a part was seen to: cleaned, flushed, measured, whatever its kind asks for. */
+export function DoneForm({
+  action,
+  initial,
+  today,
+  done,
+  currency,
+}: Common & { done: string; currency: string }) {
+  return (
+    <Form action={action} initial={initial} submit="Save it" stays={false}>
+      {(fields) => (
+        <div className="flex flex-col gap-5 pb-4">
+          <DayField fields={fields} label={`${done} on`} today={today} />
+          <TextField
+            label="A note"
+            name="words"
+            hint="What you saw: “green slime, ran clear after two cups”."
+            defaultValue={fields.value("words")}
+            error={fields.error("words")}
+          />
+          <div className="grid gap-4 wide:grid-cols-2">
+            <TextField
+              label="Minutes it took"
+              name="minutes"
+              inputMode="numeric"
+              defaultValue={fields.value("minutes")}
+              error={fields.error("minutes")}
+            />
+            <TextField
+              label={`What it cost, ${currency}`}
+              name="cost"
+              inputMode="decimal"
+              defaultValue={fields.value("cost")}
+              error={fields.error("cost")}
+            />
+          </div>
+        </div>
+      )}
+    </Form>
+  );
+}
+
+/** Words for the record of a unit, or of one of its parts. */
+export function NoteForm({ action, initial, today, parts }: Common & { parts: readonly Option[] }) {
+  return (
+    <Form action={action} initial={initial} submit="Save the note" stays={false}>
+      {(fields) => (
+        <div className="flex flex-col gap-5 pb-4">
+          <TextArea
+            label="Note"
+            name="words"
+            rows={4}
+            defaultValue={fields.value("words")}
+            error={fields.error("words")}
+          />
+          {parts.length > 0 && (
+            <SelectField
+              label="About"
+              name="partId"
+              options={[{ value: "", label: "the whole unit" }, ...parts]}
+              defaultValue={fields.value("partId")}
+            />
+          )}
+          <DayField fields={fields} label="When" today={today} />
         </div>
       )}
     </Form>

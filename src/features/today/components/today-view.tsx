@@ -12,6 +12,7 @@ import {
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { fillBand, type Standing } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
+import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
 import type { Today } from "../today-queries";
 import { headline } from "../today-words";
@@ -30,7 +31,7 @@ export function TodayView({
   house: ReactNode;
   start: (standing: Standing) => ReactNode;
 }) {
-  const { book, today, season, past, soon, next, closer } = data;
+  const { book, today, season, past, soon, next, closer, watch } = data;
   const counts = { open: openCount, past, soon, slots: book.slots.length };
   return (
     <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_23rem]">
@@ -40,6 +41,19 @@ export function TodayView({
           <p className="mt-1 text-second">{season}.</p>
         </div>
         {ends}
+        {book.units
+          .filter((unit) => unit.setUpStep !== undefined)
+          .map((unit) => (
+            <p key={unit.id} className="border-l-4 border-attention bg-wash px-4 py-2.5">
+              Half entered:{" "}
+              <Link
+                href={`/homes/${book.home.id}/units/${unit.id}/set-up/${unit.setUpStep}`}
+                className="font-semibold text-link underline underline-offset-4"
+              >
+                {unit.name}, carry on
+              </Link>
+            </p>
+          ))}
         {next && (
           <Next {...next} today={today}>
             {start(next.standing)}
@@ -61,8 +75,35 @@ export function TodayView({
           </section>
         )}
       </div>
-      <aside className="flex flex-col gap-6">{house}</aside>
+      <aside className="flex flex-col gap-6">
+        {house}
+        <OnWatch homeId={book.home.id} watch={watch} />
+      </aside>
     </div>
+  );
+}
+
+function OnWatch({ homeId, watch }: { homeId: string; watch: Today["watch"] }) {
+  if (watch.length === 0) return null;
+  return (
+    <section aria-labelledby="watch" className="border-t-[3px] border-ink pt-3">
+      <h2 id="watch" className="text-lg">
+        On watch
+      </h2>
+      <ul>
+        {watch.map(({ verdict, words, href }) => (
+          <li key={words} className="border-b border-rule">
+            <Link
+              href={`/homes/${homeId}/${href}`}
+              className="flex min-h-11 items-start gap-3 py-2 no-underline hover:underline"
+            >
+              <Needle verdict={verdict} />
+              {words}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -156,7 +197,7 @@ function CloserRow({
       />
       <div>
         <Link
-          href={`/homes/${homeId}/units/${unit.id}?slot=${slot.id}`}
+          href={`/homes/${homeId}/parts/${slot.id}`}
           className="font-semibold no-underline hover:underline"
         >
           {unit.name}, {slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase())}
@@ -174,7 +215,7 @@ function CloserRow({
             )}
           </>
         ) : (
-          <Link href={`/homes/${homeId}/slots/${slot.id}/changed`} className="text-link">
+          <Link href={`/homes/${homeId}/parts/${slot.id}/changed`} className="text-link">
             When was it changed?
           </Link>
         )}

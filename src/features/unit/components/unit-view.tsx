@@ -1,217 +1,349 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { partKind } from "@/content/part-kinds";
 import { slotTitle } from "@/content/slot-words";
 import { unitKind } from "@/content/unit-kinds";
-import { awayWords, betweenWords, dateWords } from "@/core/quantities/words";
+import { END_WORDS } from "@/content/words";
+import { readPlainDate } from "@/core/quantities/plain-date";
+import { agoWords, awayWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
+import { alarmLife, warrantyOf } from "@/core/register/alarms";
 import type { HomeEnds } from "@/core/register/home-ends";
-import { wearOfPlace } from "@/core/wear/place-history";
-import { factorWords, sureWords } from "@/core/wear/reasons";
+import { answerWords } from "@/core/register/question";
+import { plateWords, type Unit } from "@/core/register/register";
 import { fillBand, type Standing } from "@/core/register/standing";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
-import { END_WORDS } from "@/content/words";
-import { curveOf } from "../curve";
-import type { UnitSheet } from "../unit-queries";
+import { UnitFigure } from "@/ui/unit-figure";
+import type { PartRow, UnitSheet } from "../unit-queries";
+import { Facts } from "./facts";
 import { History } from "./history";
-import { ShutOffCard } from "./shut-off-card";
-import { SlotFacts } from "./slot-facts";
-import { WearCurve } from "./wear-curve";
+import { ShutOffCard } from "./shut-off";
 
-/** Everything about one machine; `start` is the button that begins a slot's job. */
+/** Everything about one machine; `actions` are the buttons that copy, retire or bring it back. */
 export function UnitView({
   sheet,
   ends,
-  start,
+  next,
+  actions,
 }: {
   sheet: UnitSheet;
   ends: HomeEnds;
-  start: (standing: Standing) => ReactNode;
+  /** The step at which its entering stopped, as words. */
+  next: { words: string; href: string } | null;
+  actions: ReactNode;
 }) {
-  const { book, unit, levelName, standings, shown, today } = sheet;
-  const open = ends.open.filter((end) => end.unit === unit.id);
+  const { book, unit, levelName, room, history } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const { shutOffs: usual, figure, name } = unitKind(unit.kind);
+  const links = <UnitLinks sheet={sheet}>{actions}</UnitLinks>;
   return (
-    <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_21.5rem]">
+    <div className="grid gap-x-10 gap-y-5 wide:grid-cols-[minmax(0,1fr)_21.5rem]">
       <div className="order-2 flex min-w-0 flex-col gap-5 wide:order-1">
-        <header>
-          <p className="text-second">
-            {levelName}, {unitKind(unit.kind).name.toLowerCase()}
-            {unit.makeModel && `, ${unit.makeModel}`}
-          </p>
-          <h1 className="text-[1.75rem]">{unit.name}</h1>
-        </header>
-        {open.length > 0 && (
-          <div className="flex items-center gap-4 bg-wash px-3 py-2.5">
-            <Bracket />
-            <p className="font-semibold">
-              Left open: {open.map((end) => END_WORDS[end.end].open).join(", ")}
+        <header className="flex items-end gap-4">
+          <UnitFigure figure={figure} size={60} />
+          <div>
+            <p className="text-second">
+              {[levelName, room?.name, name.toLowerCase(), plateWords(unit)]
+                .filter(Boolean)
+                .join(", ")}
             </p>
+            <h1 className="text-[1.75rem]">{unit.name}</h1>
+          </div>
+        </header>
+        {next && (
+          <div className="flex flex-wrap items-center justify-between gap-3 border-l-4 border-attention bg-wash px-4 py-2.5">
+            <p>
+              <strong>Half entered.</strong> Next: {next.words}
+            </p>
+            <LinkButton weight="strong" href={next.href}>
+              Carry on entering it
+            </LinkButton>
           </div>
         )}
-        {standings.length > 1 && <SlotChoice {...{ sheet, standings }} />}
-        {shown ? (
-          <ShownSlot sheet={sheet} shown={shown} start={start} />
-        ) : (
-          <section className="border-t-[3px] border-ink pt-4">
-            <h2 className="text-xl">Now its filter</h2>
-            <p className="mt-1 mb-4 max-w-prose">
-              Pull the old one a hand’s width out and read the size on its frame.
-            </p>
-            <LinkButton weight="strong" href={`/homes/${book.home.id}/units/${unit.id}/slots/new`}>
-              Add the filter slot
-            </LinkButton>
-          </section>
-        )}
+        {unit.retiredOn && <OutOfService sheet={sheet} />}
+        <OpenEnds unit={unit} ends={ends} />
+        <Parts sheet={sheet} />
+        <div className="wide:hidden">
+          <UnitFacts sheet={sheet} />
+        </div>
+        <History
+          homeId={book.home.id}
+          {...history}
+          empty="Nothing yet."
+          add={
+            <Link
+              href={`${home}/units/${unit.id}/note`}
+              className="text-link underline underline-offset-4"
+            >
+              Write a note
+            </Link>
+          }
+        />
+        <div className="wide:hidden">{links}</div>
       </div>
       <aside className="order-1 flex flex-col gap-5 wide:order-2">
-        <ShutOffCard unit={unit} />
+        {(usual.length > 0 || unit.shutOffs.length > 0) && <ShutOffCard shutOffs={unit.shutOffs} />}
         <div className="hidden flex-col gap-5 wide:flex">
-          {shown && (
-            <SlotFacts home={book.home} slot={shown.slot} today={today} fittedOn={shown.fittedOn} />
-          )}
-          {unit.access && <p className="text-second">To get at it: {unit.access}</p>}
-          <UnitLinks sheet={sheet} />
+          <UnitFacts sheet={sheet} />
+          {links}
         </div>
       </aside>
-      <div className="order-3 flex flex-col gap-5 wide:hidden">
-        {shown && (
-          <SlotFacts home={book.home} slot={shown.slot} today={today} fittedOn={shown.fittedOn} />
-        )}
-        <UnitLinks sheet={sheet} />
-      </div>
     </div>
   );
 }
 
-function UnitLinks({ sheet: { book, unit, shown } }: { sheet: UnitSheet }) {
+function OutOfService({ sheet: { book, unit, successor, today } }: { sheet: UnitSheet }) {
+  return (
+    <p className="border-l-4 border-second bg-surface px-4 py-3">
+      <strong>Out of service since {dateWords(unit.retiredOn!, today)}.</strong> Its record stays.
+      {successor && (
+        <>
+          {" "}
+          In its place:{" "}
+          <Link
+            href={`/homes/${book.home.id}/units/${successor.id}`}
+            className="text-link underline underline-offset-4"
+          >
+            {successor.name}
+          </Link>
+        </>
+      )}
+    </p>
+  );
+}
+
+function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
+  const open = ends.open.filter((end) => end.unit === unit.id);
+  if (open.length === 0) return null;
+  return (
+    <div className="flex items-center gap-4 bg-wash px-3 py-2.5">
+      <Bracket />
+      <p className="font-semibold">
+        Left open: {open.map((end) => END_WORDS[end.end].open).join(", ")}
+      </p>
+    </div>
+  );
+}
+
+function Parts({ sheet }: { sheet: UnitSheet }) {
+  const { book, unit, standings, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
+  const isEmpty = standings.length + retiredSlots.length + parts.length === 0;
   return (
-    <ul className="-ml-2 flex flex-col">
-      {shown && (
-        <li>
-          <LinkButton weight="quiet" href={`${home}/slots/${shown.slot.id}/edit`}>
-            Change what is written here
-          </LinkButton>
-        </li>
-      )}
-      <li>
-        <LinkButton weight="quiet" href={`${home}/units/${unit.id}/edit`}>
-          Change the unit and its shut-offs
-        </LinkButton>
-      </li>
-      <li>
-        <LinkButton weight="quiet" href={`${home}/units/${unit.id}/slots/new`}>
-          Add {shown ? "another" : "a"} filter slot
-        </LinkButton>
-      </li>
-    </ul>
-  );
-}
-
-function SlotChoice({ sheet, standings }: { sheet: UnitSheet; standings: Standing[] }) {
-  return (
-    <nav aria-label="Filters of this unit" className="flex flex-wrap gap-2">
-      {standings.map(({ slot, wear }) => (
-        <Link
-          key={slot.id}
-          href={`?slot=${slot.id}`}
-          aria-current={slot.id === sheet.shown?.slot.id ? "true" : undefined}
-          className="flex min-h-14 items-center gap-3 border-b-4 border-transparent px-2 no-underline aria-[current=true]:border-attention"
-        >
-          <Gauge
-            fill={(wear?.percentNow ?? 0) / 100}
-            label={`${Math.round(wear?.percentNow ?? 0)} % full`}
-            height={36}
-          />
-          <span className="font-semibold">{slot.name}</span>
-        </Link>
-      ))}
-    </nav>
-  );
-}
-
-function ShownSlot({
-  sheet,
-  shown,
-  start,
-}: {
-  sheet: UnitSheet;
-  shown: Standing;
-  start: (standing: Standing) => ReactNode;
-}) {
-  const { book, today, history, shownDrivers } = sheet;
-  const { slot, wear, sentence } = shown;
-  return (
-    <section aria-labelledby="slot" className="flex flex-col gap-5 border-t-[3px] border-ink pt-4">
-      <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
-        <div className="flex grow basis-80 gap-4">
-          {wear && (
-            <Gauge
-              fill={wear.percentNow / 100}
-              band={fillBand(wear)}
-              label={`${Math.round(wear.percentNow)} % full`}
-              height={76}
-            />
-          )}
-          <div>
-            <h2 id="slot" className="text-[1.375rem]">
-              {slotTitle(slot)}
-              {wear?.likely && `: ${awayWords(wear.likely, today)}`}
-            </h2>
-            <p className="mt-1">
-              {wear?.likely && (
-                <>
-                  Most likely <strong>{dateWords(wear.likely, today)}</strong>
-                  {wear.early && wear.late && `, ${betweenWords(wear.early, wear.late, today)}`}
-                  .{" "}
-                </>
-              )}
-              {sentence}
-            </p>
-            {wear && wear.belief.mu !== 0 && (
-              <p className="mt-1 text-second">
-                This slot loads {factorWords(wear.belief)}, {sureWords(wear.belief)}.
-              </p>
-            )}
-          </div>
-        </div>
-        <div className="flex grow flex-wrap gap-2 wide:grow-0">
-          {start(shown)}
-          <LinkButton href={`/homes/${book.home.id}/look?slot=${slot.id}`}>Note a look</LinkButton>
-        </div>
+    <section aria-labelledby="parts">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b-[3px] border-ink pb-1">
+        <h2 id="parts" className="text-xl">
+          Its parts
+        </h2>
+        {!unit.retiredOn && (
+          <span className="flex gap-4">
+            <Link
+              href={`${home}/units/${unit.id}/slots/new`}
+              className="text-link underline underline-offset-4"
+            >
+              Add a filter slot
+            </Link>
+            <Link
+              href={`${home}/units/${unit.id}/parts/new`}
+              className="text-link underline underline-offset-4"
+            >
+              Add a part
+            </Link>
+          </span>
+        )}
       </div>
-      {wear && (
-        <WearCurve
-          curve={curveOf(
-            wearOfPlace(shown.context, shown.stints, today)!,
-            history,
-            shownDrivers,
-            today,
-          )}
-          today={today}
-          title={slotTitle(slot)}
-        />
+      {isEmpty && (
+        <p className="mt-3 text-second">
+          None yet. A filter slot can say when it is due; other parts keep their record.
+        </p>
       )}
-      <History homeId={book.home.id} home={book.home} {...{ history, today, slot }} />
+      <ul>
+        {standings.map((standing) => (
+          <SlotRow key={standing.slot.id} {...{ sheet, standing }} />
+        ))}
+        {retiredSlots.map((slot) => (
+          <li key={slot.id} className="border-b border-rule py-2.5">
+            <Link href={`${home}/parts/${slot.id}`} className="font-semibold no-underline">
+              {slotTitle(slot)}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <ul className="grid gap-x-8 wide:grid-cols-2">
+        {parts.map((row) => (
+          <PlainPart key={row.part.id} {...{ sheet, row }} />
+        ))}
+      </ul>
     </section>
   );
 }
 
-export function ChangedLink({
-  homeId,
-  slotId,
-  strong,
-}: {
-  homeId: string;
-  slotId: string;
-  strong: boolean;
-}) {
+function SlotRow({ sheet, standing }: { sheet: UnitSheet; standing: Standing }) {
+  const { slot, wear, sentence } = standing;
   return (
-    <LinkButton
-      weight={strong ? "strong" : "plain"}
-      href={`/homes/${homeId}/slots/${slotId}/changed`}
-    >
-      Note it done
-    </LinkButton>
+    <li className="border-b border-rule">
+      <Link
+        href={`/homes/${sheet.book.home.id}/parts/${slot.id}`}
+        className="group grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 py-3 no-underline"
+      >
+        <Gauge
+          fill={(wear?.percentNow ?? 0) / 100}
+          band={wear ? fillBand(wear) : undefined}
+          label={wear ? `${Math.round(wear.percentNow)} % full` : "not known"}
+        />
+        <span>
+          <span className="block text-[1.0625rem] font-semibold group-hover:underline">
+            {slotTitle(slot)}
+          </span>
+          <span className="block text-second">{sentence}</span>
+        </span>
+        <span className="figures max-w-32 text-right font-semibold">
+          {wear?.likely ? awayWords(wear.likely, sheet.today) : ""}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function PlainPart({ sheet, row: { part, lastDone } }: { sheet: UnitSheet; row: PartRow }) {
+  const { care, done } = partKind(part.kind);
+  return (
+    <li className="border-b border-rule">
+      <Link
+        href={`/homes/${sheet.book.home.id}/parts/${part.id}`}
+        className="group block min-h-14 py-2 no-underline"
+      >
+        <span className="font-semibold group-hover:underline">{part.name}</span>
+        <span className="block text-[0.9375rem] leading-snug text-second">
+          {lastDone ? `${done.toLowerCase()} ${agoWords(lastDone, sheet.today)}` : care}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function UnitFacts({ sheet }: { sheet: UnitSheet }) {
+  const { book, unit, today, system, runsWith, contact, predecessor } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const kind = unitKind(unit.kind);
+  const open = kind.questions.filter(({ key }) => unit.answers[key] === undefined);
+  const made = kind.id === "co-alarm" ? readPlainDate(unit.answers["made-on"] ?? "") : null;
+  const life = made && alarmLife(made, today);
+  const warranty = unit.warrantyEndsOn && warrantyOf(unit.warrantyEndsOn, today);
+  return (
+    <>
+      <Facts
+        facts={[
+          ["Serial", unit.serial],
+          ["In service", unit.fittedOn && `since ${dayAndMonth(unit.fittedOn, today)}`],
+          ...kind.questions.map(
+            (question) =>
+              [
+                question.fact ?? question.label,
+                unit.answers[question.key] &&
+                  answerWords(question, unit.answers[question.key]!, book.home.unitSystem, today),
+              ] as const,
+          ),
+          [
+            "Its sensor",
+            life &&
+              (life.verdict === "act"
+                ? `is spent since ${dateWords(life.by, today)}: replace the alarm, new batteries don’t help`
+                : life.verdict === "watch"
+                  ? `may be spent: replace the alarm by ${dateWords(life.by, today)}`
+                  : `is good until ${dateWords(life.from, today)} at least`),
+          ],
+          ["Refrigerant", unit.refrigerant],
+          [
+            "Air",
+            kind.runs && system && (
+              <>
+                {runsWith.length > 0
+                  ? `runs with ${listWords(runsWith.map((each) => each.name))}`
+                  : "moves its own"}
+                ;{" "}
+                <Link
+                  href={`${home}/systems/${system.id}`}
+                  className="text-link underline underline-offset-4"
+                >
+                  how it runs
+                </Link>
+              </>
+            ),
+          ],
+          ["To get at it", unit.access],
+          ["Papers", unit.papers],
+          [
+            "Warranty",
+            unit.warrantyEndsOn &&
+              `${warranty === "over" ? "ended" : warranty === "ends-soon" ? "ends soon:" : "until"} ${dateWords(unit.warrantyEndsOn, today)}${unit.warrantyRegistered === false ? "; not registered yet" : unit.warrantyRegistered ? "; registered" : ""}`,
+          ],
+          [
+            "Serviced by",
+            contact && (
+              <>
+                {contact.name}
+                {contact.phone && (
+                  <>
+                    ,{" "}
+                    <a
+                      href={`tel:${contact.phone.replace(/\s/g, "")}`}
+                      className="text-link underline underline-offset-4"
+                    >
+                      {contact.phone}
+                    </a>
+                  </>
+                )}
+              </>
+            ),
+          ],
+          [
+            "Before it",
+            predecessor && (
+              <Link
+                href={`${home}/units/${predecessor.id}`}
+                className="text-link underline underline-offset-4"
+              >
+                {predecessor.name}
+              </Link>
+            ),
+          ],
+          ["Notes", unit.note],
+        ]}
+      />
+      {open.length > 0 && !unit.retiredOn && (
+        <p className="text-second">
+          Worth knowing still:{" "}
+          <Link
+            href={`${home}/units/${unit.id}/edit`}
+            className="text-link underline underline-offset-4"
+          >
+            {open.map(({ label }) => label.toLowerCase()).join(", ")}
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function UnitLinks({ sheet: { book, unit }, children }: { sheet: UnitSheet; children: ReactNode }) {
+  const sheet = `/homes/${book.home.id}/units/${unit.id}`;
+  return (
+    <ul className="-ml-2 flex flex-col items-start">
+      <li>
+        <LinkButton weight="quiet" href={`${sheet}/edit`}>
+          Change or move it
+        </LinkButton>
+      </li>
+      {!unit.retiredOn && (
+        <li>
+          <LinkButton weight="quiet" href={`${sheet}/replace`}>
+            Replace it, or take it out of service
+          </LinkButton>
+        </li>
+      )}
+      {children}
+    </ul>
   );
 }

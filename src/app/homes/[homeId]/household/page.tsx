@@ -2,7 +2,8 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { DriverFormView } from "@/features/household/components/driver-form-view";
 import { DriverList } from "@/features/household/components/driver-list";
-import { saveDriver } from "@/features/household/household-actions";
+import { HouseholdAsks } from "@/features/household/components/household-asks";
+import { previewDriver, saveDriver } from "@/features/household/household-actions";
 import { householdOf } from "@/features/household/household-queries";
 import { emptyForm } from "@/lib/forms";
 
@@ -13,9 +14,13 @@ export default async function HouseholdPage({
   searchParams,
 }: PageProps<"/homes/[homeId]/household">) {
   const { homeId } = await params;
-  const { change } = await searchParams;
+  const { change, kind, scope, percent } = await searchParams;
   const changing = typeof change === "string" ? change : null;
-  const household = await householdOf(homeId, changing);
+  const household = await householdOf(homeId, changing, {
+    ...(typeof kind === "string" ? { kind } : {}),
+    ...(typeof scope === "string" ? { scope } : {}),
+    ...(typeof percent === "string" ? { percent } : {}),
+  });
   if (!household) notFound();
   return (
     <div>
@@ -24,13 +29,18 @@ export default async function HouseholdPage({
         What makes filters fill faster here than the book supposes.
       </p>
       <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_25rem]">
-        <DriverList homeId={homeId} rows={household.rows} />
-        <section className="border-t-[3px] border-ink pt-4">
+        <div>
+          <DriverList homeId={homeId} rows={household.rows} />
+          <HouseholdAsks homeId={homeId} asks={household.asks} nos={household.nos} />
+        </div>
+        <section id="add" className="border-t-[3px] border-ink pt-4">
           <h2 className="mb-4 text-xl">{changing ? "Change it" : "Add something"}</h2>
           <DriverFormView
-            key={changing ?? "new"}
+            key={`${changing} ${String(kind)} ${String(scope)}`}
             action={saveDriver.bind(null, homeId, changing)}
             initial={emptyForm(household.fields)}
+            preview={previewDriver.bind(null, homeId, changing)}
+            today={household.today}
             scopes={household.scopes}
             submit={changing ? "Save" : "Add it"}
           />

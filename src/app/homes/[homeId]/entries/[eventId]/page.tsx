@@ -3,6 +3,8 @@ import { notFound } from "next/navigation";
 import { CorrectForm } from "@/features/slot/components/entry-forms";
 import { correctEntry } from "@/features/slot/slot-actions";
 import { entryOf } from "@/features/slot/slot-queries";
+import { UnitHead } from "@/features/unit/components/unit-head";
+import { unitHeadOf } from "@/features/unit/unit-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Correct an entry" };
@@ -11,8 +13,10 @@ export default async function Entry({ params }: PageProps<"/homes/[homeId]/entri
   const { homeId, eventId } = await params;
   const entry = await entryOf(homeId, eventId);
   if (!entry) notFound();
+  const head = entry.unitId ? await unitHeadOf(homeId, { unitId: entry.unitId }) : null;
   return (
     <div className="mx-auto max-w-3xl">
+      {head && <UnitHead homeId={homeId} unit={head.unit} part={null} />}
       <h1 className="text-[1.75rem]">Correct an entry</h1>
       <p className="mb-5 text-second">The old one stays in the record; this one counts.</p>
       <CorrectForm

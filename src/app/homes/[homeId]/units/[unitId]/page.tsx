@@ -1,8 +1,9 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
-import { goingRuns, openEnds } from "@/features/loose-ends/loose-ends-queries";
-import { StartButton } from "@/features/run/components/start-button";
-import { ChangedLink, UnitView } from "@/features/unit/components/unit-view";
+import { notFound, redirect } from "next/navigation";
+import { openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { UnitActions } from "@/features/register/components/unit-actions";
+import { STEP_WORDS } from "@/features/register/set-up";
+import { UnitView } from "@/features/unit/components/unit-view";
 import { unitSheetOf } from "@/features/unit/unit-queries";
 
 export const metadata: Metadata = { title: "Unit" };
@@ -12,26 +13,25 @@ export default async function UnitPage({
   searchParams,
 }: PageProps<"/homes/[homeId]/units/[unitId]">) {
   const { homeId, unitId } = await params;
-  const { slot: wanted } = await searchParams;
-  const sheet = await unitSheetOf(homeId, unitId, typeof wanted === "string" ? wanted : null);
+  const { slot, record } = await searchParams;
+  // Labels printed before parts had pages of their own lead here.
+  if (typeof slot === "string") redirect(`/homes/${homeId}/parts/${slot}`);
+  const sheet = await unitSheetOf(homeId, unitId, record === "all");
   if (!sheet) notFound();
-  const ends = await openEnds(homeId);
-  const going = (await goingRuns(homeId)).map(({ run }) => run.partId);
+  const { setUpStep, retiredOn } = sheet.unit;
   return (
     <UnitView
       sheet={sheet}
-      ends={ends}
-      start={({ slot }) =>
-        sheet.guided.includes(slot.id) ? (
-          <StartButton
-            homeId={homeId}
-            slotId={slot.id}
-            words={going.includes(slot.id) ? "Carry on" : "Change it"}
-          />
-        ) : (
-          <ChangedLink homeId={homeId} slotId={slot.id} strong />
-        )
+      ends={await openEnds(homeId)}
+      next={
+        setUpStep
+          ? {
+              words: STEP_WORDS[setUpStep].question,
+              href: `/homes/${homeId}/units/${unitId}/set-up/${setUpStep}`,
+            }
+          : null
       }
+      actions={<UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />}
     />
   );
 }

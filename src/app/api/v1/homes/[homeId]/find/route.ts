@@ -1,0 +1,10 @@
+import { found } from "@/features/find/find-queries";
+
+export async function GET(
+  request: Request,
+  { params }: RouteContext<"/api/v1/homes/[homeId]/find">,
+): Promise<Response> {
+  const { homeId } = await params;
+  const query = new URL(request.url).searchParams.get("q") ?? "";
+  return Response.json({ found: await found(homeId, query) });
+}

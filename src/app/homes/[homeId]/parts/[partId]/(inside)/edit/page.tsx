@@ -1,0 +1,55 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { PartFormView } from "@/features/register/components/part-form-view";
+import { changePart } from "@/features/register/register-actions";
+import { partPageOf } from "@/features/register/register-queries";
+import { RemoveButton } from "@/features/removed/components/remove-button";
+import { SlotFormView } from "@/features/slot/components/slot-form-view";
+import { changeSlot } from "@/features/slot/slot-actions";
+import { slotFieldsOf, slotPageOf } from "@/features/slot/slot-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Change a part" };
+
+export default async function EditPart({
+  params,
+}: PageProps<"/homes/[homeId]/parts/[partId]/edit">) {
+  const { homeId, partId } = await params;
+  const slotPage = await slotPageOf(homeId, partId);
+  const partPage = slotPage ? null : await partPageOf(homeId, partId);
+  if (!slotPage && !partPage) notFound();
+  const { name, unitId } = slotPage?.slot ?? partPage!.part;
+  return (
+    <div className="mx-auto max-w-5xl">
+      <h1 className="mb-6 text-[1.75rem]">{name}</h1>
+      {slotPage && (
+        <SlotFormView
+          action={changeSlot.bind(null, homeId, partId)}
+          initial={emptyForm(slotFieldsOf(slotPage))}
+          media={slotPage.media}
+          rooms={slotPage.book.rooms}
+          airflowM3h={slotPage.airflowM3h}
+          unit={slotPage.book.home.unitSystem === "us" ? "in" : "mm"}
+          currency={slotPage.book.home.currency}
+          today={slotPage.today}
+          isNew={false}
+        />
+      )}
+      {partPage && (
+        <PartFormView
+          action={changePart.bind(null, homeId, partId)}
+          initial={emptyForm(partPage.fields)}
+          rooms={partPage.book.rooms}
+          usual={[]}
+          today={partPage.today}
+          fixedKind={partPage.part.kind}
+        />
+      )}
+      <RemoveButton
+        thing={{ kind: "slot", homeId, id: partId }}
+        name={name.toLowerCase()}
+        goTo={`/homes/${homeId}/units/${unitId}`}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,27 @@
+import type { Metadata } from "next";
+import { headers } from "next/headers";
+import { notFound } from "next/navigation";
+import { LabelSheet } from "@/features/label/components/label-sheet";
+import { labelOf } from "@/features/label/label-queries";
+
+export const metadata: Metadata = { title: "Label" };
+
+export default async function LabelPage({
+  params,
+}: PageProps<"/homes/[homeId]/parts/[partId]/label">) {
+  const { homeId, partId } = await params;
+  const label = await labelOf(homeId, partId);
+  if (!label) notFound();
+  const host = (await headers()).get("host") ?? "localhost";
+  const address = `http://${host}/homes/${homeId}/parts/${partId}`;
+  return (
+    <>
+      <h1 className="no-print mb-5 text-[1.75rem]">Label for the frame</h1>
+      {label.fittedOn ? (
+        <LabelSheet {...label} fittedOn={label.fittedOn} address={address} />
+      ) : (
+        <p>No filter is recorded in this slot yet, so there is nothing to put on a label.</p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { UnitFormView } from "@/features/register/components/unit-form-view";
+import { changeUnit } from "@/features/register/register-actions";
+import { unitFieldsOf, unitPageOf } from "@/features/register/register-queries";
+import { RemoveButton } from "@/features/removed/components/remove-button";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Change the unit" };
+
+export default async function EditUnit({
+  params,
+}: PageProps<"/homes/[homeId]/units/[unitId]/edit">) {
+  const { homeId, unitId } = await params;
+  const page = await unitPageOf(homeId, unitId);
+  if (!page) notFound();
+  const { book, unit, today } = page;
+  return (
+    <div className="mx-auto max-w-5xl">
+      <h1 className="mb-6 text-[1.75rem]">{unit.name}</h1>
+      <UnitFormView
+        action={changeUnit.bind(null, homeId, unitId)}
+        initial={emptyForm(unitFieldsOf(page))}
+        home={{ levels: book.levels, rooms: book.rooms, contacts: book.contacts, today }}
+      />
+      <RemoveButton
+        thing={{ kind: "unit", homeId, id: unitId }}
+        name={unit.name}
+        goTo={`/homes/${homeId}/house`}
+      />
+    </div>
+  );
+}

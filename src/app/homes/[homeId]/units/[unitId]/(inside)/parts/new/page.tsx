@@ -1,0 +1,28 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { PartFormView } from "@/features/register/components/part-form-view";
+import { createPart } from "@/features/register/register-actions";
+import { unitPageOf, usualPartsOf } from "@/features/register/register-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "A part" };
+
+export default async function NewPart({
+  params,
+}: PageProps<"/homes/[homeId]/units/[unitId]/parts/new">) {
+  const { homeId, unitId } = await params;
+  const page = await unitPageOf(homeId, unitId);
+  if (!page) notFound();
+  return (
+    <div className="mx-auto max-w-5xl">
+      <h1 className="mb-6 text-[1.75rem]">A part</h1>
+      <PartFormView
+        action={createPart.bind(null, homeId, unitId)}
+        initial={emptyForm()}
+        rooms={page.book.rooms}
+        usual={usualPartsOf(page)}
+        today={page.today}
+      />
+    </div>
+  );
+}

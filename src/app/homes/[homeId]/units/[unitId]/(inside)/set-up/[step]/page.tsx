@@ -1,0 +1,88 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { SetUpFrame } from "@/features/register/components/set-up-frame";
+import {
+  PartsStep,
+  PlaceStep,
+  PlateStep,
+  ShutOffStep,
+} from "@/features/register/components/set-up-forms";
+import {
+  partnersOf,
+  stepFieldsOf,
+  unitPageOf,
+  type UnitPage,
+} from "@/features/register/register-queries";
+import { stepAfter, stepsOf } from "@/features/register/set-up";
+import {
+  keepTyped,
+  saveParts,
+  savePlace,
+  savePlate,
+  saveShutOffs,
+} from "@/features/register/set-up-actions";
+import { QuickSlotsForm } from "@/features/slot/components/quick-slots-form";
+import { saveFilters } from "@/features/slot/quick-slot-actions";
+import { quickFieldsOf, quickSlotsOf, slotsToAsk } from "@/features/slot/quick-slots";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Enter a unit" };
+
+export default async function SetUp({
+  params,
+}: PageProps<"/homes/[homeId]/units/[unitId]/set-up/[step]">) {
+  const { homeId, unitId, step: wanted } = await params;
+  const page = await unitPageOf(homeId, unitId);
+  const step = page && stepsOf(page.unit.kind).find((each) => each === wanted);
+  if (!page || !step) notFound();
+  return (
+    <SetUpFrame homeId={homeId} unit={page.unit} step={step}>
+      <StepForm key={step} {...{ homeId, page, step }} />
+    </SetUpFrame>
+  );
+}
+
+async function StepForm({
+  homeId,
+  page,
+  step,
+}: {
+  homeId: string;
+  page: UnitPage;
+  step: ReturnType<typeof stepsOf>[number];
+}) {
+  const { book, unit, today } = page;
+  const initial = emptyForm(await stepFieldsOf(page, step));
+  const common = { initial, keep: keepTyped.bind(null, homeId, unit.id, step), kind: unit.kind };
+  switch (step) {
+    case "plate":
+      return <PlateStep {...common} action={savePlate.bind(null, homeId, unit.id)} today={today} />;
+    case "place":
+      return (
+        <PlaceStep
+          {...common}
+          action={savePlace.bind(null, homeId, unit.id)}
+          levels={book.levels}
+          rooms={book.rooms}
+          partners={partnersOf(page)}
+        />
+      );
+    case "shut-off":
+      return <ShutOffStep {...common} action={saveShutOffs.bind(null, homeId, unit.id)} />;
+    case "filters": {
+      const next = stepAfter(unit.kind, step);
+      const sheet = `/homes/${homeId}/units/${unit.id}`;
+      const href = next ? `${sheet}/set-up/${next}` : sheet;
+      return (
+        <QuickSlotsForm
+          keep={common.keep}
+          action={saveFilters.bind(null, homeId, unit.id, { step: next, href })}
+          initial={emptyForm(quickFieldsOf(slotsToAsk(unit, book), initial.values))}
+          {...quickSlotsOf(page)}
+        />
+      );
+    }
+    case "parts":
+      return <PartsStep {...common} action={saveParts.bind(null, homeId, unit.id)} />;
+  }
+}

@@ -1,0 +1,88 @@
+import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import type { HomeBook } from "@/core/register/register";
+import { renewalOf } from "../procedures/library";
+import * as boathouse from "./boathouse";
+import { chanceFrom } from "./chance";
+import { demoCare } from "./demo-care";
+import { demoHistory, type Truth } from "./demo-history";
+import { demoWeather } from "./demo-weather";
+import * as sluice from "./sluice-house";
+
+const WEATHER_SEED = 20_260_314;
+const CARE_SEED = 77;
+const WEATHER_DAYS = 1300;
+
+export type Demo = { book: HomeBook; ends: sluice.DemoEnd[] };
+
+type Facts = Omit<
+  HomeBook,
+  "retired" | "retiredSlots" | "items" | "tasks" | "events" | "actuals" | "measured"
+>;
+
+/** A home with three years behind it, as it is on the day the demo starts. */
+function lived(
+  facts: Facts,
+  truths: Record<string, Truth>,
+  notes: HomeBook["events"],
+  today: PlainDate,
+): HomeBook {
+  const book: HomeBook = {
+    ...facts,
+    retired: [],
+    retiredSlots: [],
+    items: [],
+    tasks: facts.slots.flatMap((each) => {
+      const job = renewalOf(each.media);
+      return job
+        ? [{ id: `${each.id}-task`, unitId: each.unitId, partId: each.id, procedureId: job.id }]
+        : [];
+    }),
+    events: [],
+    actuals: demoWeather(
+      facts.home.climate,
+      toDay(addDays(today, -WEATHER_DAYS)),
+      toDay(today) - 1,
+      chanceFrom(WEATHER_SEED),
+    ),
+    measured: [],
+  };
+  const made = facts.slots.map((each) => demoHistory(book, each, truths[each.id]!, today));
+  const events = [
+    ...made.flatMap((each) => each.events),
+    ...demoCare(facts.parts, today, CARE_SEED),
+    ...notes,
+  ];
+  return {
+    ...book,
+    items: made.flatMap((each) => each.items),
+    events: events.sort((a, b) =>
+      a.recordedAt < b.recordedAt ? -1 : a.recordedAt > b.recordedAt ? 1 : 0,
+    ),
+  };
+}
+
+export function sluiceHouse(today: PlainDate, now: Date): Demo {
+  const { home, levels, rooms, registers, contacts, systems, slots } = sluice;
+  const units = sluice.unitsOn(today);
+  const facts = {
+    ...{ home, levels, rooms, registers, contacts, systems, units, slots },
+    parts: sluice.partsIn(units),
+    drivers: sluice.drivers(today),
+  };
+  return {
+    book: lived(facts, sluice.truths, sluice.notes(today), today),
+    ends: sluice.leftOpen(now),
+  };
+}
+
+export function theBoathouse(today: PlainDate): Demo {
+  const { home, levels, rooms, contacts, systems, slots } = boathouse;
+  const units = boathouse.unitsOn(today);
+  const facts = {
+    ...{ home, levels, rooms, contacts, systems, units, slots },
+    registers: [],
+    parts: boathouse.partsIn(units),
+    drivers: boathouse.drivers(),
+  };
+  return { book: lived(facts, boathouse.truths, boathouse.notes(today), today), ends: [] };
+}

@@ -1,0 +1,68 @@
+import type { Question } from "@/core/register/question";
+
+/** Questions asked of several kinds, or whose answers something is worked out from. */
+const choice = (
+  key: string,
+  label: string,
+  options: Record<string, string>,
+  { hint, fact }: { hint?: string; fact?: string } = {},
+): Question => ({
+  key,
+  label,
+  ...(fact ? { fact } : {}),
+  kind: "choice",
+  options: Object.entries(options).map(([value, words]) => ({ value, label: words })),
+  ...(hint ? { hint } : {}),
+});
+
+export const POSITION = choice(
+  "position",
+  "Which way the air goes through it",
+  {
+    upflow: "upward: a cooling coil sits above",
+    downflow: "downward: a cooling coil sits below",
+    horizontal: "sideways: a cooling coil sits at one end",
+  },
+  { hint: "It decides where coil, drain and filter are.", fact: "Air goes" },
+);
+
+export const HEADS: Question = {
+  key: "heads",
+  label: "How many indoor heads",
+  fact: "Heads",
+  kind: "count",
+};
+
+export const WATER_SIDE = choice(
+  "water",
+  "The heating’s water",
+  { sealed: "sealed, with a pressure gauge", "header-tank": "open to a header tank" },
+  { hint: "An open one has no pressure to restore.", fact: "Its water" },
+);
+
+export const HUMIDIFIER_PLACE = choice("duct", "It sits on", {
+  supply: "the supply duct",
+  return: "the return duct",
+});
+
+export const THERMOSTAT_POWER = choice("power", "It runs on", {
+  batteries: "batteries",
+  wired: "the mains",
+  both: "the mains, with batteries behind",
+});
+
+/** On alarms and thermostats: the day from which their life is counted. */
+export const MADE_ON: Question = {
+  key: "made-on",
+  label: "Made on",
+  fact: "Made",
+  hint: "On its back; the day if it says one, else the first of the month.",
+  kind: "past-day",
+};
+
+export const SLEEPS_NEAR: Question = {
+  key: "near-bedrooms",
+  label: "Within about 3 m of the bedrooms’ doors",
+  fact: "Near beds",
+  kind: "yes-no",
+};

@@ -1,0 +1,101 @@
+import { lengthWords, readLength, type UnitSystem } from "../quantities/length";
+import { readPlainDate, type PlainDate } from "../quantities/plain-date";
+import { dateWords } from "../quantities/words";
+
+/** Something worth asking about a unit or a part; what is not answered stays unknown. */
+/** `fact` names the answer on a sheet, where the question itself is too long. */
+export type Question = { key: string; label: string; fact?: string; hint?: string } & (
+  | { kind: "choice"; options: readonly { value: string; label: string }[] }
+  | { kind: "yes-no" | "text" | "day" | "past-day" | "count" | "length" }
+);
+
+/** By question: a choice's value, “yes” or “no”, a day, a count, metres, or plain words. */
+export type Answers = Record<string, string>;
+
+const LONGEST_TEXT = 200;
+const MOST_COUNTED = 999;
+
+type Reading = { answers: Answers; problems: Record<string, string> };
+
+/** Reads what was typed at questions; an empty field is no answer, and no problem. */
+export function readAnswers(
+  questions: readonly Question[],
+  typed: (key: string) => string,
+  system: UnitSystem,
+  today: PlainDate,
+): Reading {
+  const answers: Answers = {};
+  const problems: Record<string, string> = {};
+  for (const question of questions) {
+    const text = typed(question.key).trim();
+    if (text === "") continue;
+    const read = readAnswer(question, text, system, today);
+    if ("problem" in read) problems[question.key] = read.problem;
+    else answers[question.key] = read.answer;
+  }
+  return { answers, problems };
+}
+
+function readAnswer(
+  question: Question,
+  text: string,
+  system: UnitSystem,
+  today: PlainDate,
+): { answer: string } | { problem: string } {
+  switch (question.kind) {
+    case "choice":
+      return question.options.some((option) => option.value === text)
+        ? { answer: text }
+        : { problem: "Choose one of these." };
+    case "yes-no":
+      return text === "yes" || text === "no" ? { answer: text } : { problem: "Yes or no?" };
+    case "text":
+      return text.length <= LONGEST_TEXT
+        ? { answer: text }
+        : { problem: `Shorter, please: up to ${LONGEST_TEXT} letters.` };
+    case "count":
+      return /^\d+$/.test(text) && Number(text) <= MOST_COUNTED
+        ? { answer: String(Number(text)) }
+        : { problem: `A whole number, 0 to ${MOST_COUNTED}.` };
+    case "length": {
+      const metres = readLength(text, system === "us" ? "ft" : "m");
+      return metres === null
+        ? { problem: "A length, such as 6.5 m or 21 ft." }
+        : { answer: String(metres) };
+    }
+    case "day":
+    case "past-day": {
+      const day = readPlainDate(text);
+      if (!day) return { problem: "That is not a day. Write it as year, month and day." };
+      return question.kind === "past-day" && day > today
+        ? { problem: "That day is still to come." }
+        : { answer: day };
+    }
+  }
+}
+
+/** An answer as its form field shows it again. */
+export const answerText = (question: Question, answer: string, system: UnitSystem): string =>
+  question.kind === "length" ? lengthWords(Number(answer), system) : answer;
+
+/** An answer as it is read on a sheet. */
+export function answerWords(
+  question: Question,
+  answer: string,
+  system: UnitSystem,
+  today: PlainDate,
+): string {
+  switch (question.kind) {
+    case "choice":
+      return question.options.find((option) => option.value === answer)?.label ?? answer;
+    case "length":
+      return lengthWords(Number(answer), system);
+    case "day":
+    case "past-day": {
+      const day = readPlainDate(answer);
+      return day ? dateWords(day, today) : answer;
+    }
+    default:
+      return answer;
+  }
+}

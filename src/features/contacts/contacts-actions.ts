@@ -1,0 +1,30 @@
+"use server";
+
+import { randomUUID } from "node:crypto";
+import { redirect } from "next/navigation";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { insertContact, updateContact } from "@/db/repositories/contacts";
+import { now } from "@/lib/clock";
+import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { contactForm } from "./contacts-form";
+
+export async function saveContact(
+  homeId: string,
+  contactId: string | null,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const parsed = contactForm.safeParse(singles(typed));
+  if (!parsed.success) return invalid(previous, typed, parsed.error);
+  if (!(await homeBook(homeId))) redirect("/");
+  const contact = { id: contactId ?? randomUUID(), ...parsed.data };
+  const { write } = await appStore();
+  await write((tx) =>
+    contactId
+      ? updateContact(tx, homeId, contact)
+      : insertContact(tx, homeId, contact, now().toISOString()),
+  );
+  redirect(`/homes/${homeId}/contacts`);
+}

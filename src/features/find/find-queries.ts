@@ -1,0 +1,120 @@
+import "server-only";
+import { procedure, renewalOf } from "@/content/procedures/library";
+import { sizeAsPrinted, slotTitle } from "@/content/slot-words";
+import { unitKind } from "@/content/unit-kinds";
+import { CONTACT_ROLE_WORDS } from "@/content/words";
+import { readSize, type SizeReading } from "@/core/quantities/size";
+import { plateWords, type HomeBook } from "@/core/register/register";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { findBySize, findByWords, type FoundRow } from "@/db/repositories/find";
+
+/** Sizes typed in the other unit are rounded there: 500 mm for 19 1/2 in. */
+const SIZE_TOLERANCE_MM = 7;
+const MOST_FOUND = 20;
+
+export type Found = { id: string; group: string; title: string; detail: string; href: string };
+
+/** What a home has that fits what was typed: a size in any notation, or words. */
+export async function found(homeId: string, query: string): Promise<Found[]> {
+  const book = await homeBook(homeId);
+  const text = query.trim().slice(0, 100);
+  if (!book || text === "") return [];
+  const size = readSize(text, book.home.unitSystem === "us" ? "in" : "mm");
+  return size.ok ? bySize(book, size) : byWords(book, text);
+}
+
+async function bySize(book: HomeBook, size: Extract<SizeReading, { ok: true }>): Promise<Found[]> {
+  const { db } = await appStore();
+  const rows = await findBySize(db, book.home.id, size.mm, SIZE_TOLERANCE_MM);
+  return rows.flatMap(({ partId }) => {
+    const slot = book.slots.find((each) => each.id === partId);
+    const unit = book.units.find((each) => each.id === slot?.unitId);
+    if (!slot || !unit) return [];
+    return [
+      {
+        id: `size ${slot.id}`,
+        group: "Takes this size",
+        title: `${unit.name}: ${slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase())}`,
+        detail: `buy ${slot.filterCount > 1 ? `${slot.filterCount} × ` : ""}${sizeAsPrinted(slot.nominal.text)}`,
+        href: `/homes/${book.home.id}/parts/${slot.id}`,
+      },
+    ];
+  });
+}
+
+async function byWords(book: HomeBook, text: string): Promise<Found[]> {
+  const { db } = await appStore();
+  // The index splits words where it stores them at the same signs.
+  const words = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
+  const rows = await findByWords(db, book.home.id, words, MOST_FOUND);
+  return rows.flatMap((row) => toFound(book, row) ?? []);
+}
+
+function toFound(book: HomeBook, row: FoundRow): Found | null {
+  const home = `/homes/${book.home.id}`;
+  const unit = [...book.units, ...book.retired].find((each) => each.id === row.unitId);
+  const at = unit ? `${unit.name}${unit.retiredOn ? " (out of service)" : ""}` : "";
+  const id = `${row.kind} ${row.refId}`;
+  switch (row.kind) {
+    case "unit":
+      return unit
+        ? {
+            id,
+            group: "Units",
+            title: at,
+            detail: [unitKind(unit.kind).name, plateWords(unit)].filter(Boolean).join(", "),
+            href: `${home}/units/${unit.id}`,
+          }
+        : null;
+    case "part": {
+      const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === row.refId);
+      return {
+        id,
+        group: "Parts",
+        title: slot ? slotTitle(slot) : row.title,
+        detail: at,
+        href: `${home}/parts/${row.refId}`,
+      };
+    }
+    case "note":
+      return {
+        id,
+        group: "Notes",
+        title: row.title,
+        detail: at,
+        href: row.partId ? `${home}/parts/${row.partId}` : `${home}/units/${row.unitId}`,
+      };
+    case "contact": {
+      const contact = book.contacts.find((each) => each.id === row.refId);
+      return contact
+        ? {
+            id,
+            group: "Contacts",
+            title: contact.name,
+            detail: [CONTACT_ROLE_WORDS[contact.role], contact.phone].filter(Boolean).join(", "),
+            href: `${home}/contacts`,
+          }
+        : null;
+    }
+    case "procedure": {
+      const job = procedure(row.refId);
+      return job
+        ? {
+            id,
+            group: "How it is done",
+            title: job.title,
+            detail: placesOf(book, job.id),
+            href: `${home}/procedures/${job.id}`,
+          }
+        : null;
+    }
+  }
+}
+
+const placesOf = (book: HomeBook, procedureId: string): string => {
+  const count = book.slots.filter((slot) => renewalOf(slot.media)?.id === procedureId).length;
+  return count === 0
+    ? "for nothing here yet"
+    : `for ${count === 1 ? "one slot" : `${count} slots`} here`;
+};

@@ -1,0 +1,63 @@
+import { CONTACT_ROLE_WORDS, SHUT_OFF_WORDS } from "@/content/words";
+import type { Unit } from "@/core/register/register";
+import type { HouseSheet } from "../house-sheet-queries";
+
+/** How every machine of the house is shut off: to print and hang inside a cupboard door. */
+export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: HouseSheet }) {
+  return (
+    <article className="max-w-4xl">
+      <h1 className="text-[1.75rem]">{home.name}: how to shut things off</h1>
+      <p className="mt-2 border-l-4 border-attention pl-4">
+        Smell of gas: touch no switch, leave, call from outside. Alarm for carbon monoxide: everyone
+        out, then call.
+      </p>
+      {contacts.length > 0 && (
+        <ul className="mt-3 flex flex-wrap gap-x-8 gap-y-1">
+          {contacts.map((contact) => (
+            <li key={contact.id}>
+              {CONTACT_ROLE_WORDS[contact.role]}: {contact.name},{" "}
+              <strong className="figures">{contact.phone}</strong>
+            </li>
+          ))}
+        </ul>
+      )}
+      {levels.map(({ level, units }) => (
+        <section key={level.id} className="mt-5 break-inside-avoid">
+          <h2 className="border-b-[3px] border-ink text-lg">{level.name}</h2>
+          <ul>
+            {units.map(({ unit, room }) => (
+              <Row key={unit.id} {...{ unit, room }} />
+            ))}
+          </ul>
+        </section>
+      ))}
+      {levels.length === 0 && (
+        <p className="mt-5 text-second">No machine has been entered yet that could be shut off.</p>
+      )}
+    </article>
+  );
+}
+
+function Row({ unit, room }: { unit: Unit; room: string | undefined }) {
+  return (
+    <li className="grid break-inside-avoid gap-x-6 border-b border-rule py-2 wide:grid-cols-[14rem_minmax(0,1fr)] print:grid-cols-[14rem_minmax(0,1fr)]">
+      <div>
+        <strong>{unit.name}</strong>
+        {room && <span className="text-second">, {room}</span>}
+        {unit.access && <p className="text-[0.9375rem] text-second">{unit.access}</p>}
+      </div>
+      {unit.shutOffs.length === 0 ? (
+        <p className="text-second">not written down yet</p>
+      ) : (
+        <ol className="list-decimal pl-5">
+          {unit.shutOffs.map((off) => (
+            <li key={off.id}>
+              {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
+              <strong>{off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}</strong>
+            </li>
+          ))}
+        </ol>
+      )}
+    </li>
+  );
+}

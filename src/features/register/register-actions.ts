@@ -1,0 +1,236 @@
+"use server";
+
+import { randomUUID } from "node:crypto";
+import { refresh } from "next/cache";
+import { redirect } from "next/navigation";
+import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
+import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
+import { equipmentSchema } from "@/core/climate/run-hours";
+import type { HomeBook, Part, Unit } from "@/core/register/register";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { appendEvent } from "@/db/repositories/history";
+import { insertPart, insertSlot, movePartsToUnit, updatePart } from "@/db/repositories/parts";
+import { insertSystem, insertUnit, updateUnit } from "@/db/repositories/units";
+import { now, todayIn } from "@/lib/clock";
+import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
+import { partFields, readPart } from "./part-form";
+import { freeName } from "./register-names";
+import { readPapers, readPlace, readPlate, readShutOffs, withFields } from "./unit-form";
+
+async function bookOf(homeId: string): Promise<HomeBook> {
+  const book = await homeBook(homeId);
+  if (!book) redirect("/");
+  return book;
+}
+
+async function unitAt(homeId: string, unitId: string): Promise<{ book: HomeBook; unit: Unit }> {
+  const book = await bookOf(homeId);
+  const unit = [...book.units, ...book.retired].find((each) => each.id === unitId);
+  if (!unit) redirect(`/homes/${homeId}/house`);
+  return { book, unit };
+}
+
+export async function changeUnit(
+  homeId: string,
+  unitId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const { book, unit } = await unitAt(homeId, unitId);
+  const today = todayIn(book.home.timeZone);
+  const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
+  const plate = readPlate(typed, { kind, system: book.home.unitSystem, today });
+  const place = readPlace(typed, book);
+  const papers = readPapers(typed, book);
+  const problems = { ...plate.problems, ...place.problems, ...papers.problems };
+  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+  const emptied = { make: undefined, model: undefined, serial: undefined, refrigerant: undefined };
+  const shutOffs = readShutOffs(typed).map((off) => ({ id: randomUUID(), ...off }));
+  const changed = withFields(unit, {
+    ...emptied,
+    access: undefined,
+    papers: undefined,
+    note: undefined,
+    ...plate.values,
+    ...place.values,
+    ...papers.values,
+    kind,
+    shutOffs,
+  });
+  const level = (id: string) => book.levels.find((each) => each.id === id)?.name ?? "";
+  const at = now().toISOString();
+  const { write } = await appStore();
+  await write(async (tx) => {
+    await updateUnit(tx, changed);
+    if (changed.levelId !== unit.levelId)
+      await appendEvent(tx, homeId, {
+        id: randomUUID(),
+        kind: "note",
+        unitId,
+        date: today,
+        recordedAt: at,
+        words: `Moved from ${level(unit.levelId)} to ${level(changed.levelId)}`,
+      });
+  });
+  redirect(`/homes/${homeId}/units/${unitId}`);
+}
+
+/** A second one of the same, with its slots and parts, and a record of its own. */
+export async function copyUnit(homeId: string, unitId: string): Promise<void> {
+  const { book, unit } = await unitAt(homeId, unitId);
+  const id = randomUUID();
+  const taken = [...book.units, ...book.retired].map((each) => each.name);
+  const ownSystem = book.systems.find((system) => system.id === unit.systemId);
+  const isShared = book.units.some((each) => each.id !== unitId && each.systemId === unit.systemId);
+  const name = freeName(unit.name, taken);
+  const { serial: _, setUpStep: __, retiredOn: ___, successorId: ____, ...alike } = unit;
+  const copy: Unit = {
+    ...alike,
+    id,
+    name,
+    systemId: isShared ? unit.systemId : randomUUID(),
+    shutOffs: unit.shutOffs.map((off) => ({ ...off, id: randomUUID() })),
+  };
+  const at = now();
+  const created = (i: number) => new Date(at.getTime() + i).toISOString();
+  const { write } = await appStore();
+  await write(async (tx) => {
+    if (!isShared && ownSystem)
+      await insertSystem(tx, homeId, { ...ownSystem, id: copy.systemId, name });
+    await insertUnit(tx, homeId, copy, created(0));
+    const slots = book.slots.filter((slot) => slot.unitId === unitId);
+    for (const [i, slot] of slots.entries())
+      await insertSlot(tx, { ...slot, id: randomUUID(), unitId: id }, created(i));
+    const parts = book.parts.filter((part) => part.unitId === unitId);
+    for (const [i, part] of parts.entries())
+      await insertPart(tx, { ...part, id: randomUUID(), unitId: id }, created(i));
+  });
+  redirect(`/homes/${homeId}/units/${id}/edit`);
+}
+
+/** Takes a unit out of service; its record stays to be read. */
+export async function retireUnit(
+  homeId: string,
+  unitId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const { book, unit } = await unitAt(homeId, unitId);
+  const on = readPastDay((typed["date"]?.[0] ?? "").trim(), todayIn(book.home.timeZone));
+  if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
+  const { write } = await appStore();
+  await write(async (tx) => updateUnit(tx, { ...unit, retiredOn: on }));
+  redirect(`/homes/${homeId}/units/${unitId}`);
+}
+
+export async function backIntoService(homeId: string, unitId: string): Promise<void> {
+  const { unit } = await unitAt(homeId, unitId);
+  const { write } = await appStore();
+  await write((tx) => updateUnit(tx, withFields(unit, { retiredOn: undefined })));
+  refresh();
+}
+
+/**
+ * A new machine in the place of an old one. What belongs to the house goes over with its record;
+ * what belonged to the old machine retires with it.
+ */
+export async function replaceUnit(
+  homeId: string,
+  unitId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const { book, unit } = await unitAt(homeId, unitId);
+  const on = readPastDay((typed["date"]?.[0] ?? "").trim(), todayIn(book.home.timeZone));
+  if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
+  const kind = unitKind(UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind);
+  const goingOver = typed["keeps"] ?? [];
+  const own = [...book.slots, ...book.parts].filter(
+    (part) => part.unitId === unitId && goingOver.includes(part.id),
+  );
+  const { levelId, roomId, systemId, access, contactId, shutOffs, name } = unit;
+  const isShared = book.units.some((each) => each.id !== unitId && each.systemId === systemId);
+  const successor = withFields(
+    {
+      id: randomUUID(),
+      levelId,
+      systemId: isShared ? systemId : randomUUID(),
+      kind: kind.id,
+      name,
+      answers: {},
+      shutOffs: shutOffs.map((off) => ({ ...off, id: randomUUID() })),
+      setUpStep: "plate",
+    },
+    { roomId, access, contactId, fittedOn: on },
+  );
+  const at = now().toISOString();
+  const { write } = await appStore();
+  await write(async (tx) => {
+    if (!isShared)
+      await insertSystem(tx, homeId, {
+        id: successor.systemId,
+        name,
+        ducted: kind.ducted,
+        equipment: equipmentSchema.parse({
+          ...kind.equipment,
+          cools:
+            kind.equipment.cools ||
+            (book.systems.find((system) => system.id === systemId)?.equipment.cools ?? false),
+        }),
+      });
+    await insertUnit(tx, homeId, successor, at);
+    await movePartsToUnit(
+      tx,
+      own.map((part) => part.id),
+      successor.id,
+    );
+    await updateUnit(tx, {
+      ...unit,
+      name: `${name}, the old one`,
+      retiredOn: on,
+      successorId: successor.id,
+    });
+  });
+  redirect(`/homes/${homeId}/units/${successor.id}/set-up/plate`);
+}
+
+export async function createPart(
+  homeId: string,
+  unitId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const { book, unit } = await unitAt(homeId, unitId);
+  const kind = PART_KIND_IDS.find((id) => id === typed["kind"]?.[0]);
+  if (!kind) return refused(previous, typed, { kind: "Choose what it is." });
+  const { values, problems } = readPart(typed, partFields(book, partKind(kind)));
+  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+  const part: Part = { id: randomUUID(), unitId: unit.id, kind, ...values };
+  const { write } = await appStore();
+  await write((tx) => insertPart(tx, part, now().toISOString()));
+  redirect(`/homes/${homeId}/parts/${part.id}`);
+}
+
+export async function changePart(
+  homeId: string,
+  partId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const typed = fieldsOf(form);
+  const book = await bookOf(homeId);
+  const part = book.parts.find((each) => each.id === partId);
+  if (!part) redirect(`/homes/${homeId}/house`);
+  const { values, problems } = readPart(typed, partFields(book, partKind(part.kind)));
+  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+  const { write } = await appStore();
+  await write((tx) =>
+    updatePart(tx, { id: part.id, unitId: part.unitId, kind: part.kind, ...values }),
+  );
+  redirect(`/homes/${homeId}/parts/${partId}`);
+}

@@ -1,0 +1,32 @@
+import { unitKind } from "@/content/unit-kinds";
+import type { HomeBook, Level } from "@/core/register/register";
+
+/** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
+const shortName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;
+
+/** A name nobody has yet: “Furnace”, then “Furnace 2”. */
+export function freeName(wanted: string, taken: readonly string[]): string {
+  const isTaken = (name: string) => taken.some((each) => each.toLowerCase() === name.toLowerCase());
+  if (!isTaken(wanted)) return wanted;
+  const bare = wanted.replace(/ \d+$/, "");
+  for (let n = 2; ; n++) if (!isTaken(`${bare} ${n}`)) return `${bare} ${n}`;
+}
+
+export const nameFor = (kindId: string, book: HomeBook): string =>
+  freeName(
+    shortName(kindId),
+    [...book.units, ...book.retired].map((unit) => unit.name),
+  );
+
+/** The level a machine of this kind usually stands on, of those the home has. */
+export function levelFor(kindId: string, levels: readonly Level[]): Level {
+  for (const word of unitKind(kindId).levels) {
+    const found = levels.find(
+      (level) => level.name.toLowerCase().includes(word) || level.place === word,
+    );
+    if (found) return found;
+  }
+  const ground = levels.find((level) => level.storey === 0) ?? levels[0];
+  if (!ground) throw new Error("levelFor: the home has no level");
+  return ground;
+}

@@ -1,0 +1,165 @@
+import type { UnitSystem } from "@/core/quantities/length";
+import "server-only";
+import { unitKind } from "@/content/unit-kinds";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { fromCelsius } from "@/core/quantities/temperature";
+import { answerText, type Answers, type Question } from "@/core/register/question";
+import type { AirSystem, HomeBook, SetUpStep, Unit } from "@/core/register/register";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { findDraft } from "@/db/repositories/units";
+import { partKind } from "@/content/part-kinds";
+import { todayIn } from "@/lib/clock";
+import { M3H_PER_CFM } from "./system-form";
+import { QUESTION_PREFIX } from "./unit-form";
+
+type Values = Record<string, string[]>;
+
+const answerFields = (
+  questions: readonly Question[],
+  answers: Answers,
+  system: UnitSystem,
+): Values =>
+  Object.fromEntries(
+    questions.map((question) => {
+      const answer = answers[question.key];
+      return [
+        QUESTION_PREFIX + question.key,
+        [answer === undefined ? "" : answerText(question, answer, system)],
+      ];
+    }),
+  );
+
+export type UnitPage = { book: HomeBook; unit: Unit; today: PlainDate };
+
+export async function unitPageOf(homeId: string, unitId: string): Promise<UnitPage | null> {
+  const book = await homeBook(homeId);
+  const unit = book && [...book.units, ...book.retired].find((each) => each.id === unitId);
+  return unit ? { book, unit, today: todayIn(book.home.timeZone) } : null;
+}
+
+const plain = (unit: Unit, names: readonly (keyof Unit)[]): Values =>
+  Object.fromEntries(
+    names.map((name) => [name, [typeof unit[name] === "string" ? (unit[name] as string) : ""]]),
+  );
+
+/** A unit as the forms that enter or change it show it. */
+export function unitFieldsOf({ book, unit }: UnitPage): Values {
+  const system = book.systems.find((each) => each.id === unit.systemId);
+  const { warrantyRegistered: registered } = unit;
+  return {
+    kind: [unit.kind],
+    ...plain(unit, ["name", "make", "model", "serial", "refrigerant", "fittedOn"]),
+    ...plain(unit, ["levelId", "roomId", "access", "papers", "note"]),
+    ...plain(unit, ["warrantyEndsOn", "contactId"]),
+    warrantyRegistered: [registered === undefined ? "" : registered ? "yes" : "no"],
+    ...answerFields(unitKind(unit.kind).questions, unit.answers, book.home.unitSystem),
+    ...(system?.equipment.cools ? { cools: ["on"] } : {}),
+    shutOffKind: unit.shutOffs.map((off) => off.kind),
+    shutOffPlace: unit.shutOffs.map((off) => off.place),
+    shutOffPosition: unit.shutOffs.map((off) => off.offPosition ?? ""),
+  };
+}
+
+/** The fields of a step: what was typed and not saved, else what is known, else what is usual. */
+export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Values> {
+  const { db } = await appStore();
+  const draft = await findDraft(db, page.unit.id, step);
+  if (draft) return draft;
+  const { book, unit } = page;
+  const { parts } = unitKind(unit.kind);
+  const has = book.parts.filter((part) => part.unitId === unit.id).map((part) => part.kind);
+  const isFirst = has.length === 0;
+  return {
+    ...unitFieldsOf(page),
+    part: parts
+      .filter(({ kind, usual }) => (isFirst ? usual : has.includes(kind)))
+      .map((p) => p.kind),
+  };
+}
+
+/** The systems of other machines that one could run with. */
+export const partnersOf = ({ book, unit }: UnitPage): { value: string; label: string }[] =>
+  book.systems
+    .filter((system) => system.id !== unit.systemId)
+    .flatMap((system) => {
+      const members = book.units.filter((each) => each.systemId === system.id);
+      return system.ducted && members.length > 0
+        ? [{ value: system.id, label: `together with ${members.map((m) => m.name).join(", ")}` }]
+        : [];
+    });
+
+export async function partPageOf(homeId: string, partId: string) {
+  const book = await homeBook(homeId);
+  const part = book?.parts.find((each) => each.id === partId);
+  if (!book || !part) return null;
+  const { questions = [], done } = partKind(part.kind);
+  return {
+    book,
+    part,
+    done,
+    today: todayIn(book.home.timeZone),
+    fields: {
+      name: [part.name],
+      place: [part.place ?? ""],
+      roomId: [part.roomId ?? ""],
+      note: [part.note ?? ""],
+      ...answerFields(questions, part.answers, book.home.unitSystem),
+    } satisfies Values,
+  };
+}
+
+export type SystemRow = { system: AirSystem; members: Unit[] };
+
+/** The air systems with their machines; those that nothing runs in any more are left out. */
+export async function systemsOf(
+  homeId: string,
+): Promise<{ book: HomeBook; rows: SystemRow[] } | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const rows = book.systems.flatMap((system) => {
+    const members = book.units.filter((unit) => unit.systemId === system.id);
+    const runs = members.some((unit) => unitKind(unit.kind).runs);
+    return runs ? [{ system, members }] : [];
+  });
+  return { book, rows };
+}
+
+const figure = (value: number) => String(Math.round(value * 10) / 10);
+
+/** How a system runs, as its form shows it in the home's own units. */
+export function systemFieldsOf(book: HomeBook, { system, members }: SystemRow): Values {
+  const { equipment, airflowM3h, name } = system;
+  const isUs = book.home.unitSystem === "us";
+  const degrees = (celsius: number) => figure(fromCelsius(celsius, isUs ? "F" : "C"));
+  const { fan, inUse } = equipment;
+  return {
+    name: [name],
+    members: members.map((unit) => unit.id),
+    ...(equipment.heats ? { heats: ["on"] } : {}),
+    ...(equipment.cools ? { cools: ["on"] } : {}),
+    fanMode: [fan.mode],
+    fanHours: [fan.hours === undefined ? "" : figure(fan.hours)],
+    fanLevel: [fan.level === undefined ? "" : figure(fan.level * 100)],
+    airflow: [
+      airflowM3h === undefined
+        ? ""
+        : String(Math.round(isUs ? airflowM3h / M3H_PER_CFM : airflowM3h)),
+    ],
+    useShare: [figure(equipment.useShare * 100)],
+    heatBalance: [degrees(equipment.heatBalanceC)],
+    coolBalance: [degrees(equipment.coolBalanceC)],
+    inUseFrom: [inUse?.[0]?.from ?? ""],
+    inUseTo: [inUse?.[0]?.to ?? ""],
+  };
+}
+
+/** The machines that may run in an air system. */
+export const membersFor = (book: HomeBook, systemId: string): { id: string; name: string }[] =>
+  book.units
+    .filter((unit) => unitKind(unit.kind).runs || unit.systemId === systemId)
+    .map(({ id, name }) => ({ id, name }));
+
+/** The kinds of part that machines of this sort have. */
+export const usualPartsOf = ({ unit }: UnitPage): string[] =>
+  unitKind(unit.kind).parts.map(({ kind }) => kind);

@@ -1,0 +1,60 @@
+import "server-only";
+import { registersVerdict } from "@/core/bench/registers";
+import { countWords, capitalised, listWords } from "@/core/quantities/words";
+import { levelsWithoutAlarm } from "@/core/register/alarms";
+import type { HomeBook, Level, Register, Room } from "@/core/register/register";
+import { homeBook } from "@/db/home-book";
+
+export type RoomRow = { room: Room; registers: Register[]; units: { id: string; name: string }[] };
+export type RoomsPage = {
+  book: HomeBook;
+  levels: { level: Level; rooms: RoomRow[] }[];
+  rule: { words: string; verdict: "sound" | "watch" | "act" } | null;
+  /** Lived-in levels without a carbon monoxide alarm, as a sentence. */
+  alarms: string | null;
+};
+
+export async function roomsOf(homeId: string): Promise<RoomsPage | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const alarms = book.units.filter((unit) => unit.kind === "co-alarm");
+  const bare = levelsWithoutAlarm(book.levels, book.rooms, alarms).map((level) => level.name);
+  return {
+    book,
+    levels: book.levels.map((level) => ({
+      level,
+      rooms: book.rooms
+        .filter((room) => room.levelId === level.id)
+        .map((room) => ({
+          room,
+          registers: book.registers.filter((register) => register.roomId === room.id),
+          units: book.units.filter((unit) => unit.roomId === room.id),
+        })),
+    })),
+    rule: ruleOfAThird(book.registers),
+    alarms:
+      bare.length === 0
+        ? null
+        : `No carbon monoxide alarm on: ${listWords(bare)}. One belongs on every lived-in level.`,
+  };
+}
+
+/** How many registers are shut, and what that means. */
+export function ruleOfAThird(registers: readonly Register[]): RoomsPage["rule"] {
+  const supplies = registers.filter((register) => register.role === "supply");
+  const returns = registers.filter((register) => register.role === "return");
+  const closed = supplies.filter((register) => register.isShut).length;
+  const returnsShut = returns.filter((register) => register.isShut).length;
+  if (supplies.length === 0)
+    return returnsShut > 0 ? { words: "A return is shut: open it.", verdict: "act" } : null;
+  const { verdict, maxClosed, mustOpen } = registersVerdict({
+    total: supplies.length,
+    closed,
+    returns: returns.length,
+    returnsShut,
+  });
+  const head = `${capitalised(countWords(closed))} of ${supplies.length} registers shut; a third, ${maxClosed}, may be`;
+  const open = mustOpen > 0 ? `: open ${countWords(mustOpen)} at least` : "";
+  const back = returnsShut > 0 ? " A return is never shut or blocked: open it." : "";
+  return { words: `${head}${open}.${back}`, verdict };
+}

@@ -1,0 +1,65 @@
+import { partKind } from "@/content/part-kinds";
+import { GRADE_WORDS } from "@/content/words";
+import { moneyWords } from "@/core/quantities/money";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { dateWords } from "@/core/quantities/words";
+import type { HistoryEvent, HomeBook } from "@/core/register/register";
+import { MEDIA } from "@/core/wear/media";
+
+/** An entry of the record as a line: what happened, where, and what is known besides. */
+export type HistoryLine = {
+  id: string;
+  when: string;
+  what: string;
+  details: string[];
+  /** A change stands out from what was only seen or said. */
+  isChange: boolean;
+};
+
+function whatHappened(book: HomeBook, event: HistoryEvent): string {
+  const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === event.partId);
+  const part = book.parts.find((each) => each.id === event.partId);
+  switch (event.kind) {
+    case "fitted":
+      return slot && MEDIA[slot.media].cleaned ? "Fitted" : "New filter fitted";
+    case "cleaned":
+      return "Cleaned and put back";
+    case "done":
+      return part ? partKind(part.kind).done : "Serviced";
+    case "look":
+      return event.look?.grade ? `Looked at: ${GRADE_WORDS[event.look.grade].name}` : "Looked at";
+    default:
+      return event.words ?? "Note";
+  }
+}
+
+/** The newest first; with `named`, each says at which part it was. */
+export function historyLines(
+  book: HomeBook,
+  events: readonly HistoryEvent[],
+  today: PlainDate,
+  named: boolean,
+): HistoryLine[] {
+  const partName = new Map(
+    [...book.slots, ...book.retiredSlots, ...book.parts].map((part) => [part.id, part.name]),
+  );
+  return events.toReversed().map((event) => {
+    const what = whatHappened(book, event);
+    const where = named && event.partId ? partName.get(event.partId) : undefined;
+    const details = [
+      event.kind === "note" ? undefined : event.words,
+      event.costMinor === undefined
+        ? undefined
+        : moneyWords({ minor: event.costMinor, currency: book.home.currency }),
+      event.minutes === undefined ? undefined : `${event.minutes} min`,
+      event.corrects ? "corrected" : undefined,
+    ];
+    return {
+      id: event.id,
+      when: dateWords(event.date, today),
+      what: where ? `${where}: ${what.charAt(0).toLowerCase()}${what.slice(1)}` : what,
+      details: details.filter((each) => each !== undefined),
+      isChange: event.kind !== "look" && event.kind !== "note",
+    };
+  });
+}
