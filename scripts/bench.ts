@@ -1,5 +1,6 @@
 /** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
 import { sluiceHouse } from "../src/content/demo/demo-homes";
+import { benchPages } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/register/lintel";
 import { standingOf } from "../src/core/register/standing";
@@ -64,3 +65,5 @@ console.table([
     lintelOf(house, standing, today),
   ),
 ]);
+
+void benchPages();

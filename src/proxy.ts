@@ -21,4 +21,7 @@ export function proxy(request: NextRequest): NextResponse {
   );
 }
 
-export const config = { matcher: ["/((?!_next/static).*)"] };
+// Reading sends no origin: only requests with one pay for the check.
+export const config = {
+  matcher: [{ source: "/((?!_next/static).*)", has: [{ type: "header", key: "origin" }] }],
+};

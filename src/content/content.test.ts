@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { END_KINDS } from "@/core/procedures/loose-ends";
 import { stepsFor, type PartFacts } from "@/core/procedures/procedure";
 import { replayRun } from "@/core/procedures/run";
@@ -113,6 +114,11 @@ describe("unit kinds", () => {
       expect(new Set(kind.parts.map((part) => part.kind)).size).toBe(kind.parts.length);
     },
   );
+
+  it("have a drawing each", () => {
+    const drawn = readFileSync("public/figures.svg", "utf8");
+    for (const { figure } of UNIT_KINDS) expect(drawn).toContain(`<symbol id="${figure}"`);
+  });
 
   it("offer their own media first and every other after", () => {
     const media = mediaFor("ventilator", MEDIA_KINDS);

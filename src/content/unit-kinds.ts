@@ -14,24 +14,6 @@ import {
   WATER_SIDE,
 } from "./unit-questions";
 
-export type UnitFigure =
-  | "furnace"
-  | "condenser"
-  | "head"
-  | "rooftop"
-  | "ventilator"
-  | "tank"
-  | "cleaner"
-  | "cylinder"
-  | "portable"
-  | "heater"
-  | "boiler"
-  | "humidifier"
-  | "ducts"
-  | "dryer"
-  | "thermostat"
-  | "alarm";
-
 /** A filter slot that machines of a kind usually have. */
 export type UsualSlot = {
   name: string;
@@ -49,7 +31,8 @@ export type UnitKind = {
   name: string;
   /** Said under the name where one chooses. */
   hint: string;
-  figure: UnitFigure;
+  /** Its drawing in public/figures.svg. */
+  figure: string;
   ducted: boolean;
   /** Runs air or heat: without it no run hours are asked for. */
   runs: boolean;

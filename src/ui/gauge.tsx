@@ -18,15 +18,13 @@ export function Gauge({
   label: string;
   height?: number;
 }) {
-  const clip = useId();
+  const hatch = useId();
   const brim = 8;
   const foot = 43;
   const inside = foot - brim;
   const level = foot - inside * Math.min(1, Math.max(0, fill));
   const spilled = Math.min(1, Math.max(0, fill - 1));
   const y = (share: number) => Math.max(2, foot - inside * share);
-  const hatch = [];
-  for (let x = -inside; x < 20; x += 4.5) hatch.push(x);
   return (
     <svg
       role="img"
@@ -36,14 +34,16 @@ export function Gauge({
       width={(height * 30) / 46}
       className="block shrink-0 overflow-visible"
     >
-      <clipPath id={clip}>
-        <rect x="4" y={level} width="17" height={foot - level} />
-      </clipPath>
-      <g clipPath={`url(#${clip})`} className="stroke-dust" strokeWidth="2.2">
-        {hatch.map((x) => (
-          <line key={x} x1={x + 4} y1={foot + 2} x2={x + 4 + inside + 4} y2={brim - 2} />
-        ))}
-      </g>
+      <pattern
+        id={hatch}
+        width="4.5"
+        height="4.5"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <line x1="0" x2="0" y1="0" y2="4.5" className="stroke-dust" strokeWidth="3" />
+      </pattern>
+      <rect x="4" y={level} width="17" height={foot - level} fill={`url(#${hatch})`} />
       {spilled > 0 && (
         <g className="stroke-attention" strokeWidth="2.2">
           {[0, 1, 2].map((i) => (

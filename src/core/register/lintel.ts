@@ -29,6 +29,8 @@ export type Lintel = {
   pegs: Peg[];
 };
 
+const hundredths = (hours: number) => Math.round(hours * 100) / 100;
+
 /** The year over every page: why dates move, and what hangs from it. */
 export function lintelOf(book: HomeBook, standings: readonly Standing[], today: PlainDate): Lintel {
   const from = addDays(today, -DAYS_BACK);
@@ -49,6 +51,8 @@ export function lintelOf(book: HomeBook, standings: readonly Standing[], today: 
       cooling[i]! += days.cooling[i]! / shown.length;
     }
   }
+  // Hundredths of an hour: the ridge is drawn no finer, and every page carries it.
+  for (const hours of [heating, cooling]) hours.forEach((each, i) => (hours[i] = hundredths(each)));
   const { seasons } = climateDays({ climate: book.home.climate, actuals: [], from, to });
   const notches: Notch[] = [
     ...seasons.heatingEnd.map((date) => ({ date, season: "heating ends" as const })),

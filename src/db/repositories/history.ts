@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, max, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, max, sql, type SQL } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent } from "@/core/register/register";
 import type { Grade } from "@/core/wear/belief";
@@ -52,7 +52,8 @@ export const listEventsAfter = (
   homeId: string,
   ordinal: number,
 ): Promise<HistoryEvent[]> =>
-  select(db, and(eq(events.homeId, homeId), gt(events.ordinal, ordinal)));
+  // The plus keeps SQLite from walking through all entries of the home to find the few new ones.
+  select(db, and(sql`+${events.homeId} = ${homeId}`, gt(events.ordinal, ordinal)));
 
 export async function findEvent(
   db: Reader,

@@ -1,6 +1,6 @@
 import "server-only";
 import { standingsOf } from "@/content/standings";
-import { unitKind, type UnitFigure } from "@/content/unit-kinds";
+import { unitKind } from "@/content/unit-kinds";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords } from "@/core/quantities/words";
 import { alarmLife } from "@/core/register/alarms";
@@ -16,7 +16,7 @@ export type HouseUnit = {
   id: string;
   name: string;
   levelId: string;
-  figure: UnitFigure;
+  figure: string;
   open: boolean;
   /** Of its filter that is due first. */
   fill: number | null;

@@ -1,7 +1,9 @@
 import "server-only";
 import { standingsOf } from "@/content/standings";
 import { unitKind } from "@/content/unit-kinds";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { lintelOf, type Lintel } from "@/core/register/lintel";
+import type { HomeBook } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { listHomes } from "@/db/repositories/homes";
@@ -28,7 +30,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     homeId,
     homeName: book.home.name,
     homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
-    lintel: lintelOf(book, standingsOf(book, today), today),
+    lintel: lintelNow(book, today),
     unitNames,
     pegPlaces: Object.fromEntries(
       book.slots.map((slot) => [
@@ -41,6 +43,17 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
       return equipment.heats || equipment.cools;
     }),
   };
+}
+
+const drawn = new WeakMap<HomeBook, { today: PlainDate; lintel: Lintel }>();
+
+/** The year of a home, worked out once as long as nothing under it changes. */
+function lintelNow(book: HomeBook, today: PlainDate): Lintel {
+  const before = drawn.get(book);
+  if (before?.today === today) return before.lintel;
+  const lintel = lintelOf(book, standingsOf(book, today), today);
+  drawn.set(book, { today, lintel });
+  return lintel;
 }
 
 export async function firstHomeId(): Promise<string | null> {
