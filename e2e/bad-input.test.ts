@@ -92,13 +92,36 @@ describe("bad input", () => {
     );
   });
 
-  it("a unit of no kind and no name", async () => {
+  it("a unit of no kind, and one without a name from next year", async () => {
     await page.open(`${app.url}/homes/sluice-house/units/new`);
-    await page.type("Make and model", "Northgate CF-90");
-    await page.press("Save, then add its filter");
-    expect(await page.problemAt("Kind")).toBe("Choose what kind of unit it is.");
+    await page.press("Go on");
+    await page.seen("Choose what kind of unit it is.");
+    await page.open(`${app.url}/homes/sluice-house/units/yard-condenser/edit`);
+    await page.type("Name", " ");
+    await page.setDate("In service since", "2027-01-01");
+    await page.type("Serial number", "NG-1");
+    await page.press("Save");
     expect(await page.problemAt("Name")).toBe("Give it the name you call it by.");
-    expect(await value("Make and model")).toBe("Northgate CF-90");
+    expect(await page.problemAt("In service since")).toBe("That day is still to come.");
+    expect(await value("Serial number")).toBe("NG-1");
+  });
+
+  it("an answer that is none, a storey nobody has, a telephone that is not one", async () => {
+    await page.open(`${app.url}/homes/sluice-house/parts/dryer-dryer-duct/edit`);
+    await page.type("Length", "a few steps");
+    await page.press("Save");
+    expect(await page.problemAt("Length")).toBe("A length, such as 6.5 m or 21 ft.");
+    await page.open(`${app.url}/homes/sluice-house/rooms`);
+    await page.type("Name of the level", "Attic of the attic");
+    await page.type("Storeys above", "40");
+    await page.press("Add the level");
+    expect(await page.problemAt("Storeys above")).toContain("0 for the ground");
+    await page.open(`${app.url}/homes/sluice-house/contacts`);
+    await page.type("Name", "Somebody");
+    await page.type("Telephone", "call me");
+    await page.press("Add them");
+    expect(await page.problemAt("Telephone")).toContain("Digits, as one dials them");
+    expect(await value("Name")).toBe("Somebody");
   });
 
   it("a look tomorrow, and a look at nothing", async () => {

@@ -125,7 +125,7 @@ describe("changing the cellar furnace's filter", () => {
   });
 
   it("has the change and the look in the history, and Today has moved on", async () => {
-    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
+    await page.open(`${app.url}/homes/sluice-house/parts/cellar-filter`);
     const history = await (
       await page.find(By.css("section[aria-labelledby=history] ol"))
     ).getText();
@@ -139,7 +139,7 @@ describe("changing the cellar furnace's filter", () => {
   });
 
   it("takes an entry out, and back again within ten seconds", async () => {
-    await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
+    await page.open(`${app.url}/homes/sluice-house/parts/cellar-filter`);
     await page.press("Take out: New filter fitted, Sat 14 Mar");
     await page.press("Undo");
     await browser.driver.wait(async () => {

@@ -44,7 +44,7 @@ describe("day to day", () => {
   });
 
   it("carries what stays open past the run onto every page, with its words", async () => {
-    await page.open(`${app.url}${HOME}/units/gallery`);
+    await page.open(`${app.url}${HOME}/parts/gallery-bank`);
     await page.press("Change it");
     await through(
       "Have the new filter",
@@ -92,7 +92,7 @@ describe("day to day", () => {
   });
 
   it("lets two windows do one run: the second sees what the first has done", async () => {
-    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
     await page.press("Change it");
     await page.heading("Have the new filter");
     const run = await browser.driver.getCurrentUrl();
@@ -112,13 +112,13 @@ describe("day to day", () => {
   });
 
   it("starts no second run where one is going, and the back button leaves it be", async () => {
-    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
     await page.press("Change it");
     await page.heading("Have the new filter");
     const run = await browser.driver.getCurrentUrl();
     await browser.driver.navigate().back();
-    await page.heading("Kiln-shed furnace");
-    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.heading("Filter 16×25×1");
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
     await page.press("Carry on");
     await page.heading("Have the new filter");
     expect(await browser.driver.getCurrentUrl()).toBe(run);
@@ -132,7 +132,7 @@ describe("day to day", () => {
     await page.tick("loaded");
     await page.type("A note", "in the kitchen sink");
     await page.press("Save the change");
-    await page.heading("Studio heat pump");
+    await page.heading("Left mesh");
     const history = await text("section[aria-labelledby=history] ol");
     expect(history).toContain("Thu 12 Mar\nCleaned and put back, in the kitchen sink");
     expect(history).toContain("Looked at: loaded");
@@ -143,7 +143,7 @@ describe("day to day", () => {
 
   it("moves the due day when the household changes, and back with it", async () => {
     const dueOf = async () => {
-      await page.open(`${app.url}${HOME}/units/gallery`);
+      await page.open(`${app.url}${HOME}/parts/gallery-bank`);
       return /Most likely (.+?),/.exec(await text("section[aria-labelledby=slot]"))![1];
     };
     const before = await dueOf();
@@ -159,14 +159,14 @@ describe("day to day", () => {
   });
 
   it("keeps removed slots where they can be brought back with all that was recorded", async () => {
-    await page.open(`${app.url}${HOME}/slots/purifier-hepa/edit`);
+    await page.open(`${app.url}${HOME}/parts/purifier-hepa/edit`);
     await page.press("Remove hepa cylinder");
     await page.heading("Reading-room purifier");
     await page.open(`${app.url}${HOME}/removed`);
     await page.seen("Reading-room purifier, hepa cylinder");
     await page.press("Bring back");
     await page.seen("Nothing has been removed.");
-    await page.open(`${app.url}${HOME}/units/purifier?slot=purifier-hepa`);
+    await page.open(`${app.url}${HOME}/parts/purifier-hepa`);
     expect(await text("section[aria-labelledby=history] ol")).toContain("New filter fitted");
   });
 
@@ -192,6 +192,7 @@ describe("day to day", () => {
     await browser.driver.findElement(By.id("shutOffPlace-2")).sendKeys("number 12, stable board");
     await page.press("Save");
     await page.seen("Breaker: number 12, stable board, off");
+    await page.follow("Filter 16×25×1");
     await page.press("Change what is written here");
     await page.type("Rating", "G4");
     await page.press("Save the slot");

@@ -37,6 +37,9 @@ export function pageOf(driver: WebDriver) {
         ),
       ),
     );
+  /** Presses a link that says this among other things. */
+  const follow = async (words: string) =>
+    click(await find(By.xpath(`//main//a[contains(normalize-space(.), ${quoted(words)})]`)));
   const field = (label: string) =>
     find(By.xpath(`//*[@id=//label[starts-with(normalize-space(.), ${quoted(label)})]/@for]`));
   const type = async (label: string, text: string) => {
@@ -116,7 +119,7 @@ export function pageOf(driver: WebDriver) {
       .filter((entry) => entry.level.value >= 1000)
       .map((entry) => entry.message);
   return {
-    find, seen, press, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
+    find, seen, press, follow, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
     open: async (url: string) => {
       await driver.get(url);
       await awake();

@@ -48,7 +48,7 @@ const PICTURES: Picture[] = [
       await page.scrollTo(await page.heading("Its climate"));
     },
   },
-  { name: "label", size: DESK, path: `${HOME}/slots/cellar-filter/label` },
+  { name: "label", size: DESK, path: `${HOME}/parts/cellar-filter/label` },
   {
     name: "run-phone",
     size: PHONE,

@@ -40,6 +40,9 @@ const SUPPOSED_WORDS = {
   airflow: "the air goes at its usual speed",
 } as const;
 
+/** Up to this share a filter that fills its slot counts as tight; here only its depth is wrong. */
+const TIGHT_SHARE = 0.01;
+
 const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
 
 /** What a fit means, in a sentence or two, and what was supposed for it. */
@@ -54,7 +57,9 @@ export function fitWords(fit: SlotFit, unit: "in" | "mm"): string {
     fit.verdict === "tight"
       ? `Sits tight: ${gap}, ${slips}.`
       : fit.verdict === "leaky"
-        ? `Leaks: ${gap}, ${slips} and its dust lands on the coil. A strip of foam at the frame mends it.`
+        ? fit.bypass <= TIGHT_SHARE
+          ? `Loose: thinner than its slot, it can tip; ${slips}. A spacer behind it mends it.`
+          : `Leaks: ${gap}, ${slips} and its dust lands on the coil. A strip of foam at the frame mends it.`
         : `The wrong size: ${gap}, ${slips}. It nearly fits, and that is what ruins coils.`;
   return fit.supposed.length === 0
     ? head

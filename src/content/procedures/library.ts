@@ -25,5 +25,5 @@ export const procedureWords = (): { id: string; title: string; words: string }[]
   PROCEDURES.map(({ id, title, bring, steps }) => ({
     id,
     title,
-    words: [...bring, ...steps.flatMap((step) => [step.title, step.detail ?? ""])].join(" "),
+    words: [id, ...bring, ...steps.flatMap((step) => [step.title, step.detail ?? ""])].join(" "),
   }));

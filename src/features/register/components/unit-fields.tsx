@@ -177,6 +177,8 @@ export function PlaceFields({
 export function ShutOffRows({ fields, usual }: { fields: Fields; usual: readonly ShutOffKind[] }) {
   const kinds = fields.values("shutOffKind");
   const [rows, setRows] = useState(Math.max(kinds.length, kinds.length > 0 ? 0 : usual.length, 1));
+  // A new row begins with what such machines usually have and this one has not yet.
+  const missing = usual.filter((kind) => !kinds.includes(kind));
   const options = SHUT_OFF_KINDS.map((kind) => ({ value: kind, label: SHUT_OFF_WORDS[kind].name }));
   return (
     <>
@@ -184,7 +186,7 @@ export function ShutOffRows({ fields, usual }: { fields: Fields; usual: readonly
         <ShutOffRow
           key={i}
           {...{ fields, options, i }}
-          kind={(kinds[i] as ShutOffKind | undefined) ?? usual[i] ?? "breaker"}
+          kind={(kinds[i] as ShutOffKind | undefined) ?? missing[i - kinds.length] ?? "breaker"}
         />
       ))}
       <Button className="self-start" onClick={() => setRows(rows + 1)}>
