@@ -160,10 +160,10 @@ describe("day to day", () => {
 
   it("keeps removed slots where they can be brought back with all that was recorded", async () => {
     await page.open(`${app.url}${HOME}/parts/purifier-hepa/edit`);
-    await page.press("Remove hepa cylinder");
+    await page.press("Remove HEPA cylinder");
     await page.heading("Reading-room purifier");
     await page.open(`${app.url}${HOME}/removed`);
-    await page.seen("Reading-room purifier, hepa cylinder");
+    await page.seen("Reading-room purifier, HEPA cylinder");
     await page.press("Bring back");
     await page.seen("Nothing has been removed.");
     await page.open(`${app.url}${HOME}/parts/purifier-hepa`);

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { compute } from "../compute/compute";
 import { filterFit, filterFitInput } from "./filter-fit";
 import { ratingCrosswalk } from "./rating-crosswalk";
+import { registersInput, registersVerdict } from "./registers";
 
 const cellar = {
   slotMm: { w: 508, h: 508, depth: 26 },
@@ -149,5 +150,68 @@ describe("rating-crosswalk", () => {
       ok: false,
       error: { path: ["class"] },
     });
+  });
+});
+
+describe("registers", () => {
+  const verdict = (input: object) => registersVerdict(registersInput.parse(input));
+  it.each([
+    // A third of 18 is 6, a sixth 3: up to 3 sound, up to 6 watch, from 7 on act.
+    [
+      { total: 18, closed: 0 },
+      { closedShare: 0, maxClosed: 6, mustOpen: 0, verdict: "sound" },
+    ],
+    [
+      { total: 18, closed: 3 },
+      { closedShare: 0.166667, maxClosed: 6, mustOpen: 0, verdict: "sound" },
+    ],
+    [
+      { total: 18, closed: 4 },
+      { closedShare: 0.222222, maxClosed: 6, mustOpen: 0, verdict: "watch" },
+    ],
+    [
+      { total: 18, closed: 6 },
+      { closedShare: 0.333333, maxClosed: 6, mustOpen: 0, verdict: "watch" },
+    ],
+    [
+      { total: 18, closed: 7 },
+      { closedShare: 0.388889, maxClosed: 6, mustOpen: 1, verdict: "act" },
+    ],
+    // Ten: a third is 3 and a bit, so 3 may be shut and the fourth has to be opened.
+    [
+      { total: 10, closed: 4 },
+      { closedShare: 0.4, maxClosed: 3, mustOpen: 1, verdict: "act" },
+    ],
+    [
+      { total: 2, closed: 1 },
+      { closedShare: 0.5, maxClosed: 0, mustOpen: 1, verdict: "act" },
+    ],
+    // A return is never shut, however few of the others are.
+    [
+      { total: 18, closed: 0, returns: 4, returnsShut: 1 },
+      { closedShare: 0, maxClosed: 6, mustOpen: 0, verdict: "act" },
+    ],
+  ])("judges %j", (input, expected) => {
+    expect(verdict(input)).toEqual(expected);
+  });
+  it.each([
+    [{ total: 0, closed: 0 }, ["total"]],
+    [{ total: 4, closed: 5 }, ["closed"]],
+    [{ total: 4, closed: 1.5 }, ["closed"]],
+    [{ total: 4, closed: 1, returns: 1, returnsShut: 2 }, ["returnsShut"]],
+    [{ total: 4, closed: 1, windows: 2 }, []],
+  ])("refuses %j", (input, path) => {
+    expect(registersInput.safeParse(input).error!.issues[0]!.path).toEqual(path);
+  });
+  it("asks for no opening that would not be enough, and for none too many", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 80 }), fc.nat(80), (total, shut) => {
+        const closed = Math.min(total, shut);
+        const { mustOpen } = verdict({ total, closed });
+        expect(verdict({ total, closed: closed - mustOpen }).verdict).not.toBe("act");
+        if (mustOpen > 0)
+          expect(verdict({ total, closed: closed - mustOpen + 1 }).verdict).toBe("act");
+      }),
+    );
   });
 });

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import {
+  addMonths,
   addDays,
   civil,
   datesBetween,
@@ -82,5 +83,19 @@ describe("plain dates", () => {
 
   it("throws on a date in our own code that does not exist", () => {
     expect(() => plainDate("2026-02-30")).toThrow("2026-02-30");
+  });
+});
+
+describe("months on", () => {
+  it.each([
+    ["2026-01-31", 1, "2026-02-28"],
+    ["2024-01-31", 1, "2024-02-29"],
+    ["2024-02-29", 12, "2025-02-28"],
+    ["2026-03-31", -1, "2026-02-28"],
+    ["2026-12-15", 1, "2027-01-15"],
+    ["2019-02-28", 84, "2026-02-28"],
+    ["2026-05-10", 0, "2026-05-10"],
+  ])("%s and %d months are %s", (from, months, to) => {
+    expect(addMonths(plainDate(from), months)).toBe(to);
   });
 });

@@ -100,4 +100,8 @@ const SMALL = ["no", "one", "two", "three", "four", "five", "six", "seven", "eig
 /** Small counts as words, for sentences. */
 export const countWords = (n: number): string => SMALL[n] ?? String(n);
 
+/** A name inside a sentence: “Left mesh” is “left mesh”, but “HEPA cylinder” stays as it is. */
+export const inSentence = (name: string): string =>
+  /^\p{Lu}(?!\p{Lu})/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -39,7 +39,9 @@ export function lintelOf(book: HomeBook, standings: readonly Standing[], today: 
   const used = book.systems.filter((system) =>
     book.units.some((unit) => unit.systemId === system.id),
   );
-  const ducted = used.filter((system) => system.ducted);
+  const ducted = used.filter(
+    ({ ducted: isDucted, equipment }) => isDucted && (equipment.heats || equipment.cools),
+  );
   const shown = ducted.length > 0 ? ducted : used;
   const heating = new Array<number>(size).fill(0);
   const cooling = new Array<number>(size).fill(0);

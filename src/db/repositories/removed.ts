@@ -1,4 +1,5 @@
 import { and, eq, isNotNull } from "drizzle-orm";
+import { inSentence } from "@/core/quantities/words";
 import type { Reader } from "../client";
 import { contacts, homes, parts, registers, rooms, units } from "../schema";
 
@@ -46,7 +47,7 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     ...as("unit", inHome),
     ...as(
       "slot",
-      slots.map((row) => ({ ...row, name: `${row.unit}, ${row.name.toLowerCase()}` })),
+      slots.map((row) => ({ ...row, name: `${row.unit}, ${inSentence(row.name)}` })),
     ),
     ...as("room", inRooms),
     ...as("register", turned),

@@ -1,3 +1,4 @@
+import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedure, renewalOf } from "@/content/procedures/library";
 import { sizeAsPrinted, slotTitle } from "@/content/slot-words";
@@ -35,7 +36,7 @@ async function bySize(book: HomeBook, size: Extract<SizeReading, { ok: true }>):
       {
         id: `size ${slot.id}`,
         group: "Takes this size",
-        title: `${unit.name}: ${slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase())}`,
+        title: `${unit.name}: ${inSentence(slotTitle(slot))}`,
         detail: `buy ${slot.filterCount > 1 ? `${slot.filterCount} × ` : ""}${sizeAsPrinted(slot.nominal.text)}`,
         href: `/homes/${book.home.id}/parts/${slot.id}`,
       },

@@ -2,7 +2,7 @@ import "server-only";
 import { standingsOf } from "@/content/standings";
 import { unitKind } from "@/content/unit-kinds";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
-import { awayWords } from "@/core/quantities/words";
+import { awayWords, inSentence } from "@/core/quantities/words";
 import { alarmLife } from "@/core/register/alarms";
 import { plateWords, type HomeBook, type Level, type Unit } from "@/core/register/register";
 import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
@@ -95,7 +95,7 @@ function houseUnit(
       : unit.setUpStep
         ? "half entered"
         : due
-          ? `${first.slot.name.toLowerCase()} ${awayWords(due, today)}`
+          ? `${inSentence(first.slot.name)} ${awayWords(due, today)}`
           : first
             ? "never recorded"
             : (alarm ?? ""),

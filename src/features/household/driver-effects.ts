@@ -1,3 +1,4 @@
+import { inSentence } from "@/core/quantities/words";
 import { standingsOf } from "@/content/standings";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import type { HomeBook, ScopedDriver } from "@/core/register/register";
@@ -21,7 +22,7 @@ export function effectsOf(book: HomeBook, driver: ScopedDriver, today: PlainDate
     .flatMap(({ slot, unit, wear }): Effect[] => {
       const then = after.get(slot.id)?.wear?.likely;
       if (!wear?.likely || !then || then === wear.likely) return [];
-      const name = `${unit.name}, ${slot.name.toLowerCase()}`;
+      const name = `${unit.name}, ${inSentence(slot.name)}`;
       const daysSooner = daysFrom(then, wear.likely);
       return [{ slotId: slot.id, name, before: wear.likely, after: then, daysSooner }];
     })

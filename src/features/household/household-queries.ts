@@ -1,6 +1,6 @@
 import "server-only";
 import { HOUSEHOLD_WORDS } from "@/content/words";
-import { dayAndMonth } from "@/core/quantities/words";
+import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { FilterSlot, HomeBook, HouseholdKind, ScopedDriver } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
@@ -27,7 +27,7 @@ export type Household = {
 
 /** “Cellar furnace, filter” */
 const slotPlace = (book: HomeBook, slot: FilterSlot): string =>
-  `${book.units.find((unit) => unit.id === slot.unitId)?.name}, ${slot.name.toLowerCase()}`;
+  `${book.units.find((unit) => unit.id === slot.unitId)?.name}, ${inSentence(slot.name)}`;
 
 function scopeWords(book: HomeBook, driver: ScopedDriver): string | false {
   switch (driver.scope) {

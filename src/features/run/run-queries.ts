@@ -1,7 +1,7 @@
 import "server-only";
 import { standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { dayAndMonth } from "@/core/quantities/words";
+import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { RunEvent, RunPlace, RunState } from "@/core/procedures/run";
 import type { FilterSlot, Home, Unit } from "@/core/register/register";
 import type { Standing } from "@/core/register/standing";
@@ -50,7 +50,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
 }
 
 export const runTitle = ({ unit, slot }: RunSheet): string =>
-  `${unit.name}, ${slot.name.toLowerCase()}`;
+  `${unit.name}, ${inSentence(slot.name)}`;
 
 /** As one writes it on a frame: with the year. */
 export const todayWords = ({ today }: RunSheet): string =>

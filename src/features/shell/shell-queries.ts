@@ -1,3 +1,4 @@
+import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { standingsOf } from "@/content/standings";
 import { unitKind } from "@/content/unit-kinds";
@@ -35,7 +36,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     pegPlaces: Object.fromEntries(
       book.slots.map((slot) => [
         slot.id,
-        { words: `${unitNames[slot.unitId]}, ${slot.name.toLowerCase()}` },
+        { words: `${unitNames[slot.unitId]}, ${inSentence(slot.name)}` },
       ]),
     ),
     hasRunHours: book.units.some((unit) => {

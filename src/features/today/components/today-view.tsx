@@ -8,6 +8,7 @@ import {
   betweenWords,
   capitalised,
   dateWords,
+  inSentence,
 } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { fillBand, type Standing } from "@/core/register/standing";
@@ -117,7 +118,7 @@ function Next({
   const off = unit.shutOffs[0];
   const title = job
     ? `${unit.name}: ${job.title.toLowerCase()}`
-    : `${unit.name}: ${slot.name.toLowerCase()}`;
+    : `${unit.name}: ${inSentence(slot.name)}`;
   return (
     <section aria-labelledby="next" className="border-t-[3px] border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
@@ -158,10 +159,7 @@ function Next({
             </Row>
           )}
           <Row name="Bring">
-            {[
-              slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase()),
-              ...(job?.bring.slice(1) ?? []),
-            ].join(", ")}
+            {[inSentence(slotTitle(slot)), ...(job?.bring.slice(1) ?? [])].join(", ")}
           </Row>
         </dl>
       </div>
@@ -200,7 +198,7 @@ function CloserRow({
           href={`/homes/${homeId}/parts/${slot.id}`}
           className="font-semibold no-underline hover:underline"
         >
-          {unit.name}, {slotTitle(slot).replace(/^\S+/, (word) => word.toLowerCase())}
+          {unit.name}, {inSentence(slotTitle(slot))}
         </Link>
         <p className="text-second">{sentence}</p>
       </div>

@@ -11,11 +11,11 @@ export default async function ShutOffsPage({ params }: PageProps<"/homes/[homeId
   const sheet = await houseSheetOf(homeId);
   if (!sheet) notFound();
   return (
-    <div className="flex flex-wrap-reverse items-start justify-between gap-x-8 gap-y-3">
-      <div className="grow">
-        <HouseSheetView sheet={sheet} />
+    <div className="relative">
+      <HouseSheetView sheet={sheet} />
+      <div className="mt-6 wide:absolute wide:top-0 wide:right-0 wide:mt-0">
+        <PrintButton />
       </div>
-      <PrintButton />
     </div>
   );
 }

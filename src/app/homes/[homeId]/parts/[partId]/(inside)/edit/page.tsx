@@ -47,7 +47,7 @@ export default async function EditPart({
       )}
       <RemoveButton
         thing={{ kind: "slot", homeId, id: partId }}
-        name={name.toLowerCase()}
+        name={name}
         goTo={`/homes/${homeId}/units/${unitId}`}
       />
     </div>

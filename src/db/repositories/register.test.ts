@@ -1,0 +1,220 @@
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { createClient } from "@libsql/client";
+import { sluiceHouse } from "@/content/demo/demo-homes";
+import { plainDate } from "@/core/quantities/plain-date";
+import type { HistoryEvent } from "@/core/register/register";
+import { enterHome } from "../../../scripts/demo-data";
+import { migrateStore, openStore, type Store } from "../client";
+import { findBySize, findByWords, indexProcedures } from "./find";
+import { appendEvent } from "./history";
+import { readHomeBook } from "./home-book";
+import { markPartDeleted, movePartsToUnit } from "./parts";
+import { dropDraft, findDraft, saveDraft, updateUnit } from "./units";
+
+const HOME = "sluice-house";
+const today = plainDate("2026-03-14");
+const at = new Date("2026-03-14T08:30:00Z");
+
+let folder: string;
+let store: Store;
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), "amber-register-"));
+  store = await openStore(path.join(folder, "register.db"));
+  await migrateStore(store);
+  await store.write((tx) => enterHome(tx, sluiceHouse(today, at), at));
+});
+afterAll(() => {
+  store.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const book = async () => (await readHomeBook(store.db, HOME))!.book;
+const note = (id: string, words: string, extra: Partial<HistoryEvent> = {}): HistoryEvent => ({
+  id,
+  kind: "note",
+  unitId: "gallery",
+  date: today,
+  recordedAt: "2026-03-14T08:30:00Z",
+  words,
+  ...extra,
+});
+const titles = async (...words: string[]) =>
+  (await findByWords(store.db, HOME, words, 20)).map((row) => row.title);
+
+describe("finding", () => {
+  it("knows units by make, model, serial and note, and parts by what they answer", async () => {
+    expect(await titles("northg", "y-36")).toEqual(["Yard condenser"]);
+    expect(await titles("ng-8041-0277")).toEqual(["Cellar furnace"]);
+    expect(await titles("a", "38")).toContain("Drive belt");
+    expect(await titles("amber", "tag")).toEqual([
+      "Cold house in the morning: somebody had left the switch with the amber tag off.",
+    ]);
+    expect(await titles("nothing", "such")).toEqual([]);
+  });
+
+  it("takes quotes, stars and brackets for what they are: no words", async () => {
+    for (const odd of ['"', "*", "(", "a OR b", 'x" NEAR "y'])
+      await expect(titles(odd)).resolves.toBeInstanceOf(Array);
+  });
+
+  it("hears of a new name at once, and of the parts under it", async () => {
+    const unit = (await book()).units.find(({ id }) => id === "gallery")!;
+    await store.write((tx) => updateUnit(tx, { ...unit, name: "Skylight unit" }));
+    expect(await titles("skylight")).toContain("Skylight unit");
+    expect(await titles("skylight", "bank")).toEqual(["Filter bank"]);
+    await store.write((tx) => updateUnit(tx, unit));
+    expect(await titles("skylight")).toEqual([]);
+  });
+
+  it("forgets a corrected note, keeps the correction, and drops what was withdrawn", async () => {
+    await store.write((tx) => appendEvent(tx, HOME, note("n1", "squeaks at dawn")));
+    expect(await titles("squeaks")).toEqual(["squeaks at dawn"]);
+    await store.write((tx) =>
+      appendEvent(tx, HOME, note("n2", "squeaks at dusk", { corrects: "n1" })),
+    );
+    expect(await titles("squeaks")).toEqual(["squeaks at dusk"]);
+    const { words: _, ...withdrawn } = note("n3", "", { kind: "withdrawn", corrects: "n2" });
+    await store.write((tx) => appendEvent(tx, HOME, withdrawn));
+    expect(await titles("squeaks")).toEqual([]);
+  });
+
+  it("does not show what was removed, and shows it again when it is back", async () => {
+    await store.write((tx) => markPartDeleted(tx, "kiln-filter", "2026-03-14"));
+    expect(await findBySize(store.db, HOME, { w: 406.4, h: 635 }, 7)).toEqual([]);
+    expect(await titles("kiln", "filter")).not.toContain("Filter");
+    await store.write((tx) => markPartDeleted(tx, "kiln-filter", null));
+    expect((await findBySize(store.db, HOME, { w: 635, h: 406.4 }, 7))[0]!.partId).toBe(
+      "kiln-filter",
+    );
+  });
+
+  it("goes by depth where one is given, and by the measured size as well", async () => {
+    const slots = async (size: { w: number; h: number; d?: number }) =>
+      (await findBySize(store.db, HOME, size, 7)).map((slot) => slot.partId);
+    expect(await slots({ w: 508, h: 508, d: 25.4 })).toEqual(["cellar-filter"]);
+    expect(await slots({ w: 508, h: 508, d: 100 })).toEqual([]);
+    expect(await slots({ w: 495, h: 495 })).toEqual(["cellar-filter"]);
+    expect(await slots({ w: 180, h: 420 })).toEqual(["vent-extract", "vent-supply"]);
+  });
+
+  it("keeps the library's procedures in step", async () => {
+    const change = { id: "change", title: "Change the filter", words: "slide it out" };
+    await store.write((tx) =>
+      indexProcedures(tx, [change, { ...change, id: "old", title: "Old job" }]),
+    );
+    expect(await titles("slide")).toContain("Old job");
+    await store.write((tx) => indexProcedures(tx, [{ ...change, title: "Change a panel" }]));
+    expect(await titles("slide")).toEqual(["Change a panel"]);
+  });
+});
+
+describe("reading a home again", () => {
+  it("keeps what did not change as the same objects, and adds what was recorded", async () => {
+    const before = (await readHomeBook(store.db, HOME))!;
+    await store.write((tx) => appendEvent(tx, HOME, note("again", "seen again")));
+    const after = (await readHomeBook(store.db, HOME, before))!;
+    expect(after.book.units).toBe(before.book.units);
+    expect(after.book.slots).toBe(before.book.slots);
+    expect(after.book.actuals).toBe(before.book.actuals);
+    expect(after.book.events.slice(0, -1)).toEqual(before.book.events);
+    expect(after.book.events.at(-1)!.id).toBe("again");
+    expect((await readHomeBook(store.db, HOME))!.book).toEqual(after.book);
+    const idle = (await readHomeBook(store.db, HOME, after))!;
+    expect(idle.book.events).toBe(after.book.events);
+  });
+
+  it("changes its version with every write of any process, and with none of its own readings", async () => {
+    const first = await store.version();
+    await book();
+    expect(await store.version()).toBe(first);
+    await store.write((tx) => appendEvent(tx, HOME, note("v1", "one")));
+    const second = await store.version();
+    expect(second).not.toBe(first);
+    const other = await openStore(path.join(folder, "register.db"));
+    await other.write((tx) => appendEvent(tx, HOME, note("v2", "two")));
+    other.close();
+    expect(await store.version()).not.toBe(second);
+  });
+});
+
+describe("a unit half entered", () => {
+  it("keeps what was typed, right or wrong, until its step is saved", async () => {
+    const typed = { "nominal-0": ["20x"], has: ["0", "1"] };
+    await store.write((tx) => saveDraft(tx, "gallery", "filters", typed, "now"));
+    await store.write((tx) => saveDraft(tx, "gallery", "filters", { ...typed, has: [] }, "later"));
+    expect(await findDraft(store.db, "gallery", "filters")).toEqual({ ...typed, has: [] });
+    expect(await findDraft(store.db, "gallery", "plate")).toBeNull();
+    await store.write((tx) => dropDraft(tx, "gallery", "filters"));
+    expect(await findDraft(store.db, "gallery", "filters")).toBeNull();
+  });
+});
+
+describe("a unit out of service", () => {
+  it("goes with its slots, but for those handed over with their record", async () => {
+    const before = await book();
+    const unit = before.units.find(({ id }) => id === "loft-ventilator")!;
+    await store.write(async (tx) => {
+      await movePartsToUnit(tx, ["vent-supply"], "gallery");
+      await updateUnit(tx, { ...unit, retiredOn: today, successorId: "gallery" });
+    });
+    const after = await book();
+    expect(after.units.map(({ id }) => id)).not.toContain("loft-ventilator");
+    expect(after.retired).toEqual([{ ...unit, retiredOn: today, successorId: "gallery" }]);
+    expect(after.retiredSlots.map(({ id }) => id)).toEqual(["vent-extract"]);
+    expect(after.slots.find(({ id }) => id === "vent-supply")!.unitId).toBe("gallery");
+    expect(after.events.filter(({ partId }) => partId === "vent-supply")).toEqual(
+      before.events.filter(({ partId }) => partId === "vent-supply"),
+    );
+    expect(after.parts).toEqual(before.parts);
+  });
+});
+
+describe("a database of the first days", () => {
+  it("comes to the present schema with everything in it, and can be searched", async () => {
+    const file = path.join(folder, "first.db");
+    const client = createClient({ url: `file:${file}` });
+    const journal = JSON.parse(readFileSync("src/db/migrations/meta/_journal.json", "utf8")) as {
+      entries: { tag: string; when: number }[];
+    };
+    const first = journal.entries[0]!;
+    const statements = readFileSync(`src/db/migrations/${first.tag}.sql`, "utf8");
+    for (const statement of statements.split("--> statement-breakpoint"))
+      await client.execute(statement);
+    await client.executeMultiple(`
+      create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric);
+      insert into __drizzle_migrations (hash, created_at) values ('first', ${first.when});
+      insert into homes values ('h', 'Home', 'Etc/UTC', 'metric', 'EUR',
+        '[1,1,1,1,1,1,1,1,1,1,1,1]', -5, 20, '10', 4.5, 'then', null);
+      insert into levels values ('l', 'h', 'Cellar', -1, 'inside');
+      insert into air_systems values ('s', 'h', 'Air', 1,
+        '{"heats":true,"cools":false,"fan":{"mode":"auto"}}');
+      insert into units values ('u', 'h', 'l', 's', 'condensing-furnace', 'Old furnace',
+        'Northgate CF-70', 'mind the step', 'then', null);
+      insert into parts values ('p', 'u', 'filter-slot', 'Filter', 'left', 'then', null);
+      insert into filter_slots (part_id, media, air_side, filter_count, nominal_text, nominal_unit,
+        nominal_width_mm, nominal_height_mm, direction, indicator)
+        values ('p', 'pleated-25', 'recirculated', 1, '20x20', 'in', 508, 508, 'right', 0);
+      insert into drivers values ('d', 'h', 'part', null, 'p', 'bypass', null, 0.02, null, null,
+        'rail', 'then', null);
+      insert into events (id, ordinal, home_id, unit_id, part_id, kind, happened_on, recorded_at, words)
+        values ('e', 1, 'h', 'u', 'p', 'note', '2026-01-01', 'then', 'sings in the morning');`);
+    client.close();
+    const old = await openStore(file);
+    await migrateStore(old);
+    const { book: kept } = (await readHomeBook(old.db, "h"))!;
+    expect(kept.units[0]).toMatchObject({
+      name: "Old furnace",
+      model: "Northgate CF-70",
+      access: "mind the step",
+      answers: {},
+    });
+    expect(kept.slots[0]).toMatchObject({ id: "p", seat: "rail", slotPlace: "elsewhere" });
+    expect(kept.drivers[0]).toMatchObject({ scope: "part", partId: "p", fraction: 0.02 });
+    expect(kept.events).toHaveLength(1);
+    expect((await findByWords(old.db, "h", ["sings"], 5))[0]!.title).toBe("sings in the morning");
+    expect((await findByWords(old.db, "h", ["northgate"], 5))[0]!.title).toBe("Old furnace");
+    old.close();
+  });
+});
