@@ -33,6 +33,19 @@ describe("the application over HTTP", () => {
     to: "2026-01-15",
   };
 
+  it("finds by size and by word, and nothing of another home", async () => {
+    const find = async (home: string, query: string) =>
+      (await fetch(`${app.url}/api/v1/homes/${home}/find?q=${encodeURIComponent(query)}`)).json();
+    expect(await find("sluice-house", "500×500")).toMatchObject({
+      found: [{ group: "Takes this size", href: "/homes/sluice-house/parts/cellar-filter" }],
+    });
+    expect(await find("boathouse", "500×500")).toEqual({ found: [] });
+    expect(await find("sluice-house", "panel filter")).toMatchObject({
+      found: [{ group: "How it is done" }],
+    });
+    expect(await find("nowhere", "furnace")).toEqual({ found: [] });
+  });
+
   it("computes what the command line computes, with the same errors", async () => {
     const good = await post("/api/v1/compute/climate", climate);
     expect(good.status).toBe(200);

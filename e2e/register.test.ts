@@ -1,6 +1,6 @@
 import { By, Key } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
-import { openBrowser, type Browser } from "./browser";
+import { openBrowser, PHONE, type Browser } from "./browser";
 import { pageOf, type Page } from "./page";
 
 const HOME = "/homes/sluice-house";
@@ -269,6 +269,79 @@ describe("the register", () => {
     await page.heading("Air systems");
     await page.seen("Kiln-shed furnace and Hall cleaner");
     expect(await due()).not.toBe(before);
+  });
+
+  it("made no error in the console", async () => {
+    expect(await page.consoleErrors()).toEqual([]);
+  });
+});
+
+/** The same in the hand: a phone, a cellar, no mouse. */
+describe("the register on a phone", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser(PHONE, true);
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+  const text = async (css: string) => (await page.find(By.css(css))).getText();
+
+  it("enters an alarm with the keyboard alone", async () => {
+    await page.open(`${app.url}${HOME}/units/new`);
+    const alarm = await page.find(By.css("input[value=co-alarm]"));
+    await browser.driver.executeScript("arguments[0].focus()", alarm);
+    await page.keys(Key.SPACE);
+    await page.keys(Key.ENTER);
+    await page.heading("What is on its plate?");
+    await (
+      await page.field("Name")
+    ).sendKeys(Key.chord(Key.CONTROL, "a"), "Attic alarm", Key.ENTER);
+    await page.heading("Where does it stand?");
+    await browser.driver.executeScript("document.querySelector('input[name=levelId]').focus()");
+    await page.keys(Key.SPACE, Key.ENTER);
+    await page.heading("Which parts does it have?");
+    await browser.driver.executeScript("document.querySelector('button[type=submit]').focus()");
+    await page.keys(Key.ENTER);
+    await page.heading("Attic alarm");
+    expect(await text("section[aria-labelledby=parts]")).toContain("Batteries");
+    // Nobody asked when it was made: it is said, not supposed.
+    await page.seen("Worth knowing still:");
+    expect(await page.scrollsSideways()).toBe(false);
+  });
+
+  it("has every shut-off of a house a press away, and finds without a keyboard", async () => {
+    await page.open(`${app.url}${HOME}/house`);
+    await page.press("How to shut things off");
+    await page.heading("Sluice House: how to shut things off");
+    expect(await page.scrollsSideways()).toBe(false);
+    await page.press("Find unit, size, note");
+    await (await page.find(By.css("[cmdk-input]"))).sendKeys("16x25");
+    await (await page.find(By.css("[cmdk-item]"))).click();
+    await page.heading("Filter 16×25×1, MERV 8");
+    expect(await text("section[aria-labelledby=shut-off]")).toContain(
+      "on the joist above the furnace",
+    );
+  });
+
+  it("comes back to where it was with the back button, and loses nothing typed", async () => {
+    await page.open(`${app.url}${HOME}/units/gallery/set-up/place`);
+    await (await page.field("How to get at it")).sendKeys(", mind the gutter");
+    await browser.driver.executeScript("document.activeElement.blur()");
+    await browser.driver.wait(async () => {
+      await page.open(`${app.url}${HOME}/house`);
+      await browser.driver.navigate().back();
+      await page.heading("Where does it stand?");
+      await page.reload();
+      const kept = await (await page.field("How to get at it")).getAttribute("value");
+      return kept?.endsWith(", mind the gutter");
+    }, 30_000);
   });
 
   it("made no error in the console", async () => {

@@ -23,9 +23,11 @@ export function bigHome(today: PlainDate): Demo {
       shutOffs: furnace.shutOffs.map((off) => ({ ...off, id: `big-${i}-${off.id}` })),
     };
   });
-  const slots = units.map(
-    (unit, i): FilterSlot => ({ ...book.slots[0]!, id: `big-slot-${i}`, unitId: unit.id }),
-  );
+  const slots = units.map((unit, i): FilterSlot => ({
+    ...book.slots[0]!,
+    id: `big-slot-${i}`,
+    unitId: unit.id,
+  }));
   const { events, items } = recordOf(slots, today);
   const whole: HomeBook = {
     ...book,
@@ -75,7 +77,12 @@ function recordOf(slots: readonly FilterSlot[], today: PlainDate) {
         items.push({ id: itemId, partId: slot.id, media: slot.media, sizeText: "20x20x1" });
         events.push({ ...common, kind: "fitted", itemId });
       } else
-        events.push({ ...common, kind: "look", itemId, look: { grade: i % 60 < 30 ? "light" : "grey" } });
+        events.push({
+          ...common,
+          kind: "look",
+          itemId,
+          look: { grade: i % 60 < 30 ? "light" : "grey" },
+        });
     }
   }
   return { events, items };

@@ -38,6 +38,21 @@ const PICTURES: Picture[] = [
   { name: "house", size: DESK, path: `${HOME}/house` },
   { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
   { name: "unit-phone", size: PHONE, path: `${HOME}/units/cellar-furnace` },
+  { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
+  { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter` },
+  { name: "new-unit", size: DESK, path: `${HOME}/units/new` },
+  { name: "rooms", size: DESK, path: `${HOME}/rooms` },
+  { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
+  {
+    name: "find",
+    size: DESK,
+    path: HOME,
+    then: async (page) => {
+      await page.keys("/");
+      await page.keys(..."20x20");
+      await page.seen("Takes this size");
+    },
+  },
   { name: "household", size: DESK, path: `${HOME}/household` },
   {
     name: "set-up-home",

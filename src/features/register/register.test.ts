@@ -1,12 +1,6 @@
 import { sluiceHouse } from "@/content/demo/demo-homes";
 import { plainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/register/register";
-import { contactForm } from "../contacts/contacts-form";
-import { effectsOf } from "../household/driver-effects";
-import { levelForm, roomForm } from "../rooms/rooms-form";
-import { ruleOfAThird } from "../rooms/rooms-queries";
-import { quickFieldsOf, readQuickSlots, slotsToAsk } from "../slot/quick-slots";
-import { watchOf } from "../today/today-watch";
 import { partFields, readPart } from "./part-form";
 import { freeName, levelFor, nameFor } from "./register-names";
 import { asksForCooling, progress, stepAfter, stepsOf } from "./set-up";
@@ -151,40 +145,6 @@ describe("what is typed of a unit", () => {
   });
 });
 
-describe("the quick entry of filters", () => {
-  const bare: Unit = { ...furnace, id: "new", kind: "ventilator" };
-  const asked = slotsToAsk(bare, book);
-  it("asks for the usual slots that are not there yet", () => {
-    expect(asked.map(({ usual }) => usual.name)).toEqual(["Extract filter", "Supply filter"]);
-    expect(slotsToAsk({ ...furnace }, book).map(({ usual }) => usual.name)).toEqual([
-      "Return grille filter",
-    ]);
-    expect(quickFieldsOf(asked, {})).toEqual({ has: ["0", "1"] });
-    const typed = { has: [], "nominal-0": ["x"] };
-    expect(quickFieldsOf(asked, typed)).toBe(typed);
-  });
-  it("takes what is ticked, and leaves the rest", () => {
-    const typed = { has: ["1"], "nominal-0": ["junk"], "nominal-1": ["420x180x25 mm"] };
-    const { values, problems } = readQuickSlots(typed, asked, "mm", today);
-    expect(problems).toEqual({});
-    expect(values).toHaveLength(1);
-    expect(values[0]!.slot).toMatchObject({ media: "vent-fine", airSide: "outdoor", seat: "rail" });
-  });
-  it("answers a bad size and a day to come at their fields", () => {
-    const typed = {
-      has: ["0", "1"],
-      "nominal-0": [""],
-      "nominal-1": ["20x"],
-      "fittedOn-1": ["2027-01-01"],
-    };
-    expect(Object.keys(readQuickSlots(typed, asked, "mm", today).problems)).toEqual([
-      "nominal-0",
-      "nominal-1",
-      "fittedOn-1",
-    ]);
-  });
-});
-
 describe("the form of an air system", () => {
   const fields = {
     name: "Air",
@@ -235,74 +195,5 @@ describe("the form of an air system", () => {
   ])("answers %j at its field", (wrong, field) => {
     const parsed = systemForm("metric").safeParse({ ...fields, ...wrong });
     expect(parsed.error!.issues.map((issue) => issue.path[0])).toEqual([field]);
-  });
-});
-
-describe("rooms, levels and contacts", () => {
-  it("are refused where something is missing or makes no sense", () => {
-    expect(roomForm.safeParse({ name: "", levelId: "x" }).success).toBe(false);
-    expect(levelForm.safeParse({ name: "Tower", place: "inside", storey: "40" }).success).toBe(
-      false,
-    );
-    expect(levelForm.parse({ name: "Cellar", place: "inside", storey: "-1" }).storey).toBe(-1);
-    const contact = { name: "A", role: "technician", phone: "", email: "", note: "" };
-    expect(contactForm.parse(contact)).toEqual({ name: "A", role: "technician" });
-    for (const wrong of [{ phone: "call me" }, { email: "a@" }, { role: "friend" }, { name: "" }])
-      expect([wrong, contactForm.safeParse({ ...contact, ...wrong }).success]).toEqual([
-        wrong,
-        false,
-      ]);
-  });
-  it("say how many registers are shut, in words", () => {
-    expect(ruleOfAThird([])).toBeNull();
-    expect(ruleOfAThird(book.registers)).toEqual({
-      words: "Four of 18 registers shut; a third, 6, may be.",
-      verdict: "watch",
-    });
-    const shut = book.registers.map((each) => ({ ...each, isShut: true }));
-    expect(ruleOfAThird(shut)!.words).toBe(
-      "18 of 18 registers shut; a third, 6, may be: open 12 at least. A return is never shut or blocked: open it.",
-    );
-  });
-});
-
-describe("what is on watch", () => {
-  it("puts the worst first: a spent alarm before one that may be, and a warranty", () => {
-    expect(watchOf(book, today).map(({ verdict, href }) => [verdict, href])).toEqual([
-      ["act", "units/alarm-ground"],
-      ["watch", "units/alarm-stable"],
-      ["watch", "units/yard-condenser"],
-    ]);
-  });
-  it("misses an alarm on a lived-in level, and speaks of a shut return", () => {
-    const units = book.units.filter(({ id }) => id !== "alarm-upper");
-    const registers = book.registers.map((each) =>
-      each.role === "return" ? { ...each, isShut: true } : each,
-    );
-    const words = watchOf({ ...book, units, registers }, today).map((each) => each.words);
-    expect(words).toContain("No carbon monoxide alarm on: Upper floor.");
-    expect(words).toContain("A return is shut or blocked: open it.");
-  });
-});
-
-describe("what a driver would change", () => {
-  it("are the due days that move, the furthest first, and none where it does not act", () => {
-    const smoker = { id: "new", scope: "home" as const, kind: "indoor-smoking" as const };
-    const effects = effectsOf(book, smoker, today);
-    expect(effects.length).toBeGreaterThan(5);
-    expect(effects.every((effect) => effect.daysSooner > 0)).toBe(true);
-    const sizes = effects.map((effect) => effect.daysSooner);
-    expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
-    const there = { ...smoker, scope: "room" as const, roomId: "upper-reading-room" };
-    expect(
-      effectsOf(book, there, today)
-        .map((effect) => effect.slotId)
-        .sort(),
-    ).toEqual(["purifier-hepa"]);
-  });
-  it("is told of a change as well, against what it is now", () => {
-    const dog = book.drivers.find(({ id }) => id === "dog")!;
-    expect(effectsOf(book, dog, today)).toEqual([]);
-    expect(effectsOf(book, { ...dog, count: 4 }, today).length).toBeGreaterThan(3);
   });
 });

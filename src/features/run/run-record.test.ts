@@ -1,10 +1,7 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
 import type { RunEvent } from "@/core/procedures/run";
 import { effectiveHistory } from "@/core/register/effective-history";
 import { isolatorOf } from "@/core/register/register";
-import { migrateStore, openStore, type Store } from "@/db/client";
+import type { Store } from "@/db/client";
 import { listEventsOfPart } from "@/db/repositories/history";
 import { readHomeBook } from "@/db/repositories/home-book";
 import {
@@ -14,7 +11,7 @@ import {
   listOpenRuns,
   listRunEvents,
 } from "@/db/repositories/runs";
-import { seedDemo } from "../../../scripts/demo-data";
+import { openDemoStore, type DemoStore } from "../../../tests/demo-store";
 import { recordRunEvents } from "./run-record";
 import { readRun, stepsOf } from "./run-replay";
 import { thereAndBack } from "./there-and-back";
@@ -23,20 +20,15 @@ jest.setTimeout(60_000);
 
 const HOME = "sluice-house";
 const NOW = new Date("2026-03-14T09:00:00Z");
-let folder: string;
+let demo: DemoStore;
 let store: Store;
 let count = 0;
 
 beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), "amber-run-"));
-  store = await openStore(path.join(folder, "run.db"));
-  await migrateStore(store);
-  await seedDemo(store, NOW);
+  demo = await openDemoStore();
+  store = demo.store;
 });
-afterAll(() => {
-  store.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => demo.discard());
 
 const at = () => new Date(NOW.getTime() + ++count * 1000).toISOString();
 const id = () => `event-${String(++count).padStart(6, "0")}`;

@@ -1,0 +1,25 @@
+import { sluiceHouse } from "@/content/demo/demo-homes";
+import { plainDate } from "@/core/quantities/plain-date";
+import { watchOf } from "./today-watch";
+
+const today = plainDate("2026-03-14");
+const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
+
+describe("what is on watch", () => {
+  it("puts the worst first: a spent alarm before one that may be, and a warranty", () => {
+    expect(watchOf(book, today).map(({ verdict, href }) => [verdict, href])).toEqual([
+      ["act", "units/alarm-ground"],
+      ["watch", "units/alarm-stable"],
+      ["watch", "units/yard-condenser"],
+    ]);
+  });
+  it("misses an alarm on a lived-in level, and speaks of a shut return", () => {
+    const units = book.units.filter(({ id }) => id !== "alarm-upper");
+    const registers = book.registers.map((each) =>
+      each.role === "return" ? { ...each, isShut: true } : each,
+    );
+    const words = watchOf({ ...book, units, registers }, today).map((each) => each.words);
+    expect(words).toContain("No carbon monoxide alarm on: Upper floor.");
+    expect(words).toContain("A return is shut or blocked: open it.");
+  });
+});

@@ -1,0 +1,45 @@
+import { openDemoStore, NOW, type DemoStore } from "./demo-store";
+import type { FormState } from "../src/lib/forms";
+
+/** What a server action throws to lead on to another page. */
+class Led extends Error {
+  constructor(readonly to: string) {
+    super(`led to ${to}`);
+  }
+}
+
+/** Stands in for next/navigation and next/cache, which need a running server. */
+export const navigation = {
+  redirect: (to: string) => {
+    throw new Led(to);
+  },
+};
+export const caching = { refresh: () => undefined };
+
+/** The demo's database as the application's own, and the clock held. */
+export async function actOnDemo(): Promise<DemoStore> {
+  const demo = await openDemoStore();
+  process.env["AMBER_DB"] = demo.file;
+  process.env["AMBER_CLOCK"] = NOW;
+  return demo;
+}
+
+export const nothingSent: FormState = { attempt: 0, values: {}, errors: {} };
+
+export function formOf(fields: Record<string, string | string[]>): FormData {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(fields))
+    for (const each of [value].flat()) form.append(name, each);
+  return form;
+}
+
+/** Where an action leads; fails when it answers instead. */
+export async function landing(action: Promise<unknown>): Promise<string> {
+  try {
+    const answer = await action;
+    throw new Error(`answered ${JSON.stringify(answer)} instead of leading on`);
+  } catch (error) {
+    if (error instanceof Led) return error.to;
+    throw error;
+  }
+}
