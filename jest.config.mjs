@@ -4,6 +4,7 @@ const withNext = nextJest({ dir: "." });
 
 const shared = {
   testEnvironment: "node",
+  globalSetup: "<rootDir>/tests/demo-template.ts",
   moduleNameMapper: {
     "^@/(.*)$": "<rootDir>/src/$1",
     "^server-only$": "<rootDir>/e2e/empty-module.ts",

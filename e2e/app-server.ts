@@ -3,11 +3,11 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { migrateStore, openStore } from "@/db/client";
-import { seedDemo } from "../scripts/demo-data";
+import { copyDemo } from "../tests/demo-store";
+import { NOW } from "../tests/demo-template";
 
 /** The day of every test and picture. */
-export const CLOCK = "2026-03-14T08:30:00Z";
+export const CLOCK = NOW;
 
 export type AppServer = {
   url: string;
@@ -32,13 +32,7 @@ function freePort(): Promise<number> {
 /** The built application on a free port, with a database of its own: empty, or with the demo in it. */
 export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
   const folder = mkdtempSync(path.join(tmpdir(), "amber-app-"));
-  const file = path.join(folder, "test.db");
-  if (contents === "demo") {
-    const store = await openStore(file);
-    await migrateStore(store);
-    await seedDemo(store, new Date(CLOCK));
-    store.close();
-  }
+  const file = contents === "demo" ? copyDemo(folder) : path.join(folder, "test.db");
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   let child: ChildProcess | null = null;

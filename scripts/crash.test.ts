@@ -2,9 +2,9 @@ import { spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { migrateStore, openStore } from "../src/db/client";
+import { openStore } from "../src/db/client";
 import { listEventsOfPart } from "../src/db/repositories/history";
-import { seedDemo } from "./demo-data";
+import { copyDemo } from "../tests/demo-store";
 
 jest.setTimeout(90_000);
 
@@ -36,11 +36,7 @@ describe("kill -9 while writing", () => {
   afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
   it("loses nothing that was acknowledged, time after time, with two writers at once", async () => {
-    const file = path.join(folder, "crash.db");
-    const store = await openStore(file);
-    await migrateStore(store);
-    await seedDemo(store, new Date("2026-03-14T08:30:00Z"));
-    store.close();
+    const file = copyDemo(folder);
 
     const acknowledged: string[] = [];
     for (let round = 0; round < 4; round++) {

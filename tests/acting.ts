@@ -1,4 +1,5 @@
-import { openDemoStore, NOW, type DemoStore } from "./demo-store";
+import { openDemoStore, type DemoStore } from "./demo-store";
+import { NOW } from "./demo-template";
 import type { FormState } from "../src/lib/forms";
 
 /** What a server action throws to lead on to another page. */

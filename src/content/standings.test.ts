@@ -1,11 +1,9 @@
-import { addDays, plainDate } from "@/core/quantities/plain-date";
+import { addDays } from "@/core/quantities/plain-date";
 import type { HistoryEvent, HomeBook } from "@/core/register/register";
 import { standingOf } from "@/core/register/standing";
-import { sluiceHouse } from "./demo/demo-homes";
 import { reasonWords, standingsOf } from "./standings";
+import { book, today } from "../../tests/demo-book";
 
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
 const look = (id: string, partId: string): HistoryEvent => ({
   id,
   kind: "look",

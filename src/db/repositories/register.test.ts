@@ -2,10 +2,9 @@ import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { createClient } from "@libsql/client";
-import { sluiceHouse } from "@/content/demo/demo-homes";
 import { plainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent } from "@/core/register/register";
-import { enterHome } from "../../../scripts/demo-data";
+import { copyDemo } from "../../../tests/demo-store";
 import { migrateStore, openStore, type Store } from "../client";
 import { findBySize, findByWords, indexProcedures } from "./find";
 import { appendEvent } from "./history";
@@ -15,15 +14,12 @@ import { dropDraft, findDraft, saveDraft, updateUnit } from "./units";
 
 const HOME = "sluice-house";
 const today = plainDate("2026-03-14");
-const at = new Date("2026-03-14T08:30:00Z");
 
 let folder: string;
 let store: Store;
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), "amber-register-"));
-  store = await openStore(path.join(folder, "register.db"));
-  await migrateStore(store);
-  await store.write((tx) => enterHome(tx, sluiceHouse(today, at), at));
+  store = await openStore(copyDemo(folder));
 });
 afterAll(() => {
   store.close();
@@ -132,7 +128,7 @@ describe("reading a home again", () => {
     await store.write((tx) => appendEvent(tx, HOME, note("v1", "one")));
     const second = await store.version();
     expect(second).not.toBe(first);
-    const other = await openStore(path.join(folder, "register.db"));
+    const other = await openStore(path.join(folder, "demo.db"));
     await other.write((tx) => appendEvent(tx, HOME, note("v2", "two")));
     other.close();
     expect(await store.version()).not.toBe(second);

@@ -1,9 +1,5 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { plainDate } from "@/core/quantities/plain-date";
 import { effectsOf } from "./driver-effects";
-
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
+import { book, today } from "../../../tests/demo-book";
 
 describe("what a driver would change", () => {
   it("are the due days that move, the furthest first, and none where it does not act", () => {

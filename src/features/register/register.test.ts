@@ -1,5 +1,3 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { plainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/register/register";
 import { partFields, readPart } from "./part-form";
 import { freeName, levelFor, nameFor } from "./register-names";
@@ -14,9 +12,8 @@ import {
   withFields,
 } from "./unit-form";
 import { partKind } from "@/content/part-kinds";
+import { book, today } from "../../../tests/demo-book";
 
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
 const furnace = book.units[0]!;
 
 describe("the steps of entering a unit", () => {

@@ -1,10 +1,6 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { plainDate } from "@/core/quantities/plain-date";
 import { levelForm, roomForm } from "./rooms-form";
 import { ruleOfAThird } from "./rooms-queries";
-
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
+import { book } from "../../../tests/demo-book";
 
 describe("rooms and levels", () => {
   it("are refused where something is missing or makes no sense", () => {

@@ -1,10 +1,6 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { plainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/register/register";
 import { quickFieldsOf, readQuickSlots, slotsToAsk } from "./quick-slots";
-
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
+import { book, today } from "../../../tests/demo-book";
 
 const furnace = book.units[0]!;
 

@@ -1,9 +1,5 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { plainDate } from "@/core/quantities/plain-date";
 import { watchOf } from "./today-watch";
-
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
+import { book, today } from "../../../tests/demo-book";
 
 describe("what is on watch", () => {
   it("puts the worst first: a spent alarm before one that may be, and a warranty", () => {

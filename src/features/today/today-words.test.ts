@@ -1,8 +1,6 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
 import { plainDate } from "@/core/quantities/plain-date";
 import { headline, seasonLine } from "./today-words";
-
-const { book } = sluiceHouse(plainDate("2026-03-14"), new Date("2026-03-14T08:30:00Z"));
+import { book } from "../../../tests/demo-book";
 
 describe("the sentence at the top", () => {
   it.each([

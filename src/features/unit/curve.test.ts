@@ -1,12 +1,10 @@
-import { sluiceHouse } from "@/content/demo/demo-homes";
-import { addDays, plainDate, toDay } from "@/core/quantities/plain-date";
+import { addDays, toDay } from "@/core/quantities/plain-date";
 import { contextOf, historyOf, stintsOf } from "@/core/register/part-wear";
 import { SEEN_BY_GRADE } from "@/core/wear/belief";
 import { wearOfPlace } from "@/core/wear/place-history";
 import { curveDate, curveOf } from "./curve";
+import { book, today } from "../../../tests/demo-book";
 
-const today = plainDate("2026-03-14");
-const { book } = sluiceHouse(today, new Date("2026-03-14T08:30:00Z"));
 const slot = book.slots.find((each) => each.id === "cellar-filter")!;
 const wear = wearOfPlace(contextOf(book, slot, today), stintsOf(book, slot), today)!;
 const history = historyOf(book, slot.id).reverse();
