@@ -6,30 +6,17 @@ import { redirect } from "next/navigation";
 import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import { equipmentSchema } from "@/core/climate/run-hours";
-import type { HomeBook, Part, Unit } from "@/core/register/register";
+import type { Part, Unit } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";
 import { insertPart, insertSlot, movePartsToUnit, updatePart } from "@/db/repositories/parts";
 import { insertSystem, insertUnit, updateUnit } from "@/db/repositories/units";
 import { now, todayIn } from "@/lib/clock";
 import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
 import { partFields, readPart } from "./part-form";
+import { bookOf, unitAt } from "./register-access";
 import { freeName } from "./register-names";
 import { readPapers, readPlace, readPlate, readShutOffs, withFields } from "./unit-form";
-
-async function bookOf(homeId: string): Promise<HomeBook> {
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
-  return book;
-}
-
-async function unitAt(homeId: string, unitId: string): Promise<{ book: HomeBook; unit: Unit }> {
-  const book = await bookOf(homeId);
-  const unit = [...book.units, ...book.retired].find((each) => each.id === unitId);
-  if (!unit) redirect(`/homes/${homeId}/house`);
-  return { book, unit };
-}
 
 export async function changeUnit(
   homeId: string,

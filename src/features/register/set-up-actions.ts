@@ -5,7 +5,7 @@ import { redirect } from "next/navigation";
 import { partKind } from "@/content/part-kinds";
 import { unitKind } from "@/content/unit-kinds";
 import { equipmentSchema } from "@/core/climate/run-hours";
-import { SET_UP_STEPS, type HomeBook, type SetUpStep, type Unit } from "@/core/register/register";
+import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
 import type { Tx } from "@/db/client";
 import { homeBook } from "@/db/home-book";
@@ -20,6 +20,7 @@ import {
 } from "@/db/repositories/units";
 import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { bookOf, unitAt } from "./register-access";
 import { levelFor, nameFor } from "./register-names";
 import { asksForCooling, progress, stepAfter } from "./set-up";
 import { kindForm, readPlace, readPlate, readShutOffs, withFields } from "./unit-form";
@@ -35,8 +36,7 @@ export async function beginUnit(
   const fields = fieldsOf(form);
   const parsed = kindForm.safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
+  const book = await bookOf(homeId);
   const kind = unitKind(parsed.data.kind);
   const unit: Unit = {
     id: randomUUID(),
@@ -92,13 +92,6 @@ async function endStep(
   const next = stepAfter(unit.kind, step);
   const sheet = `/homes/${homeId}/units/${unit.id}`;
   redirect(next ? `${sheet}/set-up/${next}` : sheet);
-}
-
-async function unitAt(homeId: string, unitId: string): Promise<{ book: HomeBook; unit: Unit }> {
-  const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
-  if (!book || !unit) redirect("/");
-  return { book, unit };
 }
 
 export async function savePlate(
