@@ -321,7 +321,7 @@ describe("the register on a phone", () => {
     await page.press("How to shut things off");
     await page.heading("Sluice House: how to shut things off");
     expect(await page.scrollsSideways()).toBe(false);
-    await page.press("Find unit, size, note");
+    await (await page.find(By.css("button[aria-keyshortcuts='/']"))).click();
     await (await page.find(By.css("[cmdk-input]"))).sendKeys("16x25");
     await (await page.find(By.css("[cmdk-item]"))).click();
     await page.heading("Filter 16×25×1, MERV 8");
