@@ -50,7 +50,7 @@ export function RunView({
   shutOff: ReactNode;
 }) {
   const router = useRouter();
-  const { steps, state, trouble, act } = useRun(input);
+  const { steps, state, trouble, isSaved, act } = useRun(input);
   const [grade, setGrade] = useState<Grade | null>(null);
   const [asking, setAsking] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -61,10 +61,11 @@ export function RunView({
   const previous = state.settled.at(-1)?.step;
   const isOver = state.status !== "going";
 
-  // A finished run is the server's to show.
+  // A finished run is the server's to show, once it has heard of the finish: asked before, it would
+  // answer with the run still going, and nobody would ask again.
   useEffect(() => {
-    if (isOver && !trouble) router.refresh();
-  }, [isOver, trouble, router]);
+    if (isOver && isSaved && !trouble) router.refresh();
+  }, [isOver, isSaved, trouble, router]);
 
   // Focus is the browser's: it follows the step, so that a reader reads it out.
   useEffect(() => heading.current?.focus(), [current?.id]);

@@ -46,6 +46,8 @@ export type RunHandle = {
   state: RunState;
   /** The server could not be reached, or refused; it is tried again by itself. */
   trouble: string | null;
+  /** Everything done here has been acknowledged. */
+  isSaved: boolean;
   act: (doing: Doing) => void;
 };
 
@@ -167,5 +169,5 @@ export function useRun(input: RunInput): RunHandle {
     },
     [flush, keep, key],
   );
-  return { steps, state, trouble, act };
+  return { steps, state, trouble, isSaved: queue.length === 0, act };
 }
