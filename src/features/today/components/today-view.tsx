@@ -18,6 +18,9 @@ import { LinkButton } from "@/ui/button";
 import type { Today } from "../today-queries";
 import { headline } from "../today-words";
 
+/** A page one takes in; the picture of the house has the rest. */
+const MOST_CLOSER = 12;
+
 /** What to do now, then what comes closer; `ends` and `house` are drawn by the page. */
 export function TodayView({
   data,
@@ -69,10 +72,20 @@ export function TodayView({
               Coming closer
             </h2>
             <ul className="mt-2">
-              {closer.map((standing) => (
+              {closer.slice(0, MOST_CLOSER).map((standing) => (
                 <CloserRow key={standing.slot.id} homeId={book.home.id} {...{ standing, today }} />
               ))}
             </ul>
+            {closer.length > MOST_CLOSER && (
+              <p className="border-t border-rule pt-3">
+                <Link
+                  href={`/homes/${book.home.id}/house`}
+                  className="text-link underline underline-offset-4"
+                >
+                  {closer.length - MOST_CLOSER} more in the house
+                </Link>
+              </p>
+            )}
           </section>
         )}
       </div>
