@@ -1,8 +1,8 @@
-import { registersVerdict } from "@/core/bench/registers";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { countWords, dayAndMonth, listWords } from "@/core/quantities/words";
 import { alarmLife, levelsWithoutAlarm, warrantyOf } from "@/core/register/alarms";
 import type { HomeBook } from "@/core/register/register";
+import { shutRegisters } from "@/core/register/shut-registers";
 
 export type Watch = { verdict: "watch" | "act"; words: string; href: string };
 
@@ -39,18 +39,9 @@ function alarms(book: HomeBook, today: PlainDate): Watch[] {
 }
 
 function registers({ registers: all }: HomeBook): Watch[] {
-  const supplies = all.filter(({ role }) => role === "supply");
-  const returns = all.filter(({ role }) => role === "return");
-  const shut = supplies.filter(({ isShut }) => isShut).length;
-  const returnsShut = returns.filter(({ isShut }) => isShut).length;
-  if (supplies.length === 0) return [];
-  const { verdict, mustOpen } = registersVerdict({
-    total: supplies.length,
-    closed: shut,
-    returns: returns.length,
-    returnsShut,
-  });
-  if (verdict !== "act") return [];
+  const shut = shutRegisters(all);
+  if (shut?.verdict !== "act") return [];
+  const { verdict, mustOpen, returnsShut } = shut;
   const words =
     returnsShut > 0
       ? "A return is shut or blocked: open it."
