@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
 import { Toaster } from "sonner";
 import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+import { GaugeParts } from "@/ui/gauge";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -16,6 +17,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
   return (
     <html lang="en" data-theme={theme === "auto" ? undefined : theme}>
       <body>
+        <GaugeParts />
         {children}
         <Toaster
           position="bottom-center"

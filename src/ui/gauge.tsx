@@ -1,4 +1,29 @@
-import { useId } from "react";
+const BRIM = 8;
+const FOOT = 43;
+
+/**
+ * What every gauge is drawn with, once in a document: a house of many gauges stays light. It has
+ * no size rather than no display, as a hatch that is not displayed would not fill.
+ */
+export function GaugeParts() {
+  return (
+    <svg aria-hidden="true" width="0" height="0" className="absolute">
+      <pattern
+        id="gauge-hatch"
+        width="4.5"
+        height="4.5"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <line x1="0" x2="0" y1="0" y2="4.5" className="stroke-dust" strokeWidth="3" />
+      </pattern>
+      <g id="gauge-vessel" className="fill-none stroke-ink">
+        <path d={`M3 3 V${FOOT + 1} H22 V3`} strokeWidth="2" />
+        <path d={`M3 ${BRIM} H22`} strokeWidth="1.2" strokeDasharray="1.5 2" />
+      </g>
+    </svg>
+  );
+}
 
 /**
  * An upright vessel that fills with hatching; the brim is due. Beyond the brim the hatching spills
@@ -18,13 +43,10 @@ export function Gauge({
   label: string;
   height?: number;
 }) {
-  const hatch = useId();
-  const brim = 8;
-  const foot = 43;
-  const inside = foot - brim;
-  const level = foot - inside * Math.min(1, Math.max(0, fill));
+  const inside = FOOT - BRIM;
+  const level = FOOT - inside * Math.min(1, Math.max(0, fill));
   const spilled = Math.min(1, Math.max(0, fill - 1));
-  const y = (share: number) => Math.max(2, foot - inside * share);
+  const y = (share: number) => Math.max(2, FOOT - inside * share);
   return (
     <svg
       role="img"
@@ -34,16 +56,7 @@ export function Gauge({
       width={(height * 30) / 46}
       className="block shrink-0 overflow-visible"
     >
-      <pattern
-        id={hatch}
-        width="4.5"
-        height="4.5"
-        patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
-      >
-        <line x1="0" x2="0" y1="0" y2="4.5" className="stroke-dust" strokeWidth="3" />
-      </pattern>
-      <rect x="4" y={level} width="17" height={foot - level} fill={`url(#${hatch})`} />
+      <rect x="4" y={level} width="17" height={FOOT - level} fill="url(#gauge-hatch)" />
       {spilled > 0 && (
         <g className="stroke-attention" strokeWidth="2.2">
           {[0, 1, 2].map((i) => (
@@ -51,16 +64,7 @@ export function Gauge({
           ))}
         </g>
       )}
-      <path d={`M3 3 V${foot + 1} H22 V3`} fill="none" className="stroke-ink" strokeWidth="2" />
-      <line
-        x1="3"
-        x2="22"
-        y1={brim}
-        y2={brim}
-        className="stroke-ink"
-        strokeWidth="1.2"
-        strokeDasharray="1.5 2"
-      />
+      <use href="#gauge-vessel" />
       {band && spilled === 0 && (
         <line
           x1="27"

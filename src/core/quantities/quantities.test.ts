@@ -16,6 +16,7 @@ import {
   betweenWords,
   countWords,
   dateWords,
+  monthDayWords,
   listWords,
   longDate,
   spanWords,
@@ -193,6 +194,7 @@ describe("words", () => {
   const today = plainDate("2026-03-14");
   it("names days as people say them", () => {
     expect(dateWords(today, today)).toBe("Sat 14 Mar");
+    expect(monthDayWords("05-02")).toBe("2 May");
     expect(dateWords(plainDate("2027-01-02"), today)).toBe("Sat 2 Jan 2027");
     expect(longDate(today)).toBe("Saturday 14 March");
   });

@@ -38,6 +38,12 @@ export function dayAndMonth(date: PlainDate, today: PlainDate): string {
   return `${day} ${SHORT_MONTHS[month - 1]}${yearWord}`;
 }
 
+/** A day of any year, `MM-DD`, as “14 Mar”. */
+export function monthDayWords(monthDay: string): string {
+  const [month, day] = monthDay.split("-").map(Number);
+  return `${day} ${SHORT_MONTHS[month! - 1]}`;
+}
+
 /** “Saturday 14 March” */
 export function longDate(date: PlainDate): string {
   const { month, day } = civil(toDay(date));

@@ -1,5 +1,5 @@
 import "server-only";
-import { registersVerdict } from "@/core/bench/registers";
+import { shutRegisters } from "@/core/register/shut-registers";
 import { countWords, capitalised, listWords } from "@/core/quantities/words";
 import { levelsWithoutAlarm } from "@/core/register/alarms";
 import type { HomeBook, Level, Register, Room } from "@/core/register/register";
@@ -41,19 +41,13 @@ export async function roomsOf(homeId: string): Promise<RoomsPage | null> {
 
 /** How many registers are shut, and what that means. */
 export function ruleOfAThird(registers: readonly Register[]): RoomsPage["rule"] {
-  const supplies = registers.filter((register) => register.role === "supply");
-  const returns = registers.filter((register) => register.role === "return");
-  const closed = supplies.filter((register) => register.isShut).length;
-  const returnsShut = returns.filter((register) => register.isShut).length;
-  if (supplies.length === 0)
-    return returnsShut > 0 ? { words: "A return is shut: open it.", verdict: "act" } : null;
-  const { verdict, maxClosed, mustOpen } = registersVerdict({
-    total: supplies.length,
-    closed,
-    returns: returns.length,
-    returnsShut,
-  });
-  const head = `${capitalised(countWords(closed))} of ${supplies.length} registers shut; a third, ${maxClosed}, may be`;
+  const shut = shutRegisters(registers);
+  if (!shut)
+    return registers.some((register) => register.isShut)
+      ? { words: "A return is shut: open it.", verdict: "act" }
+      : null;
+  const { total, closed, returnsShut, verdict, maxClosed, mustOpen } = shut;
+  const head = `${capitalised(countWords(closed))} of ${total} registers shut; a third, ${maxClosed}, may be`;
   const open = mustOpen > 0 ? `: open ${countWords(mustOpen)} at least` : "";
   const back = returnsShut > 0 ? " A return is never shut or blocked: open it." : "";
   return { words: `${head}${open}.${back}`, verdict };

@@ -44,7 +44,7 @@ export function ReplaceForm({
             error={fields.error("date")}
           />
           {parts.length > 0 && (
-            <fieldset>
+            <fieldset className="gap-x-6 wide:grid wide:grid-cols-2">
               <legend className="font-semibold">Stays in the house, with its record</legend>
               {parts.map((part) => (
                 <CheckField

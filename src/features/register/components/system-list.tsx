@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { listWords } from "@/core/quantities/words";
+import { listWords, monthDayWords } from "@/core/quantities/words";
 import type { SystemRow } from "../register-queries";
 
 const FAN_WORDS = {
@@ -23,12 +23,16 @@ export function SystemList({ homeId, rows }: { homeId: string; rows: SystemRow[]
               className="group grid min-h-14 items-baseline gap-x-8 py-2.5 no-underline wide:grid-cols-[16rem_minmax(0,1fr)_20rem]"
             >
               <span className="font-semibold group-hover:underline">{system.name}</span>
-              <span>{listWords(members.map((unit) => unit.name))}</span>
+              <span>
+                {members.length === 1 && members[0]!.name === system.name
+                  ? "on its own"
+                  : listWords(members.map((unit) => unit.name))}
+              </span>
               <span className="text-second">
                 {[
                   does.length > 0 && listWords(does),
                   FAN_WORDS[fan.mode],
-                  inUse?.[0] && `${inUse[0].from} to ${inUse[0].to}`,
+                  inUse?.[0] && `${monthDayWords(inUse[0].from)} to ${monthDayWords(inUse[0].to)}`,
                 ]
                   .filter(Boolean)
                   .join(", ")}
