@@ -104,6 +104,8 @@ export function pageOf(driver: WebDriver) {
 
   /** What axe finds on the page: an empty list on a good one. */
   const axe = async (): Promise<string[]> => {
+    // A page that asks the server again gives up its title for a moment; without one it fails here.
+    await driver.wait(async () => (await driver.getTitle()) !== "", WAIT_MS);
     await driver.executeScript(axeSource);
     return driver.executeAsyncScript<string[]>(`
       const done = arguments[arguments.length - 1];
