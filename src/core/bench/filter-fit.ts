@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { optional, positiveSchema, shareSchema, withDefault } from "../quantities/schemas";
-import { reaches, roundLoad, roundPhysical } from "../quantities/rounding";
+import { atMost, roundLoad, roundPhysical } from "../quantities/rounding";
 
 const sizeSchema = z.strictObject({
   w: positiveSchema,
@@ -50,8 +50,6 @@ const TIGHT_UP_TO = 0.01;
 const LEAKY_UP_TO = 0.05;
 /** A filter this much thinner than its slot rattles in it, mm. */
 const LOOSE_DEPTH_MM = 3;
-
-const atMost = (value: number, bound: number) => !reaches(value, bound) || reaches(bound, value);
 
 /** The share of the air that goes through the filter: where its drop drives just the rest past it. */
 function throughFilter(leakM2: number, dropPa: number, airflowM3s: number): number {

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { civil, dayNumber, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
 import { checkSpan, dateSchema, monthListSchema, withDefault } from "../quantities/schemas";
-import { reaches, roundPhysical } from "../quantities/rounding";
+import { isBelow, reaches, roundPhysical } from "../quantities/rounding";
 
 /** Kelvin between the day's low and high where nobody has said; our choice, a mid-latitude mean. */
 export const DEFAULT_DAILY_RANGE_K = 10;
@@ -35,7 +35,7 @@ export const climateInput = z
   })
   .superRefine(checkSpan);
 
-const SEASONS = [
+export const SEASONS = [
   "heatingStart",
   "heatingEnd",
   "coolingStart",
@@ -118,33 +118,38 @@ export function actualsByDay(actuals: readonly Actual[]): ReadonlyMap<DayNumber,
   return byDay;
 }
 
-/**
- * Daily mean temperatures over a span, and the days on which the seasons turn. Seasons follow the
- * normals only and are found by the direction of a crossing, never by month, so they hold in
- * either hemisphere and are empty where a bound is never crossed.
- *
- * @source docs/sources.md#climate
- */
-export function climateDays(input: z.output<typeof climateInput>): ClimateResult {
-  const { climate } = input;
-  const from = toDay(input.from);
-  const to = toDay(input.to);
-  const before = from - 7;
-  const means = normals(climate.monthlyMeanC, before, to);
+/** Both figures of every day that the seasons hang on, °C. */
+type DailyNormals = { from: DayNumber; means: Float64Array; ranges: Float64Array };
+
+function dailyNormals(climate: Climate, from: DayNumber, to: DayNumber): DailyNormals {
+  const means = normals(climate.monthlyMeanC, from, to);
   const ranges =
     typeof climate.dailyRangeC === "number"
       ? new Float64Array(means.length).fill(climate.dailyRangeC)
-      : normals(climate.dailyRangeC, before, to);
-  const actuals = actualsByDay(input.actuals);
+      : normals(climate.dailyRangeC, from, to);
+  return { from, means, ranges };
+}
 
-  const weekEnding = (day: DayNumber) => {
-    let sum = 0;
-    for (let i = day - before - 6; i <= day - before; i++) sum += means[i]!;
-    return sum / 7;
-  };
-  const low = (day: DayNumber) => means[day - before]! - ranges[day - before]! / 2;
-  const high = (day: DayNumber) => means[day - before]! + ranges[day - before]! / 2;
+/** The mean of the normals of a week ending on a day, °C. */
+function weekEnding({ from, means }: DailyNormals, day: DayNumber): number {
+  let sum = 0;
+  for (let i = day - from - 6; i <= day - from; i++) sum += means[i]!;
+  return sum / 7;
+}
 
+export type SeasonDays = Readonly<Record<Season, readonly DayNumber[]>>;
+
+/**
+ * The days on which the seasons turn. They follow the normals only and are found by the direction
+ * of a crossing, never by month, so they hold in either hemisphere and are empty where a bound is
+ * never crossed.
+ */
+export function seasonDays(climate: Climate, from: DayNumber, to: DayNumber): SeasonDays {
+  const daily = dailyNormals(climate, from - 7, to);
+  const week = (day: DayNumber) => weekEnding(daily, day);
+  const { means, ranges } = daily;
+  const low = (day: DayNumber) => means[day - daily.from]! - ranges[day - daily.from]! / 2;
+  const high = (day: DayNumber) => means[day - daily.from]! + ranges[day - daily.from]! / 2;
   const crossings = (
     value: (day: DayNumber) => number,
     bound: number,
@@ -154,33 +159,78 @@ export function climateDays(input: z.output<typeof climateInput>): ClimateResult
     for (let day = from; day <= to; day++) {
       const was = reaches(value(day - 1), bound);
       const is = reaches(value(day), bound);
-      if (was !== is && is === (direction === "rises")) found.push(fromDay(day));
+      if (was !== is && is === (direction === "rises")) found.push(day);
     }
     return found;
   };
+  return {
+    heatingStart: crossings(week, HEATING_BOUND_C, "falls"),
+    heatingEnd: crossings(week, HEATING_BOUND_C, "rises"),
+    coolingStart: crossings(week, COOLING_BOUND_C, "rises"),
+    coolingEnd: crossings(week, COOLING_BOUND_C, "falls"),
+    firstWarmDay: crossings(high, WARM_AFTERNOON_C, "rises"),
+    firstFrost: crossings(low, FROST_C, "falls"),
+    lastFrost: crossings(low, FROST_C, "rises"),
+    leafFall: crossings(week, LEAF_FALL_BOUND_C, "falls"),
+    snowFrom: crossings(week, SNOW_BOUND_C, "falls"),
+    snowTo: crossings(week, SNOW_BOUND_C, "rises"),
+  };
+}
 
+/** Stretches of the year by the seven-day mean of the normals. */
+export const STRETCHES = ["heating", "cooling", "snow", "growth"] as const;
+export type Stretch = (typeof STRETCHES)[number];
+
+/** Whether each day from `from` to `to` lies in a stretch of the year. */
+export function stretchDays(
+  climate: Climate,
+  stretch: Stretch,
+  from: DayNumber,
+  to: DayNumber,
+): Uint8Array {
+  const daily = dailyNormals(climate, from - 6, to);
+  const inside = (mean: number) => {
+    switch (stretch) {
+      case "heating":
+        return isBelow(mean, HEATING_BOUND_C);
+      case "cooling":
+        return reaches(mean, COOLING_BOUND_C);
+      case "snow":
+        return isBelow(mean, SNOW_BOUND_C);
+      case "growth":
+        return reaches(mean, LEAF_FALL_BOUND_C);
+    }
+  };
+  return Uint8Array.from({ length: to - from + 1 }, (_, i) =>
+    inside(weekEnding(daily, from + i)) ? 1 : 0,
+  );
+}
+
+/**
+ * Daily mean temperatures over a span, and the days on which the seasons turn.
+ *
+ * @source docs/sources.md#climate
+ */
+export function climateDays(input: z.output<typeof climateInput>): ClimateResult {
+  const { climate } = input;
+  const from = toDay(input.from);
+  const to = toDay(input.to);
+  const means = normals(climate.monthlyMeanC, from, to);
+  const actuals = actualsByDay(input.actuals);
   const days = [];
   for (let day = from; day <= to; day++) {
     const actual = actuals.get(day);
     days.push({
       date: fromDay(day),
-      meanC: roundPhysical(actual ?? means[day - before]!),
+      meanC: roundPhysical(actual ?? means[day - from]!),
       source: actual === undefined ? ("normal" as const) : ("actual" as const),
     });
   }
+  const turns = seasonDays(climate, from, to);
   return {
     days,
-    seasons: {
-      heatingStart: crossings(weekEnding, HEATING_BOUND_C, "falls"),
-      heatingEnd: crossings(weekEnding, HEATING_BOUND_C, "rises"),
-      coolingStart: crossings(weekEnding, COOLING_BOUND_C, "rises"),
-      coolingEnd: crossings(weekEnding, COOLING_BOUND_C, "falls"),
-      firstWarmDay: crossings(high, WARM_AFTERNOON_C, "rises"),
-      firstFrost: crossings(low, FROST_C, "falls"),
-      lastFrost: crossings(low, FROST_C, "rises"),
-      leafFall: crossings(weekEnding, LEAF_FALL_BOUND_C, "falls"),
-      snowFrom: crossings(weekEnding, SNOW_BOUND_C, "falls"),
-      snowTo: crossings(weekEnding, SNOW_BOUND_C, "rises"),
-    },
+    seasons: Object.fromEntries(
+      SEASONS.map((season) => [season, turns[season].map(fromDay)]),
+    ) as ClimateResult["seasons"],
   };
 }

@@ -6,6 +6,30 @@ import {
   ratingCrosswalkOutput,
 } from "../bench/rating-crosswalk";
 import { registersInput, registersOutput, registersVerdict } from "../bench/registers";
+import { chain, chainInput, chainOutput } from "../due/chain";
+import { due, dueOutput } from "../due/due";
+import { judge, judgeInput, judgeOutput } from "../readings/judge";
+import { trend, trendInput, trendOutput } from "../readings/trend";
+import {
+  filterResistance,
+  filterResistanceInput,
+  filterResistanceOutput,
+} from "../bench/filter-resistance";
+import { airflow, airflowInput, airflowOutput } from "../bench/airflow";
+import { humidityLimit, humidityLimitInput, humidityLimitOutput } from "../bench/humidity-limit";
+import { heatRecovery, heatRecoveryInput, heatRecoveryOutput } from "../bench/heat-recovery";
+import { wrapCut, wrapCutInput, wrapCutOutput } from "../bench/wrap-cut";
+import { dose, doseInput, doseOutput } from "../bench/dose";
+import { dilution, dilutionInput, dilutionOutput } from "../bench/dilution";
+import { ductPull, ductPullInput, ductPullOutput } from "../bench/duct-pull";
+import {
+  compareFilters,
+  compareFiltersInput,
+  compareFiltersOutput,
+} from "../bench/compare-filters";
+import { buy, buyInput, buyOutput } from "../bench/buy";
+import { diyOrPro, diyOrProInput, diyOrProOutput } from "../bench/diy-or-pro";
+import { dueInput } from "../due/cadence";
 import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../procedures/loose-ends";
@@ -83,5 +107,112 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: registersInput,
     output: registersOutput,
     run: registersVerdict,
+  }),
+  define({
+    name: "chain",
+    summary: "The rounds of a job ahead, and what each day of doing it would make of the next.",
+    input: chainInput,
+    output: chainOutput,
+    run: chain,
+  }),
+  define({
+    name: "due",
+    summary:
+      "When a job opens, is due and closes, by whatever its cadence counts, and how that stands today.",
+    input: dueInput,
+    output: dueOutput,
+    run: due,
+  }),
+  define({
+    name: "judge",
+    summary: "Whether a reading is sound, to be watched, to be acted on, or a reason to stop.",
+    input: judgeInput,
+    output: judgeOutput,
+    run: judge,
+  }),
+  define({
+    name: "trend",
+    summary: "Where a reading is going, and when it crosses a limit.",
+    input: trendInput,
+    output: trendOutput,
+    run: trend,
+  }),
+  define({
+    name: "filter-resistance",
+    summary: "What a filter costs the blower at a house’s own airflow, clean, now and when due.",
+    input: filterResistanceInput,
+    output: filterResistanceOutput,
+    run: filterResistance,
+  }),
+  define({
+    name: "airflow",
+    summary: "The air a furnace moves, from its heat output and the rise in temperature.",
+    input: airflowInput,
+    output: airflowOutput,
+    run: airflow,
+  }),
+  define({
+    name: "humidity-limit",
+    summary: "How moist the air may be before its coldest pane fogs.",
+    input: humidityLimitInput,
+    output: humidityLimitOutput,
+    run: humidityLimit,
+  }),
+  define({
+    name: "heat-recovery",
+    summary: "How much of the heat of the air leaving a house its ventilator gives back.",
+    input: heatRecoveryInput,
+    output: heatRecoveryOutput,
+    run: heatRecovery,
+  }),
+  define({
+    name: "wrap-cut",
+    summary: "How to cut a sheet of pre-filter into wraps for a cylinder.",
+    input: wrapCutInput,
+    output: wrapCutOutput,
+    run: wrapCut,
+  }),
+  define({
+    name: "dose",
+    summary:
+      "How much inhibitor a heating system takes, and how many fillings of its filter that is.",
+    input: doseInput,
+    output: doseOutput,
+    run: dose,
+  }),
+  define({
+    name: "dilution",
+    summary: "What fills a sprayer, from the parts on the label of a cleaner.",
+    input: dilutionInput,
+    output: dilutionOutput,
+    run: dilution,
+  }),
+  define({
+    name: "duct-pull",
+    summary: "In which order duct runs are cleaned, and how long that takes.",
+    input: ductPullInput,
+    output: ductPullOutput,
+    run: ductPull,
+  }),
+  define({
+    name: "compare-filters",
+    summary: "What filters of different depth or make cost in the same place over some years.",
+    input: compareFiltersInput,
+    output: compareFiltersOutput,
+    run: compareFilters,
+  }),
+  define({
+    name: "buy",
+    summary: "What to order so that nothing of the coming year is missing, in the cheapest packs.",
+    input: buyInput,
+    output: buyOutput,
+    run: buy,
+  }),
+  define({
+    name: "diy-or-pro",
+    summary: "What doing a job oneself saves a year, and after how many jobs its tools are paid.",
+    input: diyOrProInput,
+    output: diyOrProOutput,
+    run: diyOrPro,
   }),
 ];

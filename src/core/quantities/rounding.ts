@@ -25,6 +25,10 @@ const tolerance = (threshold: number) => 1e-9 * Math.max(1, Math.abs(threshold))
 export const reaches = (value: number, threshold: number) =>
   value >= threshold - tolerance(threshold);
 
+/** At or below a threshold, forgiving the same last bits. */
+export const atMost = (value: number, threshold: number) =>
+  value <= threshold + tolerance(threshold);
+
 /** Strictly below a threshold, by the same tolerance: exactly the opposite of `reaches`. */
 export const isBelow = (value: number, threshold: number) => !reaches(value, threshold);
 

@@ -16,7 +16,7 @@ import {
   roundPercent,
   roundPhysical,
 } from "../quantities/rounding";
-import { learn, SEEN_BY_GRADE, seenByPressure, TENTH, type Belief } from "./belief";
+import { carried, learn, SEEN_BY_GRADE, seenByPressure, TENTH, type Belief } from "./belief";
 import { dustMultipliers, type Driver } from "./drivers";
 import { MEDIA, ratingFactor, type MediaFacts } from "./media";
 import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
@@ -65,10 +65,15 @@ function ageDueIndex(input: WearInput, hours: Float64Array, first: DayNumber): n
   let age = 0;
   for (let i = 0; i < hours.length; i++) {
     if (age >= limit) return i;
-    if (facts.cleaned ? reaches(hours[i]!, HOURS_THAT_AGE) : inUseOn(input.equipment, first + i))
-      age++;
+    if (agesOn(input, hours[i]!, first + i)) age++;
   }
   return null;
+}
+
+/** Whether a day counts towards the age of what is in place. */
+function agesOn({ slot, equipment }: WearInput, hours: number, day: DayNumber): boolean {
+  const facts: MediaFacts = MEDIA[slot.media];
+  return facts.cleaned ? reaches(hours, HOURS_THAT_AGE) : inUseOn(equipment, day);
 }
 
 type Weather = { actuals: readonly Actual[]; measured: readonly Measured[] };
@@ -191,11 +196,76 @@ export function beliefAfter(input: WearInput): Belief {
   return learnt(input, courseTo(input, weatherOf(input), input.drivers, last).load).belief;
 }
 
+/** The days up to `end` on which this filter and those after it are likely due, each fitted then. */
+export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
+  const fitted = toDay(input.fittedOn);
+  const next = laterFilters(input, fitted, Math.max(fitted, end));
+  const days: DayNumber[] = [];
+  for (let due = next(fitted).likely; due !== null && due <= end; due = next(due).likely)
+    days.push(due);
+  return days;
+}
+
 /** Only the likely due day of a filter nobody has looked at yet: what chains are made of. */
 export function likelyDue(input: WearInput): PlainDate | null {
   const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
   const index = dueByLoadOrAge(course, input.belief.mu);
   return index === null ? null : fromDay(toDay(input.fittedOn) + index);
+}
+
+/** Early, likely and late of one filter, as days; null beyond its horizon. */
+export type WearDays = {
+  early: DayNumber | null;
+  likely: DayNumber | null;
+  late: DayNumber | null;
+};
+
+/**
+ * When the filters after this one would be due, fitted on any day from `from` to `until`, as far as
+ * is known today. One table of hours and dust serves them all: a load between two days is the
+ * difference of two sums.
+ */
+export function laterFilters(
+  input: WearInput,
+  from: DayNumber,
+  until: DayNumber,
+): (fitted: DayNumber) => WearDays {
+  const facts: MediaFacts = MEDIA[input.slot.media];
+  const limit = input.slot.maxAgeDays ?? facts.maxAgeDays;
+  const agesDaily = !facts.cleaned && !input.equipment.inUse;
+  const reach = agesDaily ? Math.min(input.horizonDays, limit) : input.horizonDays;
+  const hours = wearingHours(input, weatherOf(input), from, until + reach);
+  const multiplier = multipliers(input, input.drivers, from, hours.length);
+  const load = loads(hours, multiplier, ratedHours(input.slot));
+  const age = new Uint32Array(hours.length);
+  for (let i = 0; i + 1 < hours.length; i++)
+    age[i + 1] = age[i]! + (agesOn(input, hours[i]!, from + i) ? 1 : 0);
+  const { mu, sd } = carried(beliefAfter(input));
+
+  return (fitted) => {
+    const start = fitted - from;
+    const end = Math.min(hours.length, start + reach + 1);
+    const first = (isOver: (i: number) => boolean): number | null => {
+      let low = start;
+      let high = end;
+      while (low < high) {
+        const middle = (low + high) >> 1;
+        if (isOver(middle)) high = middle;
+        else low = middle + 1;
+      }
+      return low < end ? low : null;
+    };
+    const tooOld = first((i) => age[i]! - age[start]! >= limit);
+    const due = (lnK: number): DayNumber | null => {
+      const k = Math.exp(lnK);
+      const index = earlier(
+        first((i) => reaches(k * (load[i]! - load[start]!), 1)),
+        tooOld,
+      );
+      return index === null ? null : from + index;
+    };
+    return { early: due(mu + TENTH * sd), likely: due(mu), late: due(mu - TENTH * sd) };
+  };
 }
 
 /** What `wear` says, but for its days. */

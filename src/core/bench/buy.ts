@@ -1,0 +1,121 @@
+import { z } from "zod";
+import { countSchema, dateSchema, optional, withDefault } from "../quantities/schemas";
+import { addDays, type PlainDate } from "../quantities/plain-date";
+
+/** Further ahead than this nothing is bought, days. */
+const LOOK_AHEAD_DAYS = 365;
+const DEFAULT_LEAD_DAYS = 7;
+
+const offerSchema = z.strictObject({
+  item: z.string(),
+  /** Pieces in a pack. */
+  pack: z.number().int().positive(),
+  /** Of a pack, in minor units. */
+  price: z.number().min(0),
+  breaks: withDefault(
+    z.array(z.strictObject({ minPacks: z.number().int().positive(), price: z.number().min(0) })),
+    [],
+  ),
+});
+type Offer = z.output<typeof offerSchema>;
+
+export const buyInput = z.strictObject({
+  today: dateSchema,
+  needs: z.array(z.strictObject({ item: z.string(), dates: z.array(dateSchema) })),
+  stock: z.array(z.strictObject({ item: z.string(), count: countSchema })),
+  offers: z.array(offerSchema),
+  leadDays: withDefault(countSchema, DEFAULT_LEAD_DAYS),
+  shelfLifeDays: optional(countSchema),
+});
+type BuyInput = z.output<typeof buyInput>;
+
+const orderSchema = z.strictObject({
+  item: z.string(),
+  packs: z.number().int(),
+  units: z.number().int(),
+  price: z.number(),
+  by: dateSchema,
+  coversUntil: dateSchema,
+});
+export const buyOutput = z.strictObject({
+  orders: z.array(orderSchema),
+  unmet: z.array(z.string()),
+  total: z.number(),
+});
+type Order = z.output<typeof orderSchema>;
+
+/** Of so many packs together; each at the price of the greatest break they reach. */
+function priceOf(offer: Offer, packs: number): number {
+  const reached = offer.breaks
+    .filter((each) => each.minPacks <= packs)
+    .sort((a, b) => b.minPacks - a.minPacks)[0];
+  return packs * (reached?.price ?? offer.price);
+}
+
+type Bought = { offer: Offer; packs: number; price: number };
+
+/** The least total price for at least so many pieces; of equals the fewest packs. */
+function cheapest(offers: readonly Offer[], pieces: number): Bought | null {
+  let best: Bought | null = null;
+  for (const offer of offers) {
+    const least = Math.ceil(pieces / offer.pack);
+    // Between two breaks more packs only cost more: the least that do, and each break above.
+    const counts = [least, ...offer.breaks.map((each) => each.minPacks).filter((n) => n > least)];
+    for (const packs of counts) {
+      const price = priceOf(offer, packs);
+      const isBetter =
+        best === null || price < best.price || (price === best.price && packs < best.packs);
+      if (isBetter) best = { offer, packs, price };
+    }
+  }
+  return best;
+}
+
+function orderFor(
+  input: BuyInput,
+  item: string,
+  dates: readonly PlainDate[],
+): Order | "unmet" | null {
+  const ahead = Math.min(LOOK_AHEAD_DAYS, input.shelfLifeDays ?? LOOK_AHEAD_DAYS);
+  const needs = dates.filter((date) => date <= addDays(input.today, ahead)).sort();
+  const inStock = input.stock
+    .filter((each) => each.item === item)
+    .reduce((sum, each) => sum + each.count, 0);
+  const missing = needs.slice(inStock);
+  if (missing.length === 0) return null;
+  const bought = cheapest(
+    input.offers.filter((offer) => offer.item === item),
+    missing.length,
+  );
+  if (!bought) return "unmet";
+  const { offer, packs, price } = bought;
+  const units = packs * offer.pack;
+  const wanted = addDays(missing[0]!, -input.leadDays);
+  // What is left of a pack serves later needs too, as long as it keeps.
+  const keeps =
+    input.shelfLifeDays === undefined ? null : addDays(input.today, input.shelfLifeDays);
+  const usable = [...dates].sort().filter((date) => keeps === null || date <= keeps);
+  return {
+    item,
+    packs,
+    units,
+    price,
+    by: wanted < input.today ? input.today : wanted,
+    coversUntil: usable[Math.min(usable.length, inStock + units) - 1]!,
+  };
+}
+
+/** What to order so that nothing of the coming year is missing, in the cheapest packs. */
+export function buy(input: BuyInput): z.output<typeof buyOutput> {
+  const byItem = new Map<string, PlainDate[]>();
+  for (const { item, dates } of input.needs)
+    byItem.set(item, [...(byItem.get(item) ?? []), ...dates]);
+  const orders: Order[] = [];
+  const unmet: string[] = [];
+  for (const [item, dates] of byItem) {
+    const order = orderFor(input, item, dates);
+    if (order === "unmet") unmet.push(item);
+    else if (order) orders.push(order);
+  }
+  return { orders, unmet, total: orders.reduce((sum, order) => sum + order.price, 0) };
+}

@@ -1,0 +1,173 @@
+import { z } from "zod";
+import { optional, withDefault } from "../quantities/schemas";
+import { roundPercent, roundPhysical } from "../quantities/rounding";
+import {
+  isWordKind,
+  MEASURED_KINDS,
+  plateBands,
+  PLATE_UNITS,
+  READING_KINDS,
+  VERDICTS,
+  WORD_KINDS,
+  type Bands,
+  type Grounds,
+  type MeasuredKind,
+  type ReadingKind,
+  type Verdict,
+} from "./reading-kinds";
+
+/** Two schools of when a capacitor goes: beyond its label (usually 6 %), or beyond 10 %. */
+export const CAPACITOR_SCHOOLS = { label: 6, general: 10 } as const;
+export const READING_FLAGS = ["bulged", "leaking", "return-shut"] as const;
+export type ReadingFlag = (typeof READING_FLAGS)[number];
+
+const ratedSchema = z.union([
+  z.number(),
+  z
+    .strictObject({ min: z.number(), max: z.number() })
+    .refine(({ min, max }) => min <= max, "starts above its end"),
+]);
+
+export const judgeInput = z
+  .strictObject({
+    kind: z.enum(READING_KINDS),
+    value: optional(z.union([z.number(), z.string()])),
+    unit: optional(z.string()),
+    rated: optional(ratedSchema),
+    limits: withDefault(
+      z.strictObject({
+        tolerancePercent: optional(z.number().positive().max(100)),
+        finalRatio: optional(z.number().gt(1)),
+        fogLimit: optional(z.number().min(0).max(100)),
+      }),
+      { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined },
+    ),
+    school: optional(z.enum(Object.keys(CAPACITOR_SCHOOLS) as ["label", "general"])),
+    flags: withDefault(z.array(z.enum(READING_FLAGS)), []),
+    mode: optional(z.enum(["open", "loaded"])),
+  })
+  .superRefine(checkReading);
+export type JudgeInput = z.output<typeof judgeInput>;
+
+export const judgeOutput = z.strictObject({
+  verdict: z.enum(VERDICTS),
+  deviation: z.number().nullable(),
+  limit: z.number().nullable(),
+  messageCode: z.string(),
+  facts: z.record(z.string(), z.unknown()),
+});
+export type Judgement = z.output<typeof judgeOutput>;
+
+const isSwollen = (input: Pick<JudgeInput, "kind" | "flags">) =>
+  input.kind === "capacitor-uf" &&
+  input.flags.some((flag) => flag === "bulged" || flag === "leaking");
+
+/** What a reading must bring with it to be judged at all. */
+function checkReading(input: JudgeInput, context: z.RefinementCtx): void {
+  const { kind, value, unit, rated } = input;
+  const problem = (path: string, message: string) =>
+    context.addIssue({ code: "custom", path: [path], message });
+  if (isWordKind(kind)) {
+    const words = Object.keys(WORD_KINDS[kind]);
+    if (typeof value !== "string" || !words.includes(value))
+      problem("value", `say one of ${words.join(", ")}`);
+    if (unit !== undefined) problem("unit", "words have no unit");
+    return;
+  }
+  if (kind === "plate-range") {
+    if (typeof value !== "number") problem("value", "a number is needed");
+    if (!PLATE_UNITS.some((each) => each === unit))
+      problem("unit", `give one of ${PLATE_UNITS.join(", ")}`);
+    if (typeof rated !== "object") problem("rated", "give the plate’s range as min and max");
+    return;
+  }
+  const facts: MeasuredKind = MEASURED_KINDS[kind];
+  const { min, max } = facts.accepts;
+  if (typeof value === "number") {
+    if (value < min || value > max)
+      problem("value", `${value} is out of range: between ${min} and ${max}`);
+    else if (facts.whole && !Number.isInteger(value)) problem("value", "a whole number is needed");
+  } else if (value !== undefined || !isSwollen(input)) problem("value", "a number is needed");
+  if (unit !== facts.unit) problem("unit", `this is measured in ${facts.unit}`);
+  if (facts.rated === "band" && typeof rated !== "object")
+    problem("rated", "give the plate’s range as min and max");
+  if (facts.rated === "value" && (rated !== undefined || facts.usualRated === undefined)) {
+    const isDifference = kind === "superheat-k" || kind === "subcooling-k";
+    if (typeof rated !== "number") problem("rated", "a single rated value is needed");
+    else if (!isDifference && rated <= 0) problem("rated", "must be more than 0");
+    else if (facts.whole && !Number.isInteger(rated)) problem("rated", "a whole number is needed");
+  }
+  if (facts.rated === "none" && rated !== undefined)
+    problem("rated", "this is not compared with a rated value");
+}
+
+function groundsOf({ kind, rated, limits, school, flags, mode }: JudgeInput): Grounds {
+  const usual =
+    kind in MEASURED_KINDS
+      ? (MEASURED_KINDS[kind as keyof typeof MEASURED_KINDS] as MeasuredKind).usualRated
+      : undefined;
+  return {
+    rated: typeof rated === "number" ? rated : (usual ?? null),
+    range: typeof rated === "object" ? rated : null,
+    tolerancePercent: limits.tolerancePercent ?? CAPACITOR_SCHOOLS[school ?? "label"],
+    finalRatio: limits.finalRatio ?? 2,
+    fogLimit: limits.fogLimit ?? null,
+    mode: mode ?? "open",
+    returnShut: flags.includes("return-shut"),
+  };
+}
+
+const finite = (value: number) => (Number.isFinite(value) ? roundPhysical(value) : null);
+
+/** The nearer end of what is watched: beyond it one acts. */
+function limitOf(value: number, { watch }: Bands): number | null {
+  const ends = [watch.low, watch.high].filter(Number.isFinite);
+  const [nearest] = ends.sort((a, b) => Math.abs(value - a) - Math.abs(value - b));
+  return nearest === undefined ? null : roundPhysical(nearest);
+}
+
+/** Percent of a single rated value, else how far outside the sound band in the reading’s own unit. */
+function deviationOf(value: number, rated: number | null, { sound }: Bands): number | null {
+  if (rated !== null) return rated === 0 ? null : roundPercent((100 * (value - rated)) / rated);
+  return roundPhysical(Math.max(0, sound.low - value, value - sound.high));
+}
+
+const answer = (
+  kind: ReadingKind,
+  verdict: Verdict,
+  rest: Pick<Judgement, "deviation" | "limit" | "facts">,
+): Judgement => ({ verdict, messageCode: `${kind}.${verdict}`, ...rest });
+
+/**
+ * Whether a reading is fine: sound, to be watched, to be acted on, or a reason to stop and call.
+ *
+ * @source docs/sources.md#readings
+ */
+export function judge(input: JudgeInput): Judgement {
+  const { kind, value, unit } = input;
+  if (isWordKind(kind)) {
+    const verdicts: Readonly<Record<string, Verdict>> = WORD_KINDS[kind];
+    const verdict = typeof value === "string" ? verdicts[value] : undefined;
+    if (!verdict) throw new Error(`judge: ${kind} has no word ${String(value)}`);
+    return answer(kind, verdict, { deviation: null, limit: null, facts: { word: value } });
+  }
+  if (typeof value !== "number")
+    return answer(kind, "stop", { deviation: null, limit: null, facts: { flags: input.flags } });
+  const grounds = groundsOf(input);
+  const bands = kind === "plate-range" ? plateBands(grounds) : MEASURED_KINDS[kind].bands(grounds);
+  const facts = {
+    value,
+    unit,
+    rated: grounds.rated ?? grounds.range,
+    soundFrom: finite(bands.sound.low),
+    soundTo: finite(bands.sound.high),
+    watchFrom: finite(bands.watch.low),
+    watchTo: finite(bands.watch.high),
+    ...(input.flags.length > 0 ? { flags: input.flags } : {}),
+  };
+  return answer(kind, isSwollen(input) ? "stop" : bands.verdict(value), {
+    deviation: deviationOf(value, grounds.rated, bands),
+    limit: limitOf(value, bands),
+    facts,
+  });
+}

@@ -1,0 +1,126 @@
+import { z } from "zod";
+import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
+import { dateSchema } from "../quantities/schemas";
+import { isBelow, roundPhysical } from "../quantities/rounding";
+
+const DAYS_PER_YEAR = 365.25;
+/** Past this a straight line says nothing any more, years from the last reading. */
+const MOST_YEARS_AHEAD = 30;
+/** One in ten of the slopes between two readings lies below, and one above, the band that is given. */
+const BAND_SHARE = 0.1;
+
+export const TREND_DIRECTIONS = ["below", "above"] as const;
+
+export const trendInput = z.strictObject({
+  series: z.array(z.strictObject({ date: dateSchema, value: z.number() })),
+  limit: z.number(),
+  /** The side of the limit that is bad. */
+  direction: z.enum(TREND_DIRECTIONS),
+});
+
+const maybeDate = dateSchema.nullable();
+export const trendOutput = z.strictObject({
+  slopePerYear: z.number().nullable(),
+  low: z.number().nullable(),
+  high: z.number().nullable(),
+  crossing: z.strictObject({ early: maybeDate, likely: maybeDate, late: maybeDate }).nullable(),
+  n: z.number().int(),
+  confidence: z.enum(["none", "thin", "fair", "good"]),
+});
+export type Trend = z.output<typeof trendOutput>;
+
+type Point = { day: DayNumber; value: number };
+
+/** One point a day, in order: readings of the same day are averaged. */
+function pointsOf(series: readonly { date: PlainDate; value: number }[]): Point[] {
+  const byDay = new Map<DayNumber, number[]>();
+  for (const { date, value } of series) {
+    const day = toDay(date);
+    byDay.set(day, [...(byDay.get(day) ?? []), value]);
+  }
+  return [...byDay]
+    .map(([day, values]) => ({ day, value: values.reduce((sum, v) => sum + v, 0) / values.length }))
+    .sort((a, b) => a.day - b.day);
+}
+
+const ascending = (values: readonly number[]) => [...values].sort((a, b) => a - b);
+
+/** The value below which a share of the sorted values lies, on the straight line between two. */
+function quantile(sorted: readonly number[], share: number): number {
+  const at = (sorted.length - 1) * share;
+  const below = Math.floor(at);
+  const above = Math.min(sorted.length - 1, below + 1);
+  return sorted[below]! + (sorted[above]! - sorted[below]!) * (at - below);
+}
+
+const median = (values: readonly number[]) => quantile(ascending(values), 0.5);
+
+function slopesOf(points: readonly Point[]): number[] {
+  const slopes = [];
+  for (let i = 0; i < points.length; i++)
+    for (let j = i + 1; j < points.length; j++)
+      slopes.push(
+        (points[j]!.value - points[i]!.value) / ((points[j]!.day - points[i]!.day) / DAYS_PER_YEAR),
+      );
+  return ascending(slopes);
+}
+
+const confidenceOf = (n: number) => (n < 2 ? "none" : n < 3 ? "thin" : n < 5 ? "fair" : "good");
+
+/**
+ * Where a reading is going: the median of the slopes between any two of its values (so that one bad
+ * reading bends nothing), and when that line crosses a limit.
+ *
+ * @source docs/sources.md#trends
+ */
+export function trend({ series, limit, direction }: z.output<typeof trendInput>): Trend {
+  const points = pointsOf(series);
+  const n = points.length;
+  const slopes = slopesOf(points);
+  const [slope, low, high] =
+    slopes.length === 0
+      ? [null, null, null]
+      : [quantile(slopes, 0.5), quantile(slopes, BAND_SHARE), quantile(slopes, 1 - BAND_SHARE)];
+  const figure = (value: number | null) => (value === null ? null : roundPhysical(value));
+  return {
+    slopePerYear: figure(slope),
+    low: figure(low),
+    high: figure(high),
+    crossing: crossingOf(points, slope, low, high, limit, direction),
+    n,
+    confidence: confidenceOf(n),
+  };
+}
+
+function crossingOf(
+  points: readonly Point[],
+  slope: number | null,
+  low: number | null,
+  high: number | null,
+  limit: number,
+  direction: (typeof TREND_DIRECTIONS)[number],
+): Trend["crossing"] {
+  const last = points.at(-1);
+  if (!last) return null;
+  const isBeyond = ({ value }: Point) =>
+    direction === "below" ? isBelow(value, limit) : isBelow(limit, value);
+  if (isBeyond(last)) {
+    const since = points[points.findLastIndex((point) => !isBeyond(point)) + 1]!;
+    const date = fromDay(since.day);
+    return { early: date, likely: date, late: date };
+  }
+  if (slope === null || low === null || high === null) return null;
+  const middleDay = median(points.map((point) => point.day));
+  const middle = median(points.map((point) => point.value));
+  const sign = direction === "below" ? -1 : 1;
+  const crosses = (perYear: number): PlainDate | null => {
+    if (sign * perYear <= 0) return null;
+    const day = middleDay + ((limit - middle) / perYear) * DAYS_PER_YEAR;
+    // The last bits of a division must not cost a day.
+    const whole = Math.max(last.day, Math.ceil(day - 1e-9));
+    return whole - last.day > MOST_YEARS_AHEAD * DAYS_PER_YEAR ? null : fromDay(whole);
+  };
+  if (sign * slope <= 0) return null;
+  const [steep, shallow] = direction === "below" ? [low, high] : [high, low];
+  return { early: crosses(steep), likely: crosses(slope), late: crosses(shallow) };
+}

@@ -1,0 +1,206 @@
+import { climateSchema, type Climate } from "../climate/climate";
+import { equipmentSchema, runDays } from "../climate/run-hours";
+import { clamp, reaches } from "../quantities/rounding";
+import { carried, FIRST_BELIEF, learn, SEEN_BY_GRADE, type Belief, type Seen } from "./belief";
+import { dustMultipliers, type Driver } from "./drivers";
+import { MEDIA, type Media } from "./media";
+
+/**
+ * How people decide when a filter goes: at the learned day with one look at each change, the same
+ * with a look every month, at the book's day, at the first monthly look that shows grey, every 90
+ * days, or knowing the place perfectly.
+ */
+export const WATCHING = [
+  "look-at-change",
+  "look-monthly-and-learn",
+  "no-look",
+  "change-at-grey",
+  "every-90-days",
+  "perfect",
+] as const;
+export type Watching = (typeof WATCHING)[number];
+
+export type CohortInput = {
+  seed: number;
+  homes: number;
+  years: number;
+  media: readonly Media[];
+  watching: Watching;
+};
+/** `meanMiss` is the mean of |real load − 1| at the changes after the first year. */
+export type CohortResult = { meanMiss: number; changesPerYear: number };
+
+const DAYS_PER_YEAR = 365;
+const LOOK_EVERY_DAYS = 30;
+const FIXED_DAYS = 90;
+/** How places differ from the book: ln k is normal with this spread; wider than a first belief says. */
+const TRUE_SD = 0.5;
+/** Below this load nobody could learn anything. */
+const LEAST_BOOK_LOAD = 0.05;
+
+/** A small generator with a seed, so that a cohort is always the same one. */
+function seeded(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/** A standard normal, from two even draws. */
+const normal = (next: () => number) =>
+  Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+
+function climateOf(next: () => number): Climate {
+  const middle = 6 + 10 * next();
+  const swing = 6 + 10 * next();
+  return climateSchema.parse({
+    monthlyMeanC: Array.from(
+      { length: 12 },
+      (_, month) => middle - swing * Math.cos((2 * Math.PI * month) / 12),
+    ),
+    heatingDesignC: middle - swing - 14,
+    coolingDesignMeanC: middle + swing + 6,
+  });
+}
+
+function driversOf(next: () => number): Driver[] {
+  const drivers: Driver[] = [
+    {
+      kind: "people",
+      count: 1 + Math.floor(5 * next()),
+      id: undefined,
+      from: undefined,
+      to: undefined,
+    },
+  ];
+  const plain = { id: undefined, from: undefined, to: undefined };
+  if (next() < 0.5)
+    drivers.push({ ...plain, kind: "shedding-pets", count: 1 + Math.floor(3 * next()) });
+  if (next() < 0.15) drivers.push({ ...plain, kind: "dusty-hobby" });
+  if (next() < 0.15) drivers.push({ ...plain, kind: "indoor-smoking" });
+  return drivers;
+}
+
+/** A place with its own secret: the book's load of every day, and how much faster it really loads. */
+type Place = { bookLoad: Float64Array; maxAgeDays: number; lnK: number };
+
+function placeOf(media: Media, days: number, next: () => number): Place {
+  const facts = MEDIA[media];
+  const span = days + facts.maxAgeDays;
+  const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
+  const { run } = runDays(climateOf(next), [], equipment, [], 0, span);
+  const multiplier = dustMultipliers(driversOf(next), "recirculated", 0, span + 1);
+  const bookLoad = new Float64Array(span + 1);
+  for (let i = 0; i < span; i++)
+    bookLoad[i + 1] = bookLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
+  return { bookLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * normal(next) };
+}
+
+const GRADES_SEEN: readonly Seen[] = [
+  SEEN_BY_GRADE.clean,
+  SEEN_BY_GRADE.light,
+  SEEN_BY_GRADE.grey,
+  SEEN_BY_GRADE.loaded,
+  SEEN_BY_GRADE.blocked,
+  SEEN_BY_GRADE.collapsed,
+];
+
+const nearest = (lnLoad: number): Seen =>
+  GRADES_SEEN.reduce((best, each) =>
+    Math.abs(Math.log(each.load) - lnLoad) < Math.abs(Math.log(best.load) - lnLoad) ? each : best,
+  );
+
+/** What somebody sees who looks at a real load: the grade nearest to it, give or take their eye. */
+function look(load: number, next: () => number): Seen {
+  const lnLoad = Math.log(clamp(load, 0.02, 5));
+  return nearest(lnLoad + nearest(lnLoad).s * normal(next));
+}
+
+/** The first day after fitting on which a load of k times the book's reaches due, or age does. */
+function dueOn({ bookLoad, maxAgeDays }: Place, fitted: number, lnK: number): number {
+  const k = Math.exp(lnK);
+  for (let day = fitted + 1; day < fitted + maxAgeDays; day++)
+    if (reaches(k * (bookLoad[day]! - bookLoad[fitted]!), 1)) return day;
+  return fitted + maxAgeDays;
+}
+
+type Stay = { changed: number; belief: Belief };
+
+/** One filter from its fitting to its change, as one kind of watcher would have it. */
+function stay(
+  place: Place,
+  fitted: number,
+  prior: Belief,
+  watching: Watching,
+  next: () => number,
+): Stay {
+  const bookAt = (day: number) => place.bookLoad[day]! - place.bookLoad[fitted]!;
+  const realAt = (day: number) => Math.exp(place.lnK) * bookAt(day);
+  const seeing = (belief: Belief, day: number) =>
+    bookAt(day) < LEAST_BOOK_LOAD ? belief : learn(belief, look(realAt(day), next), bookAt(day));
+  switch (watching) {
+    case "perfect":
+      return { changed: dueOn(place, fitted, place.lnK), belief: prior };
+    case "no-look":
+      return { changed: dueOn(place, fitted, FIRST_BELIEF.mu), belief: prior };
+    case "every-90-days":
+      return { changed: fitted + FIXED_DAYS, belief: prior };
+    case "change-at-grey": {
+      const end = fitted + place.maxAgeDays;
+      for (let day = fitted + LOOK_EVERY_DAYS; day < end; day += LOOK_EVERY_DAYS)
+        if (look(realAt(day), next).load >= SEEN_BY_GRADE.grey.load)
+          return { changed: day, belief: prior };
+      return { changed: end, belief: prior };
+    }
+    case "look-at-change": {
+      const changed = dueOn(place, fitted, prior.mu);
+      return { changed, belief: carried(seeing(prior, changed)) };
+    }
+    case "look-monthly-and-learn": {
+      let belief = prior;
+      let changed = dueOn(place, fitted, belief.mu);
+      for (let day = fitted + LOOK_EVERY_DAYS; day < changed; day += LOOK_EVERY_DAYS) {
+        belief = seeing(belief, day);
+        changed = Math.max(day, dueOn(place, fitted, belief.mu));
+      }
+      return { changed, belief: carried(seeing(belief, changed)) };
+    }
+  }
+}
+
+/**
+ * How far from the right day filters are changed in a made-up town whose places load by our own
+ * model, each at its own hidden pace. It shows that learning works, not that the book is right.
+ *
+ * @source docs/sources.md#cohort
+ */
+export function cohort({ seed, homes, years, media, watching }: CohortInput): CohortResult {
+  const days = years * DAYS_PER_YEAR;
+  let [misses, counted, changes] = [0, 0, 0];
+  for (let home = 0; home < homes; home++) {
+    // The same town for every kind of watcher; only what they see is drawn apart.
+    const town = seeded(seed + 7919 * home);
+    const place = placeOf(media[Math.floor(media.length * town())]!, days, town);
+    const eyes = seeded(seed + 7919 * home + 104_729);
+    let [fitted, belief] = [0, FIRST_BELIEF];
+    for (;;) {
+      const { changed, belief: after } = stay(place, fitted, belief, watching, eyes);
+      if (changed > days) break;
+      changes++;
+      if (changed > DAYS_PER_YEAR) {
+        const load = place.bookLoad[changed]! - place.bookLoad[fitted]!;
+        misses += Math.abs(Math.exp(place.lnK) * load - 1);
+        counted++;
+      }
+      [fitted, belief] = [changed, after];
+    }
+  }
+  return {
+    meanMiss: counted === 0 ? 0 : misses / counted,
+    changesPerYear: changes / homes / years,
+  };
+}
