@@ -30,6 +30,8 @@ export function diyOrPro(input: z.output<typeof diyOrProInput>): z.output<typeof
     diyPerYear: roundPhysical(input.perYear * ownJob),
     proPerYear: roundPhysical(input.perYear * input.proPrice),
     savedPerYear: roundPhysical(input.perYear * savedPerJob),
-    jobsToPayTools: reaches(0, savedPerJob) ? null : Math.ceil(input.tools / savedPerJob - 1e-9),
+    jobsToPayTools: reaches(0, savedPerJob)
+      ? null
+      : Math.max(0, Math.ceil(input.tools / savedPerJob - 1e-9)),
   };
 }

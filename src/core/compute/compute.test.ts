@@ -25,6 +25,21 @@ describe("the registry", () => {
       "filter-fit",
       "rating-crosswalk",
       "registers",
+      "chain",
+      "due",
+      "judge",
+      "trend",
+      "filter-resistance",
+      "airflow",
+      "humidity-limit",
+      "heat-recovery",
+      "wrap-cut",
+      "dose",
+      "dilution",
+      "duct-pull",
+      "compare-filters",
+      "buy",
+      "diy-or-pro",
     ]);
     for (const each of COMPUTE_FUNCTIONS) expect(each.summary.length).toBeGreaterThan(20);
   });

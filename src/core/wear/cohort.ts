@@ -25,7 +25,6 @@ export type CohortInput = {
   homes: number;
   years: number;
   media: readonly Media[];
-  watching: Watching;
 };
 /** `meanMiss` is the mean of |real load − 1| at the changes after the first year. */
 export type CohortResult = { meanMiss: number; changesPerYear: number };
@@ -122,10 +121,15 @@ function look(load: number, next: () => number): Seen {
 
 /** The first day after fitting on which a load of k times the book's reaches due, or age does. */
 function dueOn({ bookLoad, maxAgeDays }: Place, fitted: number, lnK: number): number {
-  const k = Math.exp(lnK);
-  for (let day = fitted + 1; day < fitted + maxAgeDays; day++)
-    if (reaches(k * (bookLoad[day]! - bookLoad[fitted]!), 1)) return day;
-  return fitted + maxAgeDays;
+  const due = bookLoad[fitted]! + Math.exp(-lnK);
+  let low = fitted + 1;
+  let high = fitted + maxAgeDays;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (reaches(bookLoad[middle]!, due)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 type Stay = { changed: number; belief: Belief };
@@ -172,35 +176,56 @@ function stay(
   }
 }
 
+type Count = { misses: number; counted: number; changes: number };
+
+/** All the changes of one place over so many days, by one kind of watcher. */
+function watchPlace(place: Place, days: number, watching: Watching, eyes: () => number): Count {
+  const count: Count = { misses: 0, counted: 0, changes: 0 };
+  let [fitted, belief] = [0, FIRST_BELIEF];
+  for (;;) {
+    const { changed, belief: after } = stay(place, fitted, belief, watching, eyes);
+    if (changed > days) return count;
+    count.changes++;
+    if (changed > DAYS_PER_YEAR) {
+      const load = place.bookLoad[changed]! - place.bookLoad[fitted]!;
+      count.misses += Math.abs(Math.exp(place.lnK) * load - 1);
+      count.counted++;
+    }
+    [fitted, belief] = [changed, after];
+  }
+}
+
 /**
- * How far from the right day filters are changed in a made-up town whose places load by our own
- * model, each at its own hidden pace. It shows that learning works, not that the book is right.
+ * How far from the right day filters are changed by each kind of watcher, in a made-up town whose
+ * places load by our own model, each at its own hidden pace. It shows that learning works, not that
+ * the book is right.
  *
  * @source docs/sources.md#cohort
  */
-export function cohort({ seed, homes, years, media, watching }: CohortInput): CohortResult {
+export function cohort({
+  seed,
+  homes,
+  years,
+  media,
+}: CohortInput): Readonly<Record<Watching, CohortResult>> {
   const days = years * DAYS_PER_YEAR;
-  let [misses, counted, changes] = [0, 0, 0];
-  for (let home = 0; home < homes; home++) {
-    // The same town for every kind of watcher; only what they see is drawn apart.
-    const town = seeded(seed + 7919 * home);
-    const place = placeOf(media[Math.floor(media.length * town())]!, days, town);
-    const eyes = seeded(seed + 7919 * home + 104_729);
-    let [fitted, belief] = [0, FIRST_BELIEF];
-    for (;;) {
-      const { changed, belief: after } = stay(place, fitted, belief, watching, eyes);
-      if (changed > days) break;
-      changes++;
-      if (changed > DAYS_PER_YEAR) {
-        const load = place.bookLoad[changed]! - place.bookLoad[fitted]!;
-        misses += Math.abs(Math.exp(place.lnK) * load - 1);
-        counted++;
-      }
-      [fitted, belief] = [changed, after];
-    }
-  }
-  return {
-    meanMiss: counted === 0 ? 0 : misses / counted,
-    changesPerYear: changes / homes / years,
+  const places = Array.from({ length: homes }, (_, home) => {
+    const next = seeded(seed + 7919 * home);
+    return placeOf(media[Math.floor(media.length * next())]!, days, next);
+  });
+  const resultOf = (watching: Watching): CohortResult => {
+    // Every watcher looks with eyes of the same draw.
+    const counts = places.map((place, home) =>
+      watchPlace(place, days, watching, seeded(seed + 7919 * home + 104_729)),
+    );
+    const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);
+    return {
+      meanMiss: sum("counted") === 0 ? 0 : sum("misses") / sum("counted"),
+      changesPerYear: sum("changes") / homes / years,
+    };
   };
+  return Object.fromEntries(WATCHING.map((watching) => [watching, resultOf(watching)])) as Record<
+    Watching,
+    CohortResult
+  >;
 }
