@@ -1,4 +1,4 @@
-import { sluiceHouse, theBoathouse, type Demo } from "../src/content/demo/demo-homes";
+import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../src/content/demo/demo-homes";
 import { dayIn } from "../src/core/quantities/plain-date";
 import type { Store, Tx } from "../src/db/client";
 import { insertContact } from "../src/db/repositories/contacts";
@@ -13,8 +13,11 @@ import {
 import { insertItem, insertPart, insertSlot } from "../src/db/repositories/parts";
 import { insertRegister, insertRoom } from "../src/db/repositories/rooms";
 import { appendEndEntry } from "../src/db/repositories/runs";
-import { insertWearTask } from "../src/db/repositories/tasks";
+import { saveTask } from "../src/db/repositories/tasks";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
+
+/** The homes were entered before their record begins. */
+const LIVED_MS = LIVED_DAYS * 86_400_000;
 
 /** Enters both homes of the demo, unless the database has a home already: then it is left as it is. */
 export async function seedDemo(store: Store, at: Date): Promise<boolean> {
@@ -23,7 +26,7 @@ export async function seedDemo(store: Store, at: Date): Promise<boolean> {
   const demos = [sluiceHouse(today, at), theBoathouse(today)];
   await store.write(async (tx) => {
     for (const [i, demo] of demos.entries())
-      await enterHome(tx, demo, new Date(at.getTime() - 10_000 * (demos.length - i)));
+      await enterHome(tx, demo, new Date(at.getTime() - LIVED_MS - 10_000 * (demos.length - i)));
   });
   return true;
 }
@@ -46,13 +49,7 @@ export async function enterHome(tx: Tx, { book, ends }: Demo, at: Date): Promise
   for (const [i, part] of book.parts.entries()) await insertPart(tx, part, created(100 + i));
   for (const [i, driver] of book.drivers.entries())
     await insertDriver(tx, homeId, driver, created(i));
-  for (const task of book.tasks)
-    await insertWearTask(
-      tx,
-      homeId,
-      { id: task.id, unitId: task.unitId!, partId: task.partId!, procedureId: task.procedureId },
-      created(0),
-    );
+  for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.events);
   for (const end of ends) await appendEndEntry(tx, homeId, end);

@@ -1,5 +1,6 @@
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { eventsOfPart } from "@/core/register/part-wear";
+import { eventsOfPart } from "@/core/register/record";
+import { ductCleanings } from "@/core/register/duct-cleanings";
 import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/register/register";
 import { standingOf, type Standing } from "@/core/register/standing";
 import { HOUSEHOLD_WORDS } from "./words";
@@ -16,7 +17,11 @@ function groundsOf(book: HomeBook, slot: FilterSlot, today: PlainDate): unknown[
   const unit = book.units.find((each) => each.id === slot.unitId);
   const events = eventsOfPart(book.events, slot.id);
   const { home, systems, drivers, actuals, measured } = book;
-  return [today, home, unit, systems, drivers, actuals, measured, events.length, events.at(-1)?.id];
+  const cleanings = ductCleanings(book).join();
+  return [
+    ...[today, home, unit, systems, drivers, actuals, measured],
+    ...[cleanings, events.length, events.at(-1)?.id],
+  ];
 }
 
 function standingNow(book: HomeBook, slot: FilterSlot, today: PlainDate): Standing {

@@ -419,6 +419,8 @@ export const UNIT_KINDS = [
   },
 ] as const satisfies readonly UnitKind[];
 
+export type UnitKindId = (typeof UNIT_KINDS)[number]["id"];
+
 export function unitKind(id: string): UnitKind {
   return UNIT_KINDS.find((kind) => kind.id === id) ?? UNIT_KINDS[0];
 }

@@ -114,6 +114,8 @@ export type HouseholdWords = {
   /** Inside a sentence of reasons. */
   reason: (count: number | undefined) => string;
   counted?: string;
+  /** What its percent are of. */
+  share?: string;
   /** As a question to the household; what is not asked of everyone has none. */
   ask?: string;
   dates: "none" | "spell" | "must-begin" | "day";
@@ -198,6 +200,14 @@ export const HOUSEHOLD_WORDS: Readonly<Record<HouseholdKind, HouseholdWords>> = 
   bypass: {
     name: "Air slipping past the filter",
     reason: plain("air past the frame"),
+    share: "Share of the air, percent",
     dates: "spell",
+  },
+  away: {
+    name: "House left alone",
+    reason: plain("nobody at home"),
+    share: "Machines then run, percent of their usual hours",
+    ask: "Will the house stand empty for weeks, or did it lately?",
+    dates: "must-begin",
   },
 };

@@ -12,7 +12,7 @@ import type {
   Unit,
 } from "@/core/register/register";
 import type { Truth } from "./demo-history";
-import { always, equipment, partsOf, roomsOn, slot, system, unit } from "./entering";
+import { always, equipment, partsOf, roomsOn, slot, system, unit, readingsAt } from "./entering";
 import { merrowBend } from "./sluice-house";
 
 /** The boathouse next door, let to a tenant: a home of its own on the same land. */
@@ -209,5 +209,23 @@ export function notes(today: PlainDate): HistoryEvent[] {
       recordedAt: `${date}T18:00:00.000Z`,
       words: "The tenant asks for a day’s notice; the key is at Sluice House.",
     },
+    ...readingsAt(
+      { unitId: "boat-boiler", partId: "boat-boiler-pressure" },
+      { kind: "boiler-pressure-bar", unit: "bar" },
+      [
+        [addDays(today, -420), 1.6],
+        [addDays(today, -210), 1.5],
+        [addDays(today, -40), 1.3],
+      ],
+    ),
+    ...readingsAt(
+      { unitId: "boat-boiler", partId: "boat-boiler-magnetic-filter" },
+      { kind: "sludge", unit: undefined },
+      [
+        [addDays(today, -900), "thick"],
+        [addDays(today, -540), "coat"],
+        [addDays(today, -180), "film"],
+      ],
+    ),
   ];
 }

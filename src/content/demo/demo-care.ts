@@ -1,19 +1,11 @@
-import {
-  addDays,
-  civil,
-  dayNumber,
-  fromDay,
-  toDay,
-  type PlainDate,
-} from "@/core/quantities/plain-date";
-import type { HistoryEvent, Part } from "@/core/register/register";
+import { clockworkOf } from "@/core/due/chain";
+import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { dueTaskOf } from "@/core/register/agenda";
+import type { HistoryEvent, HomeBook } from "@/core/register/register";
+import { RENEW, type PlannedTask } from "@/core/register/task";
+import { tasksOf } from "../home-tasks";
 import type { PartKindId } from "../part-kinds";
 import { chanceFrom } from "./chance";
-
-/** When a part was seen to over the years: in some month each year, or every so many days. */
-type Rhythm = { words?: string[] } & (
-  { month: number; everyYears?: number } | { everyDays: number }
-);
 
 /** What is told of one part and of no other of its kind. */
 const TOLD: Readonly<Record<string, string[]>> = {
@@ -22,78 +14,89 @@ const TOLD: Readonly<Record<string, string[]>> = {
     "sticky again after a week in June",
   ],
 };
-
-const YEARS = 3;
-const YEAR_DAYS = 365;
-
-const RHYTHMS: Partial<Record<PartKindId, Rhythm>> = {
-  "flame-sensor": { month: 10, everyYears: 2, words: ["a grey film, bright again"] },
-  burners: { month: 10 },
-  belt: { month: 9, everyYears: 2, words: ["glazed at the edge"] },
-  "condensate-trap": { month: 5, words: ["pale slime", "clear", "pale slime, filled again"] },
-  "condensate-line": { month: 5, words: ["two cups, then clear", "clear at once"] },
-  "plastic-vent": { month: 11, words: ["leaves in the intake", "clear"] },
-  "evaporator-coil": { month: 4, everyYears: 2 },
-  "condenser-coil": { month: 6 },
-  "base-drain": { month: 10 },
-  "recovery-core": { month: 3, words: ["grey water, two days to dry"] },
-  "cover-seal": { month: 3 },
-  "outside-grilles": { month: 4, words: ["a wren’s nest begun", "cobwebs"] },
-  "head-drain": { month: 6 },
-  "inlet-screen": { everyDays: 91 },
-  fan: { month: 4 },
-  "drain-ports": { month: 9, words: ["half a litre from the lower one"] },
-  "exhaust-hose": { month: 9 },
-  grilles: { everyDays: 182 },
-  flue: { month: 10 },
-  "magnetic-filter": { month: 9, words: ["a thick coat", "a coat", "a film"] },
-  inhibitor: { month: 9, everyYears: 2 },
-  pressure: { everyDays: 150 },
-  radiator: { month: 10 },
-  damper: { everyDays: 182 },
-  "dryer-duct": { month: 9, words: ["two handfuls of lint", "a handful of lint"] },
-  "outside-flap": { month: 9 },
-  batteries: { month: 10 },
-  "alarm-display": { everyDays: 182, words: ["read zero"] },
-  "supply-run": { month: 5, everyYears: 3, words: ["after the scullery: pale grit"] },
+/** What people say of what they did. */
+const SAID: Partial<Record<PartKindId, string[]>> = {
+  "flame-sensor": ["a grey film, bright again"],
+  belt: ["glazed at the edge"],
+  "condensate-trap": ["pale slime", "clear", "pale slime, filled again"],
+  "condensate-line": ["two cups, then clear", "clear at once"],
+  "plastic-vent": ["leaves in the intake", "clear"],
+  "outside-grilles": ["a wren’s nest begun", "cobwebs"],
+  "drain-ports": ["half a litre from the lower one"],
+  "magnetic-filter": ["a thick coat", "a coat", "a film"],
+  "dryer-duct": ["two handfuls of lint", "a handful of lint"],
+  "supply-run": ["after the scullery: pale grit"],
 };
 
-/** The day of each time a part was seen to, the oldest first. */
-function daysOf(rhythm: Rhythm, today: PlainDate, jitter: () => number): PlainDate[] {
-  const days: PlainDate[] = [];
-  if ("everyDays" in rhythm) {
-    let day = addDays(today, -Math.ceil(jitter() * rhythm.everyDays));
-    while (day > addDays(today, -YEARS * YEAR_DAYS)) {
-      days.unshift(day);
-      day = addDays(day, -rhythm.everyDays + Math.round((jitter() - 0.5) * 20));
-    }
-    return days;
-  }
-  const { year } = civil(toDay(today));
-  for (let y = year - YEARS; y <= year; y++) {
-    if (rhythm.everyYears && (year - y) % rhythm.everyYears !== 0) continue;
-    const day = fromDay(dayNumber(y, rhythm.month, 3 + Math.floor(jitter() * 24)));
-    if (day < today && day > addDays(today, -YEARS * YEAR_DAYS)) days.push(day);
-  }
-  return days;
+/** Jobs of every week are written down for this long, those of every month for a year or so. */
+const WEEKLY_DAYS = 20;
+const WEEKLY_KEPT_DAYS = 60;
+const MONTHLY_DAYS = 40;
+const MONTHLY_KEPT_DAYS = 400;
+
+/** How people keep their days: some early, more of them late, within the window. */
+function doneOn(
+  dates: { opens: number | null; due: number; closes: number | null },
+  draw: number,
+): number {
+  const opens = dates.opens ?? dates.due;
+  const closes = dates.closes ?? dates.due;
+  return Math.round(opens + draw * (closes - opens));
 }
 
-/** Three years in which the parts that are no filters were cleaned, flushed, set and read. */
-export function demoCare(parts: readonly Part[], today: PlainDate, seed: number): HistoryEvent[] {
+/** Three years in which everything but the filters was cleaned, flushed, looked at and set. */
+export function demoCare(
+  book: HomeBook,
+  today: PlainDate,
+  seed: number,
+  forgotten: readonly string[],
+): HistoryEvent[] {
   const chance = chanceFrom(seed);
-  return parts.flatMap((part) => {
-    const rhythm = RHYTHMS[part.kind as PartKindId];
-    if (!rhythm) return [];
-    const said = TOLD[part.id] ?? rhythm.words ?? [];
-    return daysOf(rhythm, today, chance.uniform).map((date, i): HistoryEvent => ({
-      id: `${part.id}-done-${i}`,
-      kind: "done",
-      unitId: part.unitId,
-      partId: part.id,
-      date,
-      recordedAt: `${date}T11:00:00.000Z`,
-      minutes: 5 * Math.ceil(1 + 5 * chance.uniform()),
-      ...(said.length > 0 ? { words: said[i % said.length]! } : {}),
-    }));
-  });
+  const [start, now] = [toDay(book.home.enteredOn!), toDay(today)];
+  return tasksOf(book)
+    .filter((task) => task.key !== RENEW)
+    .flatMap((task): HistoryEvent[] => {
+      const unit = book.units.find((each) => each.id === task.unitId) ?? null;
+      const dueTask = dueTaskOf(book, task, unit, undefined, null);
+      if (dueTask.cadence.kind === "age" || dueTask.cadence.kind === "reading") return [];
+      const work = clockworkOf(dueTask, start, now);
+      // What follows from an event is done at all its places on one day.
+      const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * chance.uniform());
+      const days: number[] = [];
+      for (let dates = work.now(); dates?.due != null;) {
+        const day = Math.max(start, doneOn({ ...dates, due: dates.due }, draw()));
+        if (day >= now || day <= (days.at(-1) ?? -Infinity)) break;
+        days.push(day);
+        dates = work.after(day);
+      }
+      const step = days.length > 1 ? (days.at(-1)! - days[0]!) / (days.length - 1) : Infinity;
+      const kept =
+        step < WEEKLY_DAYS ? WEEKLY_KEPT_DAYS : step < MONTHLY_DAYS ? MONTHLY_KEPT_DAYS : Infinity;
+      const told = forgotten.includes(task.id) ? days.slice(0, -1) : days;
+      return told
+        .filter((day) => now - day <= kept)
+        .map((day, i) => entryOf(book.home.id, task, fromDay(day), i, chance.uniform()));
+    });
+}
+
+function entryOf(
+  homeId: string,
+  task: PlannedTask,
+  date: PlainDate,
+  i: number,
+  draw: number,
+): HistoryEvent {
+  const said = TOLD[task.partId ?? ""] ?? SAID[task.kind as PartKindId] ?? [];
+  const { unitId, partId, key, handsOn } = task;
+  return {
+    id: `${homeId}-${task.id}-done-${i}`,
+    kind: "done",
+    ...(unitId ? { unitId } : {}),
+    ...(partId ? { partId } : {}),
+    taskKey: key,
+    date,
+    recordedAt: `${date}T11:00:00.000Z`,
+    minutes: Math.max(1, Math.round(handsOn * (0.8 + 0.6 * draw))),
+    ...(said.length > 0 ? { words: said[i % said.length]! } : {}),
+  };
 }

@@ -51,7 +51,7 @@ export function demoHistory(
   let best: { made: Made; off: number } | null = null;
   for (let i = 0; i < MOST_TRIES; i++) {
     const made = madeUp(slot, truth, today, loads, { dueIn: truth.dueIn + shift, share });
-    const so = { ...book, items: made.items, events: made.events };
+    const so = { ...book, items: made.items, events: [...book.events, ...made.events] };
     const likely = likelyOfPlace(context, stintsOf(so, slot), today);
     const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
     // Nothing is to be past its day: a day too late is better than one too early.

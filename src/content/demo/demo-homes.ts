@@ -1,6 +1,5 @@
 import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { HomeBook } from "@/core/register/register";
-import { renewalOf } from "../procedures/library";
 import * as boathouse from "./boathouse";
 import { chanceFrom } from "./chance";
 import { demoCare } from "./demo-care";
@@ -11,6 +10,8 @@ import * as sluice from "./sluice-house";
 const WEATHER_SEED = 20_260_314;
 const CARE_SEED = 77;
 const WEATHER_DAYS = 1300;
+/** How long ago the homes were entered, days: a little before their record begins. */
+export const LIVED_DAYS = 1150;
 
 export type Demo = { book: HomeBook; ends: sluice.DemoEnd[] };
 
@@ -24,19 +25,18 @@ function lived(
   facts: Facts,
   truths: Record<string, Truth>,
   notes: HomeBook["events"],
+  forgotten: readonly string[],
   today: PlainDate,
 ): HomeBook {
-  const book: HomeBook = {
+  const enteredOn = addDays(today, -LIVED_DAYS);
+  const bare: HomeBook = {
     ...facts,
+    home: { ...facts.home, enteredOn },
+    units: facts.units.map((unit) => ({ ...unit, enteredOn })),
     retired: [],
     retiredSlots: [],
     items: [],
-    tasks: facts.slots.flatMap((each) => {
-      const job = renewalOf(each.media);
-      return job
-        ? [{ id: `${each.id}-task`, unitId: each.unitId, partId: each.id, procedureId: job.id }]
-        : [];
-    }),
+    tasks: [],
     events: [],
     actuals: demoWeather(
       facts.home.climate,
@@ -46,12 +46,9 @@ function lived(
     ),
     measured: [],
   };
+  const book = { ...bare, events: [...demoCare(bare, today, CARE_SEED, forgotten), ...notes] };
   const made = facts.slots.map((each) => demoHistory(book, each, truths[each.id]!, today));
-  const events = [
-    ...made.flatMap((each) => each.events),
-    ...demoCare(facts.parts, today, CARE_SEED),
-    ...notes,
-  ];
+  const events = [...made.flatMap((each) => each.events), ...book.events];
   return {
     ...book,
     items: made.flatMap((each) => each.items),
@@ -70,7 +67,7 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
     drivers: sluice.drivers(today),
   };
   return {
-    book: lived(facts, sluice.truths, sluice.notes(today), today),
+    book: lived(facts, sluice.truths, sluice.notes(today), sluice.FORGOTTEN, today),
     ends: sluice.leftOpen(now),
   };
 }
@@ -84,5 +81,5 @@ export function theBoathouse(today: PlainDate): Demo {
     parts: boathouse.partsIn(units),
     drivers: boathouse.drivers(),
   };
-  return { book: lived(facts, boathouse.truths, boathouse.notes(today), today), ends: [] };
+  return { book: lived(facts, boathouse.truths, boathouse.notes(today), [], today), ends: [] };
 }

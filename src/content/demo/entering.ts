@@ -1,9 +1,12 @@
 import { equipmentSchema, type Equipment } from "@/core/climate/run-hours";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { readRating } from "@/core/quantities/rating";
 import { readSize } from "@/core/quantities/size";
+import { judgeInput, type JudgeInput } from "@/core/readings/judge";
 import type {
   AirSystem,
   FilterSlot,
+  HistoryEvent,
   Part,
   Register,
   Room,
@@ -131,3 +134,19 @@ export function roomsOn(
   }
   return { rooms, registers };
 }
+
+/** Readings of one kind at one place, each with its day. */
+export const readingsAt = (
+  { unitId, partId }: { unitId: string; partId?: string },
+  taken: Pick<JudgeInput, "kind" | "unit"> & { rated?: number },
+  values: readonly (readonly [PlainDate, number | string])[],
+): HistoryEvent[] =>
+  values.map(([date, value], i) => ({
+    id: `${partId ?? unitId}-${taken.kind}-${i}`,
+    kind: "reading",
+    unitId,
+    ...(partId ? { partId } : {}),
+    date,
+    recordedAt: `${date}T14:00:00.000Z`,
+    reading: judgeInput.parse({ ...taken, value }),
+  }));

@@ -28,23 +28,29 @@ const ratedSchema = z.union([
     .refine(({ min, max }) => min <= max, "starts above its end"),
 ]);
 
+/** What a value is judged by, beside its kind. */
+const judgedBy = {
+  rated: optional(ratedSchema),
+  limits: withDefault(
+    z.strictObject({
+      tolerancePercent: optional(z.number().positive().max(100)),
+      finalRatio: optional(z.number().gt(1)),
+      fogLimit: optional(z.number().min(0).max(100)),
+    }),
+    { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined },
+  ),
+  school: optional(z.enum(Object.keys(CAPACITOR_SCHOOLS) as ["label", "general"])),
+  flags: withDefault(z.array(z.enum(READING_FLAGS)), []),
+  mode: optional(z.enum(["open", "loaded"])),
+};
+export const judgedBySchema = z.strictObject(judgedBy);
+
 export const judgeInput = z
   .strictObject({
     kind: z.enum(READING_KINDS),
     value: optional(z.union([z.number(), z.string()])),
     unit: optional(z.string()),
-    rated: optional(ratedSchema),
-    limits: withDefault(
-      z.strictObject({
-        tolerancePercent: optional(z.number().positive().max(100)),
-        finalRatio: optional(z.number().gt(1)),
-        fogLimit: optional(z.number().min(0).max(100)),
-      }),
-      { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined },
-    ),
-    school: optional(z.enum(Object.keys(CAPACITOR_SCHOOLS) as ["label", "general"])),
-    flags: withDefault(z.array(z.enum(READING_FLAGS)), []),
-    mode: optional(z.enum(["open", "loaded"])),
+    ...judgedBy,
   })
   .superRefine(checkReading);
 export type JudgeInput = z.output<typeof judgeInput>;

@@ -1,17 +1,20 @@
 import { climateDays } from "../climate/climate";
 import { runDays } from "../climate/run-hours";
 import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
-import { dueDaysAhead } from "../wear/place-history";
 import type { HomeBook } from "./register";
-import type { Standing } from "./standing";
+import type { TaskStanding } from "./agenda";
 
 const DAYS_BACK = 30;
 const DAYS_AHEAD = 335;
 
 export type Peg = {
-  slotId: string;
+  taskId: string;
   due: PlainDate;
-  /** Past its day: it has come off. */ past: boolean;
+  minutes: number;
+  /** Only a licensed person may do it. */
+  isVisit: boolean;
+  /** Past its window: it has come off. */
+  past: boolean;
 };
 export type Notch = {
   date: PlainDate;
@@ -32,7 +35,11 @@ export type Lintel = {
 const hundredths = (hours: number) => Math.round(hours * 100) / 100;
 
 /** The year over every page: why dates move, and what hangs from it. */
-export function lintelOf(book: HomeBook, standings: readonly Standing[], today: PlainDate): Lintel {
+export function lintelOf(
+  book: HomeBook,
+  agenda: readonly TaskStanding[],
+  today: PlainDate,
+): Lintel {
   const from = addDays(today, -DAYS_BACK);
   const to = addDays(today, DAYS_AHEAD);
   const size = daysFrom(from, to) + 1;
@@ -62,16 +69,23 @@ export function lintelOf(book: HomeBook, standings: readonly Standing[], today: 
     ...seasons.leafFall.map((date) => ({ date, season: "leaf fall" as const })),
     ...seasons.snowFrom.map((date) => ({ date, season: "snow" as const })),
   ];
-  return { from, to, today, heating, cooling, notches, pegs: pegsOf(standings, today, to) };
+  return { from, to, today, heating, cooling, notches, pegs: pegsOf(agenda, to) };
 }
 
-function pegsOf(standings: readonly Standing[], today: PlainDate, until: PlainDate): Peg[] {
-  const pegs = standings.flatMap(({ slot, context, stints, wear }) =>
-    dueDaysAhead(context, stints, wear, today, until).map((due) => ({
-      slotId: slot.id,
-      due,
-      past: due < today,
-    })),
+function pegsOf(agenda: readonly TaskStanding[], until: PlainDate): Peg[] {
+  const pegs = agenda.flatMap(({ task, state, due, ahead }) =>
+    ahead
+      .filter((day) => day <= until)
+      .map((day, i) => {
+        const past = i === 0 && state === "past";
+        return {
+          taskId: task.id,
+          due: past && due ? due : day,
+          minutes: task.handsOn,
+          isVisit: task.who === "licensed",
+          past,
+        };
+      }),
   );
   return pegs.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
 }

@@ -8,8 +8,10 @@ import {
 } from "../wear/place-history";
 import type { WearResult, WearSlot } from "../wear/wear-schema";
 import { driverSchema } from "../wear/drivers";
-import { effectiveHistory } from "./effective-history";
-import type { FilterSlot, HistoryEvent, HomeBook, Item, ScopedDriver } from "./register";
+import { ductCleanings } from "./duct-cleanings";
+import { hoursAway, measuredOf } from "./hours-away";
+import { historyOf } from "./record";
+import type { AirSystem, FilterSlot, HomeBook, Item, ScopedDriver, Unit } from "./register";
 
 /** Whether a driver's scope takes in a slot of an air system. */
 function reaches(
@@ -31,7 +33,8 @@ function reaches(
 }
 
 type DustDriver = ScopedDriver & { kind: DriverKind };
-const isDust = (driver: ScopedDriver): driver is DustDriver => driver.kind !== "breathing-trouble";
+const isDust = (driver: ScopedDriver): driver is DustDriver =>
+  driver.kind !== "breathing-trouble" && driver.kind !== "away";
 
 /** The engine's form of a driver in the register. */
 export function engineDriver(driver: DustDriver): Driver {
@@ -66,17 +69,26 @@ function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: 
   );
 }
 
+export const systemOf = (book: HomeBook, unit: Unit): AirSystem | undefined =>
+  book.systems.find((each) => each.id === unit.systemId);
+
+/** The dust of duct cleanings that are in the record, where air of ducts passes. */
+function ductDust(book: HomeBook, system: AirSystem): Driver[] {
+  if (!system.ducted) return [];
+  return ductCleanings(book).map((on) => ({ kind: "duct-cleaning", on, id: `ducts-${on}` }));
+}
+
 export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): PlaceContext {
   const unit = book.units.find((each) => each.id === slot.unitId);
-  const system = book.systems.find((each) => each.id === unit?.systemId);
+  const system = unit && systemOf(book, unit);
   if (!system) throw new Error(`contextOf: slot ${slot.id} has no air system`);
   const drivers = driversOf(book, slot);
   return {
     climate: book.home.climate,
     actuals: book.actuals,
     equipment: system.equipment,
-    measured: book.measured.filter((entry) => entry.systemId === system.id),
-    drivers: drivers.filter(isDust).map(engineDriver),
+    measured: [...hoursAway(book, system, drivers), ...measuredOf(book, system)],
+    drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(book, system)],
     lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
   };
 }
@@ -100,32 +112,6 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
     finalRatio: 2,
   };
 }
-
-const byPart = new WeakMap<readonly HistoryEvent[], Map<string, HistoryEvent[]>>();
-
-/** Everything recorded at one part, sorted out once for a record of tens of thousands of entries. */
-export function eventsOfPart(events: readonly HistoryEvent[], partId: string): HistoryEvent[] {
-  let sorted = byPart.get(events);
-  if (!sorted) {
-    sorted = new Map();
-    for (const event of events) {
-      if (event.partId === undefined) continue;
-      const list = sorted.get(event.partId);
-      if (list) list.push(event);
-      else sorted.set(event.partId, [event]);
-    }
-    byPart.set(events, sorted);
-  }
-  return sorted.get(partId) ?? [];
-}
-
-/** Everything that counts of what was recorded at one part. */
-export const historyOf = (book: HomeBook, partId: string): HistoryEvent[] =>
-  effectiveHistory(eventsOfPart(book.events, partId));
-
-/** Everything that counts of what was recorded at a unit, its parts included. */
-export const historyOfUnit = (book: HomeBook, unitId: string): HistoryEvent[] =>
-  effectiveHistory(book.events.filter((event) => event.unitId === unitId));
 
 /** From each fitting or cleaning of a part to the next, with the looks between. */
 export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {

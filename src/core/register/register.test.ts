@@ -3,19 +3,13 @@ import { addDays, daysFrom, plainDate } from "../quantities/plain-date";
 import { equipmentSchema } from "../climate/run-hours";
 import { climateSchema } from "../climate/climate";
 import type { RunState } from "../procedures/run";
+import { agendaOf } from "./agenda";
 import { effectiveHistory } from "./effective-history";
 import { fittingOf } from "./fitting";
 import { endsOfHome } from "./home-ends";
 import { lintelOf } from "./lintel";
-import {
-  contextOf,
-  driversOf,
-  engineDriver,
-  faceAreaM2,
-  historyOf,
-  stintsOf,
-  wearOfSlot,
-} from "./part-wear";
+import { contextOf, driversOf, engineDriver, faceAreaM2, stintsOf, wearOfSlot } from "./part-wear";
+import { historyOf } from "./record";
 import {
   isolatorOf,
   type FilterSlot,
@@ -25,6 +19,7 @@ import {
   type Unit,
 } from "./register";
 import { bySoonest, daysLeft, fillBand, standingOf } from "./standing";
+import { planned, RENEW } from "./task";
 
 const today = plainDate("2026-03-14");
 const day = (offset: number) => addDays(today, offset);
@@ -54,6 +49,17 @@ const unit: Unit = {
   name: "Cellar furnace",
   answers: {},
   shutOffs: [],
+};
+
+/** The change of each filter of a home, by its wear. */
+const agenda = (home: HomeBook) => {
+  const change = { key: RENEW, name: "Change the filter", cadence: { kind: "wear" as const } };
+  const definition = { ...change, who: "owner" as const, handsOn: 10, waiting: 0 };
+  const tasks = home.slots.map(({ id, unitId }) =>
+    planned(definition, { unitId, partId: id, kind: "filter" }, undefined),
+  );
+  const standings = home.slots.map((each) => standingOf(home, each, today, wordsFor));
+  return agendaOf(home, tasks, standings, today, day(730));
 };
 
 let ordinal = 0;
@@ -277,8 +283,7 @@ describe("a breathing trouble in the home", () => {
   it("shortens the changes ahead as well", () => {
     const pegs = (drivers: ScopedDriver[]) => {
       const home = book([event("fitted", -20)], { drivers });
-      const all = [standingOf(home, home.slots[0]!, today, wordsFor)];
-      return lintelOf(home, all, today).pegs.length;
+      return lintelOf(home, agenda(home), today).pegs.length;
     };
     expect(pegs([lungs])).toBeGreaterThan(pegs([]));
   });
@@ -351,12 +356,9 @@ describe("a standing", () => {
 });
 
 describe("the lintel", () => {
-  const standings = (home: HomeBook) =>
-    home.slots.map((each) => standingOf(home, each, today, wordsFor));
-
   it("runs from 30 days ago to 335 ahead, heating below and cooling above", () => {
     const home = book([event("fitted", -20)]);
-    const lintel = lintelOf(home, standings(home), today);
+    const lintel = lintelOf(home, agenda(home), today);
     expect([lintel.from, lintel.to, lintel.heating.length]).toEqual([day(-30), day(335), 366]);
     const january = lintel.heating[30 + 307]!;
     expect(january).toBeGreaterThan(9);
@@ -366,7 +368,7 @@ describe("the lintel", () => {
 
   it("hangs a peg for each change ahead, in order, each as far on as a filter lasts", () => {
     const home = book([event("fitted", -20)]);
-    const { pegs } = lintelOf(home, standings(home), today);
+    const { pegs } = lintelOf(home, agenda(home), today);
     expect(pegs.length).toBeGreaterThanOrEqual(3);
     expect(pegs.every((peg, i) => i === 0 || peg.due > pegs[i - 1]!.due)).toBe(true);
     expect(pegs.some((peg) => peg.past)).toBe(false);
@@ -374,7 +376,7 @@ describe("the lintel", () => {
 
   it("lets what is past its day fall, and goes on from today", () => {
     const home = book([event("fitted", -110)]);
-    const { pegs } = lintelOf(home, standings(home), today);
+    const { pegs } = lintelOf(home, agenda(home), today);
     expect(pegs.map((peg) => peg.past).slice(0, 2)).toEqual([true, false]);
     expect(pegs[1]!.due > today).toBe(true);
   });

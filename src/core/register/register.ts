@@ -9,7 +9,10 @@ import type { LengthUnit, SizeMm } from "../quantities/size";
 import type { Grade } from "../wear/belief";
 import type { AirSide, DriverKind } from "../wear/drivers";
 import type { Media } from "../wear/media";
+import type { JudgeInput } from "../readings/judge";
+import type { ReadingKind } from "../readings/reading-kinds";
 import type { Answers } from "./question";
+import type { TaskSetting } from "./task";
 
 /** What the register knows of a home and its machines: plain data, no truth derived in it. */
 export type Home = {
@@ -19,6 +22,8 @@ export type Home = {
   unitSystem: UnitSystem;
   currency: string;
   climate: Climate;
+  /** The day it was entered, once it is stored: nothing was owed here before. */
+  enteredOn?: PlainDate;
 };
 
 export type LevelPlace = "inside" | "outdoors" | "outbuilding";
@@ -98,6 +103,8 @@ export type Unit = {
   /** Out of service since; its record stays. */
   retiredOn?: PlainDate;
   successorId?: string;
+  /** The day it was entered, once it is stored. */
+  enteredOn?: PlainDate;
 };
 
 /** A lasting place in or beside a unit that gets serviced; filter slots say more of themselves. */
@@ -185,8 +192,11 @@ export type DriverScope =
   | { scope: "system"; systemId: string }
   | { scope: "part"; partId: string };
 
-/** What is asked about a household: dust for its filters, or lungs that want them changed sooner. */
-export type HouseholdKind = DriverKind | "breathing-trouble";
+/**
+ * What is asked about a household: dust for its filters, lungs that want them changed sooner, or a
+ * house left alone, in which machines run for a `fraction` of their hours.
+ */
+export type HouseholdKind = DriverKind | "breathing-trouble" | "away";
 
 export type DriverFacts = {
   kind: HouseholdKind;
@@ -198,15 +208,31 @@ export type DriverFacts = {
 };
 export type ScopedDriver = DriverScope & DriverFacts & { id: string };
 
-export type Task = { id: string; unitId?: string; partId?: string; procedureId: string };
+/** What was measured or seen, in the unit it is judged in, and as it was typed. */
+export type ReadingTaken = Omit<JudgeInput, "kind"> & {
+  kind: ReadingKind;
+  typed?: { value: string; unit: string };
+};
 
-export type HistoryKind = "fitted" | "cleaned" | "done" | "look" | "note" | "withdrawn";
+export const HISTORY_KINDS = [
+  "fitted",
+  "cleaned",
+  "done",
+  "look",
+  "reading",
+  "breakdown",
+  "note",
+  "withdrawn",
+] as const;
+export type HistoryKind = (typeof HISTORY_KINDS)[number];
 export type HistoryEvent = {
   id: string;
   kind: HistoryKind;
   unitId?: string;
   partId?: string;
   itemId?: string;
+  /** Which of the jobs of its place was done; the first of them where it does not say. */
+  taskKey?: string;
   date: PlainDate;
   recordedAt: string;
   corrects?: string;
@@ -215,6 +241,7 @@ export type HistoryEvent = {
   minutes?: number;
   costMinor?: number;
   look?: { grade?: Grade; pressureDropPa?: number };
+  reading?: ReadingTaken;
 };
 
 /** A home with everything that due dates follow from. */
@@ -236,7 +263,8 @@ export type HomeBook = {
   parts: Part[];
   items: Item[];
   drivers: ScopedDriver[];
-  tasks: Task[];
+  /** What was changed of the jobs that come round. */
+  tasks: TaskSetting[];
   /** Everything recorded, and what corrects it, in the order recorded. */
   events: HistoryEvent[];
   actuals: { date: PlainDate; meanC: number }[];

@@ -3,9 +3,11 @@ import { TENTH } from "../wear/belief";
 import { reasonSentence, reasonsOf, type Reason } from "../wear/reasons";
 import { weatherWords } from "../wear/weather-words";
 import type { WearSummary } from "../wear/wear";
+import { measuredOf } from "./hours-away";
 import { contextOf, driversOf, stintsOf } from "./part-wear";
 import {
   dueAtBookPace,
+  likelyOfPlace,
   wearSummaryOfPlace,
   type PlaceContext,
   type PlaceSummary,
@@ -27,14 +29,19 @@ export type Standing = {
   stints: Stint[];
 };
 
+function unitOf(book: HomeBook, slot: FilterSlot): Unit {
+  const unit = book.units.find((each) => each.id === slot.unitId);
+  if (!unit) throw new Error(`standing: slot ${slot.id} has no unit`);
+  return unit;
+}
+
 export function standingOf(
   book: HomeBook,
   slot: FilterSlot,
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
 ): Standing {
-  const unit = book.units.find((each) => each.id === slot.unitId);
-  if (!unit) throw new Error(`standingOf: slot ${slot.id} has no unit`);
+  const unit = unitOf(book, slot);
   const context = contextOf(book, slot, today);
   const stints = stintsOf(book, slot);
   const wear = wearSummaryOfPlace(context, stints, today);
@@ -49,17 +56,34 @@ export function standingOf(
       sentence: "No change recorded yet.",
     };
   const drivers = driversOf(book, slot);
+  const awayDays = daysAway(book, slot, { context, stints }, wear, today);
   const reasons = reasonsOf(
-    wear,
-    ({ id }) => {
-      const driver = drivers.find((each) => each.id === id);
-      return driver ? wordsFor(driver) : "";
-    },
+    // The days of an absence count as measured ones: their part is named apart from the weather’s.
+    { ...wear, weatherDays: wear.weatherDays === null ? null : wear.weatherDays - awayDays },
+    ({ id = "", kind }) =>
+      wordsFor(drivers.find((each) => each.id === id) ?? { scope: "home", id, kind }),
     weatherWords(context, fittedOn, today),
     dueAtBookPace(context, stints, today),
     wear.likelyAtWholeLife,
   );
+  const away = drivers.find((driver) => driver.kind === "away");
+  if (away && awayDays !== 0) reasons.unshift({ words: wordsFor(away), daysSooner: awayDays });
   return { ...common, wear, fittedOn, reasons, sentence: reasonSentence(wear, reasons) };
+}
+
+/** By how many days an absence brings a filter forward: below 0, as it puts it off. */
+function daysAway(
+  book: HomeBook,
+  slot: FilterSlot,
+  { context, stints }: Pick<Standing, "context" | "stints">,
+  { likely }: WearSummary,
+  today: PlainDate,
+): number {
+  const system = book.systems.find((each) => each.id === unitOf(book, slot).systemId);
+  if (!system || !driversOf(book, slot).some((driver) => driver.kind === "away")) return 0;
+  const atHome = { ...context, measured: measuredOf(book, system) };
+  const usual = likelyOfPlace(atHome, stints, today);
+  return likely && usual ? daysFrom(likely, usual) : 0;
 }
 
 /** Days until a slot is likely due: negative once past; null when nothing can be said. */

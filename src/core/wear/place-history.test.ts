@@ -4,7 +4,6 @@ import { equipmentSchema } from "../climate/run-hours";
 import { addDays, plainDate } from "../quantities/plain-date";
 import { MEDIA, MEDIA_KINDS } from "./media";
 import {
-  dueDaysAhead,
   likelyOfPlace,
   SHORTER_LIFE_SHARE,
   wearOfPlace,
@@ -103,14 +102,6 @@ describe("a place whose filters go early", () => {
     // 120 days, less a quarter: 90 from the day it went in.
     expect(MEDIA["pleated-25"].maxAgeDays).toBe(120);
     expect([likely, limitedBy]).toEqual([addDays(today, 80), "age"]);
-    const ahead = dueDaysAhead(
-      still,
-      [one!],
-      wearSummaryOfPlace(still, [one!], today),
-      today,
-      addDays(today, 300),
-    );
-    expect(ahead).toEqual([80, 170, 260].map((days) => addDays(today, days)));
   });
 
   it("has nothing to say before the first filter", () => {

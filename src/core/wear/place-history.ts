@@ -1,6 +1,6 @@
 import type { Actual, Climate } from "../climate/climate";
 import type { Equipment, Measured } from "../climate/run-hours";
-import { toDay, type PlainDate } from "../quantities/plain-date";
+import type { PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
 import { MEDIA } from "./media";
@@ -87,18 +87,32 @@ const plainInput = (
   today: PlainDate,
 ) => inputOf(context, last, today, priorBelief(context, stints), HORIZON_DAYS);
 
+/** What the engine is asked of the filter in place; null before the first was fitted. */
+export function wearInputNow(
+  context: PlaceContext,
+  stints: readonly Stint[],
+  today: PlainDate,
+): WearInput | null {
+  const last = stints.at(-1);
+  return last ? inputNow(context, plainInput(context, stints, last, today)) : null;
+}
+
 /** How the filter now in place wears; null before the first was fitted. Stints in date order. */
 export function wearOfPlace(
   context: PlaceContext,
   stints: readonly Stint[],
   today: PlainDate,
 ): WearResult | null {
-  const last = stints.at(-1);
-  return last ? wear(inputNow(context, plainInput(context, stints, last, today))) : null;
+  const input = wearInputNow(context, stints, today);
+  return input && wear(input);
 }
 
 /** `likelyAtWholeLife` is the likely day if the filter were kept to its end; null if it is. */
-export type PlaceSummary = WearSummary & { likelyAtWholeLife: PlainDate | null };
+export type PlaceSummary = WearSummary & {
+  likelyAtWholeLife: PlainDate | null;
+  /** What the engine was asked, for whatever else follows from it. */
+  input: WearInput;
+};
 
 /** The same without its days: all that most screens show. */
 export function wearSummaryOfPlace(
@@ -110,9 +124,11 @@ export function wearSummaryOfPlace(
   if (!last) return null;
   const plain = plainInput(context, stints, last, today);
   const whole = wearSummary(plain);
-  if (context.lifeShare === 1) return { ...whole, likelyAtWholeLife: null };
+  if (context.lifeShare === 1) return { ...whole, likelyAtWholeLife: null, input: plain };
+  const input = inputNow(context, plain);
   return {
-    ...wearSummary(inputNow(context, plain)),
+    ...wearSummary(input),
+    input,
     looksUsed: whole.looksUsed,
     bookDue: whole.bookDue,
     likelyAtWholeLife: whole.likely,
@@ -141,31 +157,4 @@ export function dueAtBookPace(
   if (!last) return null;
   const plain = inputOf(context, { ...last, looks: [] }, today, FIRST_BELIEF, HORIZON_DAYS);
   return likelyDue(inputNow(context, plain));
-}
-
-/**
- * The days on which this filter and those after it are likely due, from the one in place up to
- * `until`, each fitted when the one before was due (today, if that has passed).
- */
-export function dueDaysAhead(
-  context: PlaceContext,
-  stints: readonly Stint[],
-  now: WearSummary | null,
-  today: PlainDate,
-  until: PlainDate,
-): PlainDate[] {
-  const last = stints.at(-1);
-  const days: PlainDate[] = [];
-  let due = now?.likely ?? null;
-  let belief = now?.belief ?? FIRST_BELIEF;
-  while (last && due !== null && due <= until) {
-    days.push(due);
-    belief = carried(belief);
-    const startedOn = due < today ? today : due;
-    const ahead = toDay(until) - toDay(startedOn);
-    const slot = context.lifeShare === 1 ? last.slot : shortened(last.slot, context.lifeShare);
-    const next = { startedOn, slot, looks: [] };
-    due = likelyDue(inputOf(context, next, startedOn, belief, Math.max(0, ahead)));
-  }
-  return days;
 }

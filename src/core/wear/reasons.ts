@@ -1,6 +1,7 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { capitalised, spanWords } from "../quantities/words";
 import { TENTH, type Belief } from "./belief";
+import type { DriverKind } from "./drivers";
 import type { WearSummary } from "./wear";
 
 /** One thing that moves a due date. Days overlap: they are never added up. */
@@ -17,7 +18,7 @@ const MOST_REASONS = 3;
  */
 export function reasonsOf(
   result: WearSummary,
-  wordsFor: (driver: { id?: string | undefined; kind: string }) => string,
+  wordsFor: (driver: { id?: string | undefined; kind: DriverKind }) => string,
   weather: string | null,
   bookPace: PlainDate | null,
   wholeLife: PlainDate | null = null,

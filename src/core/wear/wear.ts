@@ -281,8 +281,17 @@ export type WearSummary = Omit<WearResult, "days">;
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
  */
 export function wearSummary(input: WearInput): WearSummary {
-  return summaryOf(input, courseTo(input, weatherOf(input), input.drivers, decisiveDay(input)));
+  let summary = summaries.get(input);
+  if (!summary) {
+    const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
+    summary = summaryOf(input, course);
+    summaries.set(input, summary);
+  }
+  return summary;
 }
+
+/** The same question is asked by a slot’s sheet, its job and the lintel: it is answered once. */
+const summaries = new WeakMap<WearInput, WearSummary>();
 
 function summaryOf(input: WearInput, real: Course): WearSummary {
   const fitted = toDay(input.fittedOn);

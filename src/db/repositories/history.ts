@@ -1,18 +1,46 @@
 import { and, asc, desc, eq, gt, max, sql, type SQL } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent } from "@/core/register/register";
+import { judgedBySchema } from "@/core/readings/judge";
+import type { ReadingKind } from "@/core/readings/reading-kinds";
+import type { HistoryEvent, ReadingTaken } from "@/core/register/register";
 import type { Grade } from "@/core/wear/belief";
 import type { Reader, Tx } from "../client";
-import { events, looks } from "../schema";
+import { events, looks, readings } from "../schema";
+
+function readingOf(row: typeof readings.$inferSelect): ReadingTaken {
+  const { kind, value, word, unit, typedValue, typedUnit, grounds } = row;
+  return {
+    kind: kind as ReadingKind,
+    value: word ?? value ?? undefined,
+    unit: unit ?? undefined,
+    ...judgedBySchema.parse(JSON.parse(grounds)),
+    ...(typedValue === null ? {} : { typed: { value: typedValue, unit: typedUnit ?? "" } }),
+  };
+}
+
+function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$inferInsert {
+  const { kind, value, unit, typed, ...grounds } = taken;
+  return {
+    eventId,
+    kind,
+    value: typeof value === "number" ? value : null,
+    word: typeof value === "string" ? value : null,
+    unit: unit ?? null,
+    typedValue: typed?.value ?? null,
+    typedUnit: typed?.unit ?? null,
+    grounds: JSON.stringify(grounds),
+  };
+}
 
 async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[]> {
   const rows = await db
-    .select({ event: events, look: looks })
+    .select({ event: events, look: looks, reading: readings })
     .from(events)
     .leftJoin(looks, eq(looks.eventId, events.id))
+    .leftJoin(readings, eq(readings.eventId, events.id))
     .where(where)
     .orderBy(asc(events.ordinal));
-  return rows.map(({ event, look }) => ({
+  return rows.map(({ event, look, reading }) => ({
     id: event.id,
     kind: event.kind,
     date: event.date as PlainDate,
@@ -22,6 +50,8 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(event.itemId === null ? {} : { itemId: event.itemId }),
     ...(event.corrects === null ? {} : { corrects: event.corrects }),
     ...(event.runId === null ? {} : { runId: event.runId }),
+    ...(event.taskKey === null ? {} : { taskKey: event.taskKey }),
+    ...(reading === null ? {} : { reading: readingOf(reading) }),
     ...(event.words === null ? {} : { words: event.words }),
     ...(event.minutes === null ? {} : { minutes: event.minutes }),
     ...(event.costMinor === null ? {} : { costMinor: event.costMinor }),
@@ -86,6 +116,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   recordedAt: event.recordedAt,
   corrects: event.corrects,
   runId: event.runId,
+  taskKey: event.taskKey,
   words: event.words,
   minutes: event.minutes,
   costMinor: event.costMinor,
@@ -108,6 +139,8 @@ export async function appendEvents(
       look ? [{ eventId: id, grade: look.grade, pressureDropPa: look.pressureDropPa }] : [],
     );
     if (seen.length > 0) await tx.insert(looks).values(seen);
+    const read = some.flatMap(({ id, reading }) => (reading ? [readingRow(id, reading)] : []));
+    if (read.length > 0) await tx.insert(readings).values(read);
   }
 }
 

@@ -1,6 +1,7 @@
 import { and, asc, eq, isNull, sql } from "drizzle-orm";
 import { z } from "zod";
 import { climateSchema } from "@/core/climate/climate";
+import { dayIn } from "@/core/quantities/plain-date";
 import type { Home, Level } from "@/core/register/register";
 import type { Reader, Tx } from "../client";
 import { homes, levels, weatherDays } from "../schema";
@@ -14,6 +15,7 @@ function toHome(row: typeof homes.$inferSelect): Home {
     timeZone: row.timeZone,
     unitSystem: row.unitSystem,
     currency: row.currency,
+    enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     climate: climateSchema.parse({
       monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
       heatingDesignC: row.heatingDesignC,

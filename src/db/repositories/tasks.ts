@@ -1,30 +1,56 @@
-import { eq } from "drizzle-orm";
-import type { Task } from "@/core/register/register";
+import { and, eq, isNull } from "drizzle-orm";
+import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/register/task";
 import type { Reader, Tx } from "../client";
 import { tasks } from "../schema";
 
-export async function listTasks(db: Reader, homeId: string): Promise<Task[]> {
+export async function listTasks(db: Reader, homeId: string): Promise<TaskSetting[]> {
   const rows = await db.select().from(tasks).where(eq(tasks.homeId, homeId));
   return rows.map((row) => ({
     id: row.id,
-    procedureId: row.procedureId,
+    key: row.key,
+    changes: taskChangesSchema.parse(JSON.parse(row.changes)),
     ...(row.unitId === null ? {} : { unitId: row.unitId }),
     ...(row.partId === null ? {} : { partId: row.partId }),
   }));
 }
 
-/** A task of a part that follows its wear. */
-export async function insertWearTask(
+const at = (homeId: string, { unitId, partId }: TaskPlace, key: string) =>
+  and(
+    eq(tasks.homeId, homeId),
+    eq(tasks.key, key),
+    unitId === undefined ? isNull(tasks.unitId) : eq(tasks.unitId, unitId),
+    partId === undefined ? isNull(tasks.partId) : eq(tasks.partId, partId),
+  );
+
+/** The name under which a job is stored; stored now if nothing was ever changed of it. */
+export async function ensureTask(
   tx: Tx,
   homeId: string,
-  task: { id: string; unitId: string; partId: string; procedureId: string },
+  setting: TaskSetting,
+  createdAt: string,
+): Promise<string> {
+  const { id, unitId, partId, key, changes } = setting;
+  const [known] = await tx
+    .select({ id: tasks.id })
+    .from(tasks)
+    .where(at(homeId, setting, key));
+  if (known) return known.id;
+  await tx
+    .insert(tasks)
+    .values({ id, homeId, unitId, partId, key, changes: JSON.stringify(changes), createdAt });
+  return id;
+}
+
+/** Puts what was changed of a job in the place of what was changed before; nothing is the default. */
+export async function saveTask(
+  tx: Tx,
+  homeId: string,
+  setting: TaskSetting,
   createdAt: string,
 ): Promise<void> {
-  await tx.insert(tasks).values({
-    ...task,
-    homeId,
-    cadence: JSON.stringify({ kind: "wear" }),
-    alsoSatisfies: "[]",
-    createdAt,
-  });
+  const id = await ensureTask(tx, homeId, setting, createdAt);
+  await tx
+    .update(tasks)
+    .set({ changes: JSON.stringify(setting.changes) })
+    .where(eq(tasks.id, id));
 }

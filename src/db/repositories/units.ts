@@ -59,6 +59,7 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
     kind: row.kind,
     name: row.name,
     answers: readAnswerColumn(row.answers),
+    enteredOn: row.createdAt.slice(0, 10) as PlainDate,
     ...known({
       roomId: row.roomId,
       make: row.make,

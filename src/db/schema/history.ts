@@ -8,6 +8,7 @@ import {
   text,
   type AnySQLiteColumn,
 } from "drizzle-orm/sqlite-core";
+import { HISTORY_KINDS } from "../../core/register/register";
 import { homes } from "./homes";
 import { items, parts } from "./parts";
 import { units } from "./units";
@@ -27,15 +28,15 @@ export const events = sqliteTable(
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     itemId: text("item_id").references(() => items.id, { onDelete: "restrict" }),
-    kind: text("kind", {
-      enum: ["fitted", "cleaned", "done", "look", "note", "withdrawn"],
-    }).notNull(),
+    kind: text("kind", { enum: HISTORY_KINDS }).notNull(),
     date: text("happened_on").notNull(),
     recordedAt: text("recorded_at").notNull(),
     corrects: text("corrects_id").references((): AnySQLiteColumn => events.id, {
       onDelete: "restrict",
     }),
     runId: text("run_id"),
+    /** Of what was done: which of the jobs of its place. */
+    taskKey: text("task_key"),
     words: text("words"),
     minutes: integer("minutes"),
     costMinor: integer("cost_minor"),
@@ -64,4 +65,23 @@ export const looks = sqliteTable(
       sql`${table.grade} is not null or ${table.pressureDropPa} is not null`,
     ),
   ],
+);
+
+/** What was measured or seen: the detail of a reading event, as typed and in the unit it is judged in. */
+export const readings = sqliteTable(
+  "readings",
+  {
+    eventId: text("event_id")
+      .primaryKey()
+      .references(() => events.id, { onDelete: "restrict" }),
+    kind: text("kind").notNull(),
+    value: real("value"),
+    word: text("word"),
+    unit: text("unit"),
+    typedValue: text("typed_value"),
+    typedUnit: text("typed_unit"),
+    /** JSON: rated value or band, limits, school, flags and mode it is judged by. */
+    grounds: text("grounds").notNull().default("{}"),
+  },
+  (table) => [index("readings_kind").on(table.kind)],
 );

@@ -3,7 +3,10 @@ import { homes } from "./homes";
 import { parts } from "./parts";
 import { units } from "./units";
 
-/** A job that comes round: of a part, a unit or the home. Its occurrences are derived. */
+/**
+ * A job that somebody changed, made up or ran. The jobs themselves come with the kinds of parts and
+ * units, and their occurrences are derived.
+ */
 export const tasks = sqliteTable(
   "tasks",
   {
@@ -13,11 +16,9 @@ export const tasks = sqliteTable(
       .references(() => homes.id, { onDelete: "restrict" }),
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
-    procedureId: text("procedure_id").notNull(),
-    /** JSON: a cadence. */
-    cadence: text("cadence").notNull(),
-    /** JSON: ids of the tasks that are done with it. */
-    alsoSatisfies: text("also_satisfies").notNull(),
+    key: text("task_key").notNull().default("renew"),
+    /** JSON: what was changed of its default. */
+    changes: text("changes").notNull().default("{}"),
     createdAt: text("created_at").notNull(),
   },
   (table) => [index("tasks_home").on(table.homeId), index("tasks_part").on(table.partId)],

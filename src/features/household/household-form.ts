@@ -39,8 +39,8 @@ export const driverForm = z
     if (isCounted && !(/^\d+$/.test(fields.count) && count <= MOST_COUNTED))
       problem("count", `Give a number, 0 to ${MOST_COUNTED}.`);
     const percent = Number(fields.fraction.replace(",", "."));
-    const isBypass = fields.kind === "bypass";
-    if (isBypass && !(fields.fraction !== "" && percent >= 0 && percent <= 100))
+    const isShare = words.share !== undefined;
+    if (isShare && !(fields.fraction !== "" && percent >= 0 && percent <= 100))
       problem("fraction", "Give a share in percent, 0 to 100.");
     const [scope, id] = fields.scope.split(":");
     if (context.issues.length > 0) return z.NEVER;
@@ -48,7 +48,7 @@ export const driverForm = z
       ...scopeFrom(scope ?? "", id),
       kind: fields.kind,
       ...(isCounted ? { count } : {}),
-      ...(isBypass ? { fraction: percent / 100 } : {}),
+      ...(isShare ? { fraction: percent / 100 } : {}),
       ...(from ? { from } : {}),
       ...(to ? { to } : {}),
       ...(fields.label ? { label: fields.label } : {}),

@@ -3,10 +3,13 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
+import { renewalOf } from "@/content/procedures/library";
 import { isolatorOf } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { insertRun, listOpenRuns } from "@/db/repositories/runs";
+import { RENEW } from "@/core/register/task";
+import { ensureTask } from "@/db/repositories/tasks";
 import { now } from "@/lib/clock";
 
 const starting = z.object({ homeId: z.string(), slotId: z.string() });
@@ -17,22 +20,24 @@ export async function startRun(form: FormData): Promise<void> {
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   const unit = book?.units.find((each) => each.id === slot?.unitId);
-  const task = book?.tasks.find((each) => each.partId === slotId);
-  if (!slot || !unit || !task) redirect(`/homes/${homeId}`);
+  const job = slot && renewalOf(slot.media);
+  if (!slot || !unit || !job) redirect(`/homes/${homeId}`);
   const store = await appStore();
   const id = await store.write(async (tx) => {
     const going = (await listOpenRuns(tx, homeId)).find((run) => run.partId === slotId);
     if (going) return going.id;
+    const startedAt = now().toISOString();
+    const task = { id: randomUUID(), unitId: unit.id, partId: slotId, key: RENEW, changes: {} };
     const run = {
       id: randomUUID(),
       homeId,
       unitId: unit.id,
       partId: slotId,
-      taskId: task.id,
-      procedureId: task.procedureId,
+      taskId: await ensureTask(tx, homeId, task, startedAt),
+      procedureId: job.id,
       facts: { directionKnown: slot.direction !== "unknown", indicator: slot.indicator },
       isolator: isolatorOf(unit),
-      startedAt: now().toISOString(),
+      startedAt,
       endedAt: null,
     };
     await insertRun(tx, run);

@@ -1,6 +1,7 @@
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
-import { standingsOf } from "@/content/standings";
+import { agendaNow } from "@/content/agendas";
+import { pathOfTask } from "@/content/task-words";
 import { unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { lintelOf, type Lintel } from "@/core/register/lintel";
@@ -10,14 +11,16 @@ import { homeBook } from "@/db/home-book";
 import { listHomes } from "@/db/repositories/homes";
 import { todayIn } from "@/lib/clock";
 
+export type PegPlace = { words: string; path: string };
+
 export type Shell = {
   homeId: string;
   homeName: string;
   homes: { id: string; name: string }[];
   lintel: Lintel;
   unitNames: Record<string, string>;
-  /** By slot: where a peg leads, and what its card says. */
-  pegPlaces: Record<string, { words: string }>;
+  /** By job: where a peg leads, and what its card says. */
+  pegPlaces: Record<string, PegPlace>;
   hasRunHours: boolean;
 };
 
@@ -33,17 +36,26 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
     lintel: lintelNow(book, today),
     unitNames,
-    pegPlaces: Object.fromEntries(
-      book.slots.map((slot) => [
-        slot.id,
-        { words: `${unitNames[slot.unitId]}, ${inSentence(slot.name)}` },
-      ]),
-    ),
+    pegPlaces: pegPlacesOf(book, today),
     hasRunHours: book.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
       return equipment.heats || equipment.cools;
     }),
   };
+}
+
+/** Where each job that hangs from the lintel leads. */
+function pegPlacesOf(book: HomeBook, today: PlainDate): Record<string, PegPlace> {
+  const named = agendaNow(book, today).filter(({ ahead }) => ahead.length > 0);
+  return Object.fromEntries(
+    named.map(({ task, unit }): [string, PegPlace] => [
+      task.id,
+      {
+        words: unit ? `${unit.name}: ${inSentence(task.name)}` : task.name,
+        path: pathOfTask(task),
+      },
+    ]),
+  );
 }
 
 const drawn = new WeakMap<HomeBook, { today: PlainDate; lintel: Lintel }>();
@@ -52,7 +64,7 @@ const drawn = new WeakMap<HomeBook, { today: PlainDate; lintel: Lintel }>();
 function lintelNow(book: HomeBook, today: PlainDate): Lintel {
   const before = drawn.get(book);
   if (before?.today === today) return before.lintel;
-  const lintel = lintelOf(book, standingsOf(book, today), today);
+  const lintel = lintelOf(book, agendaNow(book, today), today);
   drawn.set(book, { today, lintel });
   return lintel;
 }

@@ -9,7 +9,7 @@ import { dropDraft, updateUnit } from "@/db/repositories/units";
 import type { SetUpStep } from "@/core/register/register";
 import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, refused, type FormState } from "@/lib/forms";
-import { appendFitting, ensureTask } from "./slot-writes";
+import { appendFitting } from "./slot-writes";
 import { readQuickSlots, slotsToAsk } from "./quick-slots";
 
 /** Enters the filter slots of a unit that is being set up, and goes on to `next`. */
@@ -40,7 +40,6 @@ export async function saveFilters(
       // Rows entered in one instant still need an order.
       const createdAt = new Date(at.getTime() + i).toISOString();
       await insertSlot(tx, slot, createdAt);
-      await ensureTask(tx, homeId, slot, createdAt);
       if (fittedOn)
         await appendFitting(tx, homeId, slot, { date: fittedOn, recordedAt: createdAt });
     }

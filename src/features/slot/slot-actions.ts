@@ -6,7 +6,7 @@ import { z } from "zod";
 import { readMoney } from "@/core/quantities/money";
 import type { FilterSlot } from "@/core/register/register";
 import { GRADES } from "@/core/wear/belief";
-import { historyOf } from "@/core/register/part-wear";
+import { historyOf } from "@/core/register/record";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
@@ -15,7 +15,7 @@ import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, invalid, pastDay, singles, type FormState } from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
-import { appendFitting, ensureTask } from "./slot-writes";
+import { appendFitting } from "./slot-writes";
 
 export async function createSlot(
   homeId: string,
@@ -35,7 +35,6 @@ export async function createSlot(
   const store = await appStore();
   await store.write(async (tx) => {
     await insertSlot(tx, slot, at);
-    await ensureTask(tx, homeId, slot, at);
     if (fittedOn) await appendFitting(tx, homeId, slot, { date: fittedOn, recordedAt: at });
   });
   redirect(`/homes/${homeId}/parts/${slot.id}`);
@@ -57,7 +56,6 @@ export async function changeSlot(
   const store = await appStore();
   await store.write(async (tx) => {
     await updateSlot(tx, changed);
-    await ensureTask(tx, homeId, changed, now().toISOString());
   });
   redirect(`/homes/${homeId}/parts/${slotId}`);
 }

@@ -1,5 +1,6 @@
 import { addDays, toDay } from "@/core/quantities/plain-date";
-import { contextOf, historyOf, stintsOf } from "@/core/register/part-wear";
+import { contextOf, stintsOf } from "@/core/register/part-wear";
+import { historyOf } from "@/core/register/record";
 import { SEEN_BY_GRADE } from "@/core/wear/belief";
 import { wearOfPlace } from "@/core/wear/place-history";
 import { curveDate, curveOf } from "./curve";

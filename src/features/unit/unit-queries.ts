@@ -2,7 +2,8 @@ import "server-only";
 import { renewalOf } from "@/content/procedures/library";
 import { reasonWords, standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { driversOf, historyOf, historyOfUnit } from "@/core/register/part-wear";
+import { driversOf } from "@/core/register/part-wear";
+import { historyOf, historyOfUnit } from "@/core/register/record";
 import type {
   AirSystem,
   Contact,

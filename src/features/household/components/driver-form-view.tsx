@@ -132,9 +132,12 @@ function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Opt
           {...text("count")}
         />
       </div>
-      <div hidden={kind !== "bypass"}>
+      <div hidden={!words.share}>
         <TextField
-          label="Share of the air, percent"
+          label={words.share ?? "Percent"}
+          hint={
+            kind === "away" ? "0 when they are off, about 50 when they are turned down." : undefined
+          }
           inputMode="decimal"
           className="max-w-28"
           {...text("fraction")}

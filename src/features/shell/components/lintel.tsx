@@ -17,9 +17,12 @@ const STEPS = [
 
 /** Pegs nearer than this share a place to hang: 44 px at the usual width of a screen. */
 const CLUSTER_DAYS = 12;
-const MINUTES_PER_PEG = 10;
+/** A peg is so long, px, and longer with the minutes that hang there; an hour or two at most. */
+const SHORTEST = 10;
+const LONGEST = 34;
+const MINUTES_PER_PX = 4;
 
-type Place = { words: string };
+type Place = { words: string; path: string };
 type Hung = { pegs: Peg[]; past: boolean };
 
 function hang(pegs: readonly Peg[], apart: number): Hung[] {
@@ -93,7 +96,7 @@ export function Lintel({
           <ul className="relative h-14">
             {hung.map((group) => (
               <PegGroup
-                key={`${group.pegs[0]!.slotId} ${group.pegs[0]!.due}`}
+                key={`${group.pegs[0]!.taskId} ${group.pegs[0]!.due}`}
                 {...{ homeId, lintel, places, group }}
               />
             ))}
@@ -145,15 +148,16 @@ function PegGroup({
   const { pegs, past } = group;
   const first = pegs[0]!;
   const lines = pegs.map((peg) => {
-    const words = places[peg.slotId]?.words ?? "";
+    const words = places[peg.taskId]?.words ?? "";
     return `${words}: ${past ? awayWords(peg.due, lintel.today) : dateWords(peg.due, lintel.today)}`;
   });
-  const length = Math.min(34, 10 + (MINUTES_PER_PEG * pegs.length) / 2);
+  const minutes = pegs.reduce((sum, peg) => sum + peg.minutes, 0);
+  const length = Math.min(LONGEST, SHORTEST + minutes / MINUTES_PER_PX);
   const at = past ? along(lintel, lintel.today) : along(lintel, first.due);
   return (
     <li style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
       <Link
-        href={`/homes/${homeId}/parts/${first.slotId}`}
+        href={`/homes/${homeId}/${pegs.length > 1 ? "jobs" : (places[first.taskId]?.path ?? "jobs")}`}
         aria-label={lines.join("; ")}
         data-past={past || undefined}
         className="flex h-12 w-11 justify-center"
@@ -161,7 +165,11 @@ function PegGroup({
         {past ? (
           <Fallen />
         ) : (
-          <Hanging length={length} soon={daysFrom(lintel.today, first.due) <= 7} />
+          <Hanging
+            length={length}
+            soon={daysFrom(lintel.today, first.due) <= 7}
+            isVisit={pegs.some((peg) => peg.isVisit)}
+          />
         )}
       </Link>
       <div
@@ -178,16 +186,21 @@ function PegGroup({
   );
 }
 
-function Hanging({ length, soon }: { length: number; soon: boolean }) {
+/** A visit of a technician has a crossbar. */
+function Hanging({ length, soon, isVisit }: { length: number; soon: boolean; isVisit: boolean }) {
   return (
     <svg
       aria-hidden="true"
-      width="14"
+      width="22"
       height={length + 12}
       className={soon ? "fill-attention stroke-attention" : "fill-ink stroke-ink"}
     >
-      <line x1="7" x2="7" y1="0" y2={length} strokeWidth="2" />
-      <rect x="2" y={length} width="10" height="10" strokeWidth="0" />
+      <line x1="11" x2="11" y1="0" y2={length} strokeWidth="2" />
+      {isVisit ? (
+        <rect x="1" y={length} width="20" height="7" strokeWidth="0" />
+      ) : (
+        <rect x="6" y={length} width="10" height="10" strokeWidth="0" />
+      )}
     </svg>
   );
 }

@@ -1,0 +1,300 @@
+import type { Cadence } from "@/core/due/cadence";
+import { GREY_LOOK } from "@/core/register/agenda";
+import { CLEAN_DUCTS } from "@/core/register/duct-cleanings";
+import { LOOK, RENEW, type Doer, type TaskDefinition } from "@/core/register/task";
+import { MEDIA, type Media } from "@/core/wear/media";
+import type { PartKindId } from "./part-kinds";
+import { renewalOf } from "./procedures/library";
+import type { UnitKindId } from "./unit-kinds";
+
+/**
+ * The jobs that come round at each kind of part and unit, and in a home. Figures are general trade
+ * practice: docs/sources.md#jobs. Every one can be changed for its part; a manual comes first.
+ */
+type Rest = Partial<Omit<TaskDefinition, "key" | "name" | "cadence">> & {
+  minutes?: readonly [handsOn: number, waiting?: number];
+};
+
+function job(
+  key: string,
+  name: string,
+  cadence: Cadence,
+  who: Doer,
+  handsOn: number,
+  { minutes: _, ...rest }: Rest = {},
+): TaskDefinition {
+  return { key, name, cadence, who, handsOn, waiting: 0, ...rest };
+}
+
+type Unit = Extract<Cadence, { kind: "every" }>["unit"];
+type Within = NonNullable<Extract<Cadence, { kind: "every" }>["within"]>;
+const every = (n: number, unit: Unit, within?: Within): Cadence => ({
+  kind: "every",
+  n,
+  unit,
+  within,
+});
+const yearly = every(1, "year");
+type Anchor = Extract<Cadence, { kind: "season" }>["anchor"];
+const season = (anchor: Anchor, offsetDays = 0): Cadence => ({
+  kind: "season",
+  anchor,
+  offsetDays,
+});
+const after = (event: string, days: number): Cadence => ({ kind: "after", event, days });
+type Reading = Extract<Cadence, { kind: "reading" }>["reading"];
+const onReading = (reading: Reading, verdict: "watch" | "act" = "act"): Cadence => ({
+  kind: "reading",
+  reading,
+  verdict,
+});
+const earliest = (...of: Cadence[]): Cadence => ({ kind: "earliest", of });
+
+/** Weeks before the cold or the heat in which technicians still have time. */
+const BEFORE_HEATING = season("heatingStart", -28);
+const BEFORE_COOLING = season("coolingStart", -28);
+/** How soon a coil is looked at once building work has ended, and ducts are thought of, days. */
+const COIL_AFTER_WORKS_DAYS = 14;
+const DUCTS_AFTER_WORKS_DAYS = 30;
+const LOOK_AFTER_DUCTS_DAYS = 7;
+
+const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
+  blower: [job("clean", "Vacuum the blower", every(2, "year"), "confident", 30)],
+  belt: [
+    job("look", "Look at the belt for cracks and slack", yearly, "confident", 10),
+    job("replace", "Put on a new belt", onReading("belt"), "confident", 20, { onlyWhen: true }),
+  ],
+  burners: [job("clean", "Have the burners cleaned", every(2, "year"), "licensed", 30)],
+  "flame-sensor": [job("polish", "Polish the flame sensor", every(2, "year"), "confident", 15)],
+  pilot: [
+    job("measure", "Measure the pilot’s millivolts", BEFORE_HEATING, "confident", 20, {
+      waiting: 5,
+    }),
+    job("replace", "Have the thermocouple replaced", onReading("thermocouple-mv"), "licensed", 30, {
+      onlyWhen: true,
+    }),
+  ],
+  "heat-exchanger": [
+    job("test", "Have the heat exchanger tested", every(2, "year"), "licensed", 20),
+  ],
+  "condensate-trap": [job("flush", "Rinse and refill the trap", every(6, "month"), "owner", 15)],
+  "condensate-line": [
+    job("flush", "Brush and flush the line", every(2, "month", "cooling"), "owner", 20),
+    job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, { onlyWhen: true }),
+  ],
+  "plastic-vent": [
+    job("intake", "Clear leaves from vent and intake", season("leafFall", 14), "owner", 20),
+    job("snow", "Clear snow from both ends", every(1, "week", "snow"), "owner", 5),
+  ],
+  "metal-vent": [job("look", "Look over the vent pipe", BEFORE_HEATING, "owner", 5)],
+  "air-intake": [job("brush", "Vacuum the air inlet", yearly, "owner", 10)],
+  wiring: [job("look", "Look over wires and ends", yearly, "licensed", 10)],
+  "evaporator-coil": [
+    job(
+      "look",
+      "Look at the indoor coil",
+      earliest(BEFORE_COOLING, after("renovation", COIL_AFTER_WORKS_DAYS)),
+      "owner",
+      20,
+    ),
+    job("clean", "Clean the indoor coil", onReading("coil"), "confident", 90, {
+      waiting: 10,
+      onlyWhen: true,
+      alsoDoes: ["evaporator-coil:look", "drain-pan:wipe"],
+    }),
+  ],
+  "drain-pan": [job("wipe", "Wipe the pan, lift the float", BEFORE_COOLING, "owner", 10)],
+  "float-switch": [job("lift", "Lift the float switch once", BEFORE_COOLING, "owner", 5)],
+  "condenser-coil": [
+    job("clean", "Rinse the outdoor coil", season("coolingStart", -21), "owner", 45, {
+      waiting: 10,
+      alsoDoes: ["base-drain:clear"],
+    }),
+  ],
+  "base-drain": [job("clear", "Clear the holes in its base", season("leafFall", 21), "owner", 5)],
+  capacitor: [
+    job("measure", "Have the capacitors measured", yearly, "licensed", 10),
+    job("replace", "Have the capacitor replaced", onReading("capacitor-uf"), "licensed", 20, {
+      onlyWhen: true,
+    }),
+  ],
+  contactor: [job("look", "Have the contactor looked at", yearly, "licensed", 5)],
+  clearance: [
+    job("growth", "Cut back what grows round it", every(1, "month", "growth"), "owner", 10),
+    job("snow", "Dig it free of snow", every(1, "week", "snow"), "owner", 10),
+  ],
+  "inlet-screen": [job("wash", "Wash the inlet screen", every(3, "month"), "licensed", 10)],
+  "head-drain": [job("flush", "Pour water through its drain", BEFORE_COOLING, "owner", 10)],
+  "recovery-core": [
+    job(
+      "wash",
+      "Wash the recovery core",
+      earliest(every(5, "year", "growth"), onReading("heat-recovery-efficiency")),
+      "owner",
+      60,
+      { waiting: 2880 },
+    ),
+    job("measure", "Measure the four temperatures", every(6, "month", "heating"), "owner", 15),
+  ],
+  "cover-seal": [
+    job("look", "Look at the cover’s seal", every(6, "month"), "owner", 5),
+    job("replace", "Put in a new seal", onReading("seal"), "owner", 15, { onlyWhen: true }),
+  ],
+  "room-valves": [job("wash", "Wash the room valves", every(6, "month"), "owner", 30)],
+  "outside-grilles": [job("brush", "Brush the outside grilles", every(6, "month"), "owner", 15)],
+  grilles: [job("vacuum", "Vacuum the grilles", every(3, "month", "inUse"), "owner", 10)],
+  "drain-ports": [
+    job("store", "Drain it and put it away dry", season("coolingEnd", 14), "owner", 25, {
+      waiting: 240,
+    }),
+  ],
+  "exhaust-hose": [job("vacuum", "Vacuum the hose’s ends", yearly, "owner", 10)],
+  flue: [job("check", "Have the flue checked", yearly, "licensed", 20)],
+  "magnetic-filter": [
+    job("clean", "Clean the magnetic filter", BEFORE_HEATING, "owner", 30),
+    job("again", "Flush it once more", onReading("sludge"), "owner", 10, { onlyWhen: true }),
+  ],
+  inhibitor: [job("check", "Test the heating’s water", yearly, "owner", 10)],
+  pressure: [
+    job("read", "Read the pressure, cold", every(2, "month", "heating"), "owner", 2),
+    job("top-up", "Bring the pressure back", onReading("boiler-pressure-bar"), "owner", 10, {
+      onlyWhen: true,
+    }),
+  ],
+  radiator: [job("bleed", "Bleed the radiators", season("heatingStart", -14), "owner", 20)],
+  damper: [
+    job("winter", "Open it for winter", season("heatingStart", 7), "owner", 15),
+    job("summer", "Shut it for summer", season("heatingEnd", 7), "owner", 10),
+  ],
+  "supply-run": [
+    job(
+      CLEAN_DUCTS,
+      "Have the ducts cleaned",
+      after("renovation", DUCTS_AFTER_WORKS_DAYS),
+      "licensed",
+      120,
+      { onlyWhen: true },
+    ),
+    job("debris", "Have the ducts looked into", onReading("duct-debris"), "licensed", 30, {
+      onlyWhen: true,
+    }),
+  ],
+  "outside-terminal": [job("brush", "Clear the outside terminal", yearly, "owner", 10)],
+  "dryer-duct": [job("brush", "Brush out the dryer’s duct", yearly, "owner", 30)],
+  "outside-flap": [job("free", "See that the flap moves", every(6, "month"), "owner", 5)],
+  batteries: [job("change", "Put in new batteries", yearly, "owner", 5)],
+  programme: [job("check", "Check its times and its reading", every(6, "month"), "owner", 5)],
+};
+
+const FURNACE: readonly TaskDefinition[] = [
+  job("look", "Look the furnace over", BEFORE_HEATING, "confident", 25, {
+    alsoDoes: ["belt:look", "metal-vent:look"],
+  }),
+  job("visit", "Have it serviced", BEFORE_HEATING, "licensed", 60, {
+    alsoDoes: ["burners:clean", "heat-exchanger:test", "capacitor:measure", "contactor:look"],
+  }),
+];
+const COOLING_VISIT = job("visit", "Have it serviced", BEFORE_COOLING, "licensed", 45, {
+  waiting: 15,
+  alsoDoes: ["capacitor:measure", "contactor:look", "wiring:look"],
+});
+const COOLING_TEST = job("test", "Try the cooling", season("firstWarmDay"), "owner", 5, {
+  waiting: 15,
+});
+
+const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
+  "condensing-furnace": FURNACE,
+  "metal-vent-furnace": FURNACE,
+  "ducted-heat-pump": [COOLING_VISIT],
+  "split-cooling": [COOLING_TEST, COOLING_VISIT],
+  "ductless-head": [
+    job("deep-clean", "Have it cleaned through", every(2, "year"), "licensed", 90, { waiting: 30 }),
+  ],
+  rooftop: [
+    job("visit", "Have it serviced", every(3, "month"), "licensed", 60, {
+      waiting: 10,
+      alsoDoes: ["inlet-screen:wash", "condensate-trap:flush", "capacitor:measure"],
+    }),
+  ],
+  "gas-room-heater": [
+    job("visit", "Have flue and gas checked", BEFORE_HEATING, "licensed", 30, {
+      alsoDoes: ["flue:check"],
+    }),
+  ],
+  boiler: [job("visit", "Have it serviced", BEFORE_HEATING, "licensed", 60)],
+  ducts: [job("registers", "Count registers, free the returns", every(6, "month"), "owner", 20)],
+  "co-alarm": [
+    job("replace", "Replace the alarm", { kind: "age", minYears: 5, maxYears: 7 }, "owner", 10),
+  ],
+};
+
+export const HOME_TASKS: readonly TaskDefinition[] = [
+  job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5),
+  job("alarms", "Press the test of every alarm", every(1, "month"), "owner", 5),
+];
+
+/** The calendar school’s interval where no maker gave one: docs/sources.md#jobs. */
+const CALENDAR: Partial<Record<Media, Cadence>> = {
+  "fibreglass-25": every(30, "day"),
+  "pleated-25": every(90, "day"),
+  "pleated-50": every(6, "month"),
+  "pleated-100": every(1, "year"),
+  "pleated-125": every(1, "year"),
+  "washable-panel": every(1, "month"),
+  "head-mesh": every(2, "week", "inUse"),
+  "heater-mesh": every(1, "month", "heating"),
+  "portable-mesh": every(2, "week", "inUse"),
+  "vent-coarse": every(6, "month"),
+  "vent-fine": every(1, "year"),
+};
+
+export const calendarOf = (media: Media): Cadence =>
+  CALENDAR[media] ?? every(MEDIA[media].maxAgeDays, "day");
+
+const renewName = (media: Media): string =>
+  MEDIA[media].cleaned
+    ? "Clean the filter"
+    : media === "humidifier-panel"
+      ? "Change the water panel"
+      : "Change the filter";
+
+/** Minutes for a filter without a procedure of its own yet: washing takes its drying too. */
+const RENEW_MINUTES = 10;
+const WASH_WAIT_MINUTES = 60;
+
+/** The renewal of a filter, by its wear unless somebody goes by another school. */
+export function renewalTask(media: Media): TaskDefinition {
+  const procedure = renewalOf(media);
+  return {
+    ...job(
+      RENEW,
+      renewName(media),
+      { kind: "wear" },
+      "owner",
+      procedure?.handsOnMinutes ?? RENEW_MINUTES,
+    ),
+    waiting: MEDIA[media].cleaned ? WASH_WAIT_MINUTES : 0,
+    ...(procedure ? { procedureId: procedure.id } : {}),
+  };
+}
+
+/** Look first: the filter goes at the first look that shows grey or worse. */
+export const AT_GREY: Cadence = after(GREY_LOOK, 0);
+
+export const lookTask = (everyDays: number): TaskDefinition =>
+  job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2);
+
+/** In ducts that were cleaned a new filter fills fast: it is looked at within a week. */
+export const AFTER_DUCTS = job(
+  LOOK,
+  "Look at the filter",
+  after("duct-cleaning", LOOK_AFTER_DUCTS_DAYS),
+  "owner",
+  2,
+  { onlyWhen: true },
+);
+
+export const partTasks = (kind: string): readonly TaskDefinition[] =>
+  PART_TASKS[kind as PartKindId] ?? [];
+export const unitTasks = (kind: string): readonly TaskDefinition[] =>
+  UNIT_TASKS[kind as UnitKindId] ?? [];

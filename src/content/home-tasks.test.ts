@@ -1,0 +1,290 @@
+import { book, today } from "../../tests/demo-book";
+import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { judgeInput } from "@/core/readings/judge";
+import { MEDIA, type Media } from "@/core/wear/media";
+import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/register/agenda";
+import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/register/register";
+import { RENEW, type TaskChanges, type TaskSetting } from "@/core/register/task";
+import { AGENDA_DAYS, agendaNow } from "./agendas";
+import { calendarOf, HOME_TASKS, partTasks, renewalTask, unitTasks } from "./default-tasks";
+import { tasksOf } from "./home-tasks";
+import { PART_KINDS } from "./part-kinds";
+import { standingsOf } from "./standings";
+import { cadenceWords, pathOfTask } from "./task-words";
+import { UNIT_KINDS } from "./unit-kinds";
+
+const day = (offset: number) => addDays(today, offset);
+const agenda = (home: HomeBook) =>
+  agendaOf(home, tasksOf(home), standingsOf(home, today), today, day(AGENDA_DAYS));
+const job = (home: HomeBook, id: string): TaskStanding =>
+  agenda(home).find((each) => each.task.id === id)!;
+const with_ = (...events: Partial<HistoryEvent>[]): HomeBook => ({
+  ...book,
+  events: [
+    ...book.events,
+    ...events.map((event, i) => ({
+      id: `more-${i}`,
+      kind: "done" as const,
+      date: today,
+      recordedAt: `${today}T08:00:00.000Z`,
+      ...event,
+    })),
+  ],
+});
+const changed = (changes: TaskChanges, place: Partial<TaskSetting> = {}): HomeBook => ({
+  ...book,
+  tasks: [
+    {
+      id: "changed",
+      unitId: "cellar-furnace",
+      partId: "cellar-filter",
+      key: RENEW,
+      changes,
+      ...place,
+    },
+  ],
+});
+const driver = (more: Partial<ScopedDriver>): HomeBook => ({
+  ...book,
+  drivers: [...book.drivers, { id: "more", scope: "home", kind: "away", ...more } as ScopedDriver],
+});
+
+describe("the jobs that come with a home", () => {
+  it("has a plain name, a key of its own, and minutes for each", () => {
+    const places = [
+      HOME_TASKS,
+      ...UNIT_KINDS.map((kind) => unitTasks(kind.id)),
+      ...PART_KINDS.map((kind) => partTasks(kind.id)),
+    ];
+    for (const tasks of places) {
+      expect(new Set(tasks.map((task) => task.key)).size).toBe(tasks.length);
+      for (const task of tasks) {
+        expect(task.name).toMatch(/^[A-Z][^.]{6,45}$/);
+        expect(task.handsOn).toBeGreaterThan(0);
+        expect(cadenceWords(task.cadence)).toMatch(/^[a-z0-9]/);
+      }
+    }
+  });
+
+  it("names with “also does” only jobs there are", () => {
+    const known = new Set(
+      PART_KINDS.flatMap(({ id }) => partTasks(id).map((task) => `${id}:${task.key}`)),
+    );
+    const all = [...UNIT_KINDS, ...PART_KINDS].flatMap(({ id }) => [
+      ...unitTasks(id),
+      ...partTasks(id),
+    ]);
+    for (const task of all)
+      for (const other of task.alsoDoes ?? []) expect(known.has(other)).toBe(true);
+  });
+
+  it("renews every medium, cleaned or changed, by wear and by a calendar", () => {
+    for (const media of Object.keys(MEDIA) as Media[]) {
+      expect(renewalTask(media).name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
+      expect(calendarOf(media).kind).toBe("every");
+    }
+  });
+
+  it("leads from each to where it is done, and none is there twice", () => {
+    const tasks = tasksOf(book);
+    expect(new Set(tasks.map((task) => task.id)).size).toBe(tasks.length);
+    expect(tasks.map(pathOfTask)).toEqual(
+      expect.arrayContaining(["jobs", "units/cellar-furnace#jobs", "parts/cellar-filter"]),
+    );
+  });
+});
+
+describe("the agenda of a home", () => {
+  it("chains every job over two years, in order and never before today", () => {
+    const all = agenda(book);
+    expect(all.length).toBeGreaterThan(100);
+    for (const { ahead } of all)
+      ahead.forEach((date, i) => {
+        expect(date >= today && date <= day(AGENDA_DAYS)).toBe(true);
+        if (i > 0) expect(date > ahead[i - 1]!).toBe(true);
+      });
+    expect(all.flatMap((each) => each.ahead).length).toBeGreaterThan(400);
+  });
+
+  it("has three things past their time at the demo’s start, the oldest first", () => {
+    const past = [...agenda(book)].sort(bySoonestDue).filter((each) => each.state === "past");
+    expect(past.map((each) => each.task.id)).toEqual([
+      "alarm-ground.replace",
+      "cellar-furnace-condensate-trap.flush",
+      "dryer-dryer-duct.brush",
+    ]);
+  });
+
+  it("is worked out once for a book and a day", () => {
+    expect(agendaNow(book, today)).toBe(agendaNow(book, today));
+    expect(agendaNow(book, day(1))).not.toBe(agendaNow(book, today));
+  });
+
+  it("counts anew from what was done, and from its withdrawal as if it never was", () => {
+    const trap = { unitId: "cellar-furnace", partId: "cellar-furnace-condensate-trap" };
+    const id = "cellar-furnace-condensate-trap.flush";
+    const flushed = job(with_({ ...trap, taskKey: "flush" }), id);
+    expect([flushed.lastDone, flushed.due, flushed.state]).toEqual([
+      today,
+      "2026-09-14",
+      "not-yet",
+    ]);
+    // An entry that does not say which job it was is of the first.
+    expect(job(with_(trap), id).lastDone).toBe(today);
+    const taken = with_({ ...trap, id: "x" }, { kind: "withdrawn", corrects: "x" });
+    expect(job(taken, id).state).toBe("past");
+  });
+
+  it("takes what a visit did as done", () => {
+    const visit = { unitId: "cellar-furnace", taskKey: "visit", date: day(-1) };
+    expect(job(with_(visit), "cellar-furnace-capacitor.measure").lastDone).toBe(day(-1));
+    expect(job(with_(visit), "kiln-furnace-burners.clean").lastDone).not.toBe(day(-1));
+  });
+
+  it("goes on two years after the day each filter is likely changed", () => {
+    const { due, ahead } = job(book, "cellar-filter.renew");
+    const standing = standingsOf(book, today).find((each) => each.slot.id === "cellar-filter")!;
+    expect(due).toBe(standing.wear!.likely);
+    const steps = ahead.slice(1).map((date, i) => daysFrom(ahead[i]!, date));
+    expect(Math.min(...steps)).toBeGreaterThan(20);
+    expect(Math.max(...steps)).toBeLessThan(130);
+  });
+});
+
+describe("the schools of a filter", () => {
+  const change = (changes: TaskChanges, ...events: Partial<HistoryEvent>[]) => {
+    const home = { ...changed(changes), events: with_(...events).events };
+    return { renew: job(home, "cellar-filter.renew"), look: job(home, "cellar-filter.look") };
+  };
+  const fitted = "2026-02-19";
+
+  it("goes by the calendar from the day it went in", () => {
+    const { renew } = change({ school: "calendar" });
+    expect(renew.lastDone).toBe(fitted);
+    expect(renew.due).toBe(addDays(fitted as PlainDate, 90));
+    const own = { kind: "every", n: 2, unit: "month", within: undefined } as const;
+    expect(change({ school: "calendar", cadence: own }).renew.due).toBe("2026-04-19");
+  });
+
+  it("is changed at the first grey look, and looked at every so often until then", () => {
+    const seen = (grade: "light" | "grey" | "white-powder"): Partial<HistoryEvent> => ({
+      kind: "look",
+      partId: "cellar-filter",
+      unitId: "cellar-furnace",
+      look: { grade },
+    });
+    const light = change({ school: "look", lookEveryDays: 14 }, seen("light"));
+    expect([light.renew.due, light.look.due]).toEqual([null, day(14)]);
+    for (const grade of ["grey", "white-powder"] as const)
+      expect(change({ school: "look" }, seen(grade)).renew.due).toBe(today);
+    const again = change({ school: "look" }, seen("grey"), {
+      kind: "fitted",
+      partId: "cellar-filter",
+      date: day(0),
+    });
+    expect(again.look.due).toBe(day(30));
+  });
+});
+
+describe("what somebody changed of a job", () => {
+  const duct = { unitId: "dryer", partId: "dryer-dryer-duct", key: "brush" };
+  it("moves its dates, or takes it off", () => {
+    const often = changed(
+      { cadence: { kind: "every", n: 2, unit: "year", within: undefined } },
+      duct,
+    );
+    expect(job(often, "dryer-dryer-duct.brush")).toMatchObject({ state: "not-yet" });
+    expect(job(changed({ isOff: true }, duct), "dryer-dryer-duct.brush")).toMatchObject({
+      state: "none",
+      due: null,
+      ahead: [],
+    });
+  });
+
+  it("adds jobs of their own", () => {
+    const own = changed(
+      {
+        name: "Oil the fan’s bearing",
+        cadence: { kind: "every", n: 1, unit: "month", within: undefined },
+      },
+      { unitId: "cellar-furnace", partId: "cellar-furnace-blower", key: "own-1" },
+    );
+    const task = job(own, "cellar-furnace-blower.own-1");
+    expect(task.task).toMatchObject({ isOwn: true, name: "Oil the fan’s bearing", kind: "blower" });
+    // Owed since the furnace was entered, a good three years ago.
+    expect(task.state).toBe("past");
+  });
+});
+
+describe("what follows from what happened", () => {
+  const ended = { kind: "renovation", from: day(-20), to: day(-2) } as const;
+
+  it("has the coil looked at and offers to have the ducts cleaned once building work has ended", () => {
+    const home = driver(ended);
+    expect(job(home, "cellar-furnace-evaporator-coil.look").due).toBe(day(12));
+    expect(job(home, "ducts-supply-run-1.clean").due).toBe(day(28));
+    const going = driver({ kind: "renovation", from: day(-20) });
+    expect(job(going, "ducts-supply-run-1.clean").due).toBeNull();
+  });
+
+  it("has the filter looked at within a week of a duct cleaning, from the record alone", () => {
+    const cleaned = with_({ unitId: "ducts", partId: "ducts-supply-run-1", date: day(-1) });
+    expect(job(cleaned, "cellar-filter.look")).toMatchObject({ due: day(6), state: "open" });
+    const wear = (home: HomeBook) =>
+      standingsOf(home, today).find((each) => each.slot.id === "cellar-filter")!.wear!;
+    expect(wear(cleaned).likely! < wear(book).likely!).toBe(true);
+    const seen = { kind: "look", partId: "cellar-filter", look: { grade: "light" } } as const;
+    expect(
+      job(
+        { ...cleaned, events: [...cleaned.events, with_(seen).events.at(-1)!] },
+        "cellar-filter.look",
+      ).due,
+    ).toBeNull();
+  });
+
+  it("makes chains longer while the house stands empty, and says why", () => {
+    const away = driver({ from: day(-20), to: day(40), fraction: 0.2 });
+    const [usual, empty] = [job(book, "cellar-filter.renew"), job(away, "cellar-filter.renew")];
+    expect(empty.due! > usual.due!).toBe(true);
+    expect(empty.ahead.length).toBeLessThan(usual.ahead.length);
+    const { reasons } = standingsOf(away, today).find((each) => each.slot.id === "cellar-filter")!;
+    const alone = reasons.find((reason) => reason.words === "nobody at home")!;
+    expect(alone.daysSooner).toBeLessThan(0);
+  });
+
+  it("clears snow only while snow lies, and leaves when they have fallen", () => {
+    const months = (id: string) => job(book, id).ahead.map((date) => Number(date.slice(5, 7)));
+    for (const month of months("cellar-furnace-plastic-vent.snow"))
+      expect([11, 12, 1, 2, 3]).toContain(month);
+    expect(months("cellar-furnace-plastic-vent.intake")).toEqual([10, 10]);
+    expect(months("yard-condenser-base-drain.clear").every((month) => month > 9)).toBe(true);
+  });
+
+  it("brings its job once a reading has turned bad, until that is done", () => {
+    const reading = (value: number, date = day(-1)): Partial<HistoryEvent> => ({
+      kind: "reading",
+      unitId: "cellar-furnace",
+      partId: "cellar-furnace-capacitor",
+      date,
+      reading: judgeInput.parse({ kind: "capacitor-uf", value, unit: "uF", rated: 5 }),
+    });
+    const id = "cellar-furnace-capacitor.replace";
+    expect(job(book, id).state).toBe("none");
+    expect(job(with_(reading(4.72)), id).state).toBe("none");
+    expect(job(with_(reading(4.6)), id)).toMatchObject({ due: day(-1), state: "due" });
+    const replaced = {
+      unitId: "cellar-furnace",
+      partId: "cellar-furnace-capacitor",
+      taskKey: "replace",
+    };
+    expect(job(with_(reading(4.6), replaced), id).state).toBe("none");
+    expect(job(with_(reading(4.6), reading(5.01, today)), id).state).toBe("none");
+  });
+
+  it("has the ventilator’s core washed when it gives back too little", () => {
+    expect(job(book, "loft-ventilator-recovery-core.wash")).toMatchObject({
+      due: day(-5),
+      state: "due",
+    });
+  });
+});

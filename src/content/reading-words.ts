@@ -1,0 +1,254 @@
+import type { ReadingKind } from "@/core/readings/reading-kinds";
+import type { Verdict } from "@/core/readings/reading-kinds";
+import type { PartKindId } from "./part-kinds";
+import type { UnitKindId } from "./unit-kinds";
+
+export type ReadingWords = {
+  name: string;
+  /** How it is taken, in a line. */
+  how: string;
+  /** What the rated value is called, where it is compared with one. */
+  rated?: string;
+  /** What a verdict asks for. */
+  act: string;
+  /** What one reads off a safe distance, or leaves to others. */
+  caution?: string;
+};
+
+const TECHNICIAN = "Capacitors hold their charge: only a licensed person opens and measures here.";
+
+export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
+  "capacitor-uf": {
+    name: "Capacitor",
+    how: "Discharged, off its wires, with the meter on capacitance.",
+    rated: "Printed on it, µF",
+    act: "have it replaced",
+    caution: TECHNICIAN,
+  },
+  "motor-amps": {
+    name: "Motor current",
+    how: "One wire in the clamp, after 15 minutes of running.",
+    rated: "On its plate, A",
+    act: "have the motor looked at",
+  },
+  "thermocouple-mv": {
+    name: "Pilot’s millivolts",
+    how: "Its end off the valve, knob held, pilot lit: wait for the most.",
+    act: "have it replaced",
+  },
+  "temperature-rise-k": {
+    name: "Temperature rise",
+    how: "Air into the ducts less air coming back, after 15 minutes.",
+    rated: "On the plate, from and to",
+    act: "look at filter and registers, then call",
+  },
+  "cooling-split-k": {
+    name: "Cooling of the air",
+    how: "Air coming back less air into the ducts, after 15 minutes.",
+    act: "look at filter and coil, then call",
+  },
+  "static-pressure-pa": {
+    name: "Static pressure",
+    how: "Across the blower, filter in, all registers open.",
+    rated: "Its limit, Pa",
+    act: "look for what is in the air’s way",
+  },
+  "filter-drop": {
+    name: "Pressure across the filter",
+    how: "One probe before it, one behind, the blower at full speed.",
+    rated: "When it was clean, Pa",
+    act: "change the filter",
+  },
+  "boiler-pressure-bar": {
+    name: "Heating’s pressure",
+    how: "On its gauge, cold.",
+    act: "bring it back to about 1.5 bar; if it falls again, look for the leak",
+  },
+  "co-ppm": {
+    name: "Carbon monoxide",
+    how: "On the alarm’s display, steady.",
+    act: "air the rooms, switch burners off, have them looked at",
+    caution: "If an alarm sounds: everyone out, then call. Silence is no reading.",
+  },
+  "relative-humidity": {
+    name: "Humidity of the rooms",
+    how: "Away from kitchen and windows, after an hour.",
+    act: "set the humidifier, or air more",
+  },
+  "sensor-offset-k": {
+    name: "Display against thermometer",
+    how: "Its display less a thermometer beside it, after an hour.",
+    act: "clean its filters, then compare again",
+  },
+  "heat-recovery-efficiency": {
+    name: "Share of heat kept",
+    how: "Supply less outdoor, divided by extract less outdoor.",
+    rated: "Its first",
+    act: "wash the core",
+  },
+  "closed-registers": {
+    name: "Registers shut",
+    how: "Counted through the house.",
+    rated: "How many there are",
+    act: "open some",
+  },
+  "superheat-k": {
+    name: "Superheat",
+    how: "By the technician, after 15 steady minutes.",
+    rated: "Target, K",
+    act: "have the charge looked at",
+  },
+  "subcooling-k": {
+    name: "Subcooling",
+    how: "By the technician, after 15 steady minutes.",
+    rated: "Target, K",
+    act: "have the charge looked at",
+  },
+  "alarm-age-years": {
+    name: "Age of an alarm",
+    how: "From the day of manufacture on its back.",
+    act: "replace it; new batteries don’t help",
+  },
+  "clearance-m": {
+    name: "Free space round it",
+    how: "From the coil to the nearest thing, the least.",
+    act: "cut back or move what stands there",
+  },
+  flame: { name: "Flame", how: "Through its window, a minute after the start.", act: "call" },
+  "vent-pipe": {
+    name: "Vent pipe",
+    how: "Along its whole length.",
+    act: "stop and call",
+    caution: "A metal vent gets 150 to 200 °C: tap it before you touch it.",
+  },
+  noise: { name: "Noise", how: "At the start, and while it runs.", act: "find what it comes from" },
+  "water-at-unit": {
+    name: "Water at its foot",
+    how: "On the floor and under the casing.",
+    act: "find where it comes from: trap, line, pan or panel",
+  },
+  belt: { name: "Belt", how: "Off its pulley and turned inside out.", act: "put on a new one" },
+  coil: {
+    name: "Coil",
+    how: "With a torch, from the side the air comes in.",
+    act: "clean it; ice or oil: switch off and call",
+  },
+  seal: { name: "Seal", how: "Along the whole edge, with a finger.", act: "put in a new one" },
+  sludge: { name: "Sludge", how: "On the magnet, as it comes out.", act: "flush once more" },
+  drain: { name: "Drain", how: "Poured through, and watched.", act: "clear it" },
+  "duct-debris": {
+    name: "What lies in the ducts",
+    how: "Through a register, with a torch; touch nothing dark.",
+    act: "have the ducts cleaned",
+    caution: "Dark, sticky or speckled: don’t disturb it. Find the damp, ask a professional.",
+  },
+  "plate-range": {
+    name: "Against the plate",
+    how: "A technician’s figure beside the range on the plate.",
+    rated: "On the plate, from and to",
+    act: "have it set",
+  },
+};
+
+/** The words of what is seen, as a person says them. */
+export const SEEN_WORDS: Readonly<Record<string, string>> = {
+  "steady-blue": "steady blue",
+  "yellow-tips": "yellow tips",
+  "rolling-yellow": "lazy, rolling yellow",
+  sooting: "soot",
+  sound: "sound",
+  "surface-rust": "rust on the surface",
+  "rusted-through": "rusted through",
+  disconnected: "apart somewhere",
+  quiet: "quiet",
+  rattle: "a rattle",
+  whistle: "a whistle",
+  squeal: "a squeal",
+  bang: "a bang",
+  dry: "dry",
+  "old-stain": "an old stain",
+  fresh: "fresh water",
+  glazed: "glazed",
+  cracked: "cracked",
+  slack: "slack",
+  clean: "clean",
+  dusted: "dusted",
+  "bent-fins": "bent fins",
+  matted: "matted",
+  iced: "iced over",
+  oily: "oily spots",
+  flattened: "flattened",
+  leaking: "leaking",
+  film: "a film",
+  coat: "a coat",
+  thick: "thick",
+  clear: "clear",
+  cloudy: "cloudy",
+  slow: "slow",
+  blocked: "blocked",
+  fluff: "grey fluff",
+  "pale-grit": "pale grit",
+  yellow: "yellowish",
+  dark: "dark, sticky or speckled",
+};
+
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+  sound: "sound",
+  watch: "to watch",
+  act: "act",
+  stop: "stop",
+};
+
+/** What is measured or seen at each kind of part; any other can be chosen too. */
+export const PART_READINGS: Partial<Record<PartKindId, readonly ReadingKind[]>> = {
+  blower: ["motor-amps", "noise"],
+  belt: ["belt"],
+  burners: ["flame"],
+  pilot: ["thermocouple-mv", "flame"],
+  "condensate-trap": ["drain"],
+  "condensate-line": ["drain"],
+  "plastic-vent": ["vent-pipe"],
+  "metal-vent": ["vent-pipe"],
+  "evaporator-coil": ["coil"],
+  "drain-pan": ["water-at-unit"],
+  "condenser-coil": ["coil"],
+  fan: ["motor-amps", "noise"],
+  capacitor: ["capacitor-uf"],
+  "refrigerant-charge": ["superheat-k", "subcooling-k", "plate-range"],
+  "head-drain": ["drain"],
+  clearance: ["clearance-m"],
+  "recovery-core": ["heat-recovery-efficiency"],
+  "cover-seal": ["seal"],
+  "drain-ports": ["drain"],
+  flue: ["vent-pipe"],
+  "magnetic-filter": ["sludge", "seal"],
+  pressure: ["boiler-pressure-bar"],
+  humidistat: ["relative-humidity"],
+  "supply-run": ["duct-debris"],
+  "return-run": ["duct-debris"],
+  trunk: ["duct-debris"],
+  "alarm-display": ["co-ppm"],
+};
+
+const FURNACE: readonly ReadingKind[] = [
+  "temperature-rise-k",
+  "static-pressure-pa",
+  "flame",
+  "noise",
+  "water-at-unit",
+];
+export const UNIT_READINGS: Partial<Record<UnitKindId, readonly ReadingKind[]>> = {
+  "condensing-furnace": FURNACE,
+  "metal-vent-furnace": FURNACE,
+  "split-cooling": ["cooling-split-k", "noise", "water-at-unit"],
+  "ducted-heat-pump": ["temperature-rise-k", "cooling-split-k", "static-pressure-pa"],
+  "ductless-head": ["cooling-split-k", "noise", "water-at-unit"],
+  rooftop: ["cooling-split-k", "temperature-rise-k", "plate-range"],
+  ventilator: ["heat-recovery-efficiency", "noise"],
+  "gas-room-heater": ["sensor-offset-k", "flame"],
+  boiler: ["boiler-pressure-bar", "flame", "noise", "water-at-unit"],
+  humidifier: ["relative-humidity"],
+  ducts: ["duct-debris", "closed-registers", "static-pressure-pa"],
+  thermostat: ["sensor-offset-k"],
+  "co-alarm": ["co-ppm", "alarm-age-years"],
+};

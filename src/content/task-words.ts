@@ -1,0 +1,102 @@
+import type { Cadence } from "@/core/due/cadence";
+import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
+import { GREY_LOOK } from "@/core/register/agenda";
+import type { Doer, PlannedTask, School } from "@/core/register/task";
+import { spanWords } from "@/core/quantities/words";
+import { READING_WORDS } from "./reading-words";
+
+/** Where a job is looked at: its part, its unit, or the home’s own jobs. */
+export const pathOfTask = ({ unitId, partId }: Pick<PlannedTask, "unitId" | "partId">): string =>
+  partId ? `parts/${partId}` : unitId ? `units/${unitId}#jobs` : "jobs";
+
+export const DOER_WORDS: Readonly<Record<Doer, { name: string; hint: string }>> = {
+  owner: { name: "anyone at home", hint: "no tools to speak of" },
+  confident: { name: "a confident owner", hint: "with the panel off" },
+  licensed: { name: "a licensed person", hint: "gas, refrigerant or mains" },
+};
+
+export const SCHOOL_WORDS: Readonly<Record<School, { name: string; hint: string }>> = {
+  wear: {
+    name: "By wear",
+    hint: "Run hours, dust and what was seen here decide; never past its greatest age.",
+  },
+  look: {
+    name: "Look first",
+    hint: "No day is right for all: look every so often, change at the first grey.",
+  },
+  calendar: { name: "By the calendar", hint: "Every so many days, however little it ran." },
+};
+
+const TURN_WORDS: Readonly<Record<string, string>> = {
+  heatingStart: "heating starts",
+  heatingEnd: "heating ends",
+  coolingStart: "cooling starts",
+  coolingEnd: "cooling ends",
+  firstWarmDay: "the first warm day",
+  firstFrost: "the first frost",
+  lastFrost: "the last frost",
+  leafFall: "leaf fall",
+  snowFrom: "snow comes",
+  snowTo: "snow goes",
+};
+export const TURNS = Object.entries(TURN_WORDS).map(([value, label]) => ({ value, label }));
+
+const WITHIN_WORDS = {
+  heating: "while it heats",
+  cooling: "while it cools",
+  snow: "while snow lies",
+  growth: "while things grow",
+  inUse: "while it is in use",
+} as const;
+export const STRETCHES = Object.entries(WITHIN_WORDS).map(([value, label]) => ({ value, label }));
+
+const EVENT_WORDS: Readonly<Record<string, string>> = {
+  renovation: "building work has ended",
+  "duct-cleaning": "the ducts were cleaned",
+  "moved-in": "moving in",
+  "smoke-episode": "the smoke has gone",
+  away: "coming home",
+  [GREY_LOOK]: "a look that shows grey",
+};
+
+/** What a reading has to say before its job is called for. */
+function readingWords(reading: ReadingKind): string {
+  const name = READING_WORDS[reading].name.toLowerCase();
+  if (reading in WORD_KINDS) return `when the ${name} looks bad`;
+  return reading in MEASURED_KINDS || reading === "plate-range"
+    ? `when the ${name} is out of its limits`
+    : `when the ${name} is bad`;
+}
+
+/** How often, or upon what, a job comes round: “every 2 months while it cools”. */
+export function cadenceWords(cadence: Cadence): string {
+  switch (cadence.kind) {
+    case "every": {
+      const { n, unit, within } = cadence;
+      const span = n === 1 ? `every ${unit}` : `every ${n} ${unit}s`;
+      return within ? `${span} ${WITHIN_WORDS[within]}` : span;
+    }
+    case "run-hours":
+      return `every ${cadence.n} hours of running`;
+    case "season": {
+      const turn = TURN_WORDS[cadence.anchor]!;
+      const days = cadence.offsetDays;
+      if (days === 0) return cadence.anchor.startsWith("first") ? `on ${turn}` : `when ${turn}`;
+      return `${spanWords(days)} ${days < 0 ? "before" : "after"} ${turn}`;
+    }
+    case "age":
+      return `${cadence.minYears} to ${cadence.maxYears} years after it was made`;
+    case "after": {
+      const event = EVENT_WORDS[cadence.event] ?? cadence.event;
+      return cadence.days === 0
+        ? `at ${event}`
+        : `within ${spanWords(cadence.days)} after ${event}`;
+    }
+    case "wear":
+      return "by its wear";
+    case "reading":
+      return readingWords(cadence.reading);
+    case "earliest":
+      return cadence.of.map(cadenceWords).join(", or ");
+  }
+}

@@ -1,0 +1,223 @@
+import { systemOf } from "./part-wear";
+import type { DueTask } from "../due/cadence";
+import { clockworkOf, occurrencesOf } from "../due/chain";
+import { asDates, stateOn, type DueState } from "../due/due";
+import { fromDay, readPlainDate, toDay, type PlainDate } from "../quantities/plain-date";
+import { GRADES, type Grade } from "../wear/belief";
+import { ductCleanings } from "./duct-cleanings";
+import { historyOf } from "./record";
+import { readingsOf } from "./readings-taken";
+import type { HistoryEvent, HomeBook, ScopedDriver, Unit } from "./register";
+import type { Standing } from "./standing";
+import { LOOK, placeKey, RENEW, taskId, type PlannedTask } from "./task";
+
+/** How a job stands, and the days of its coming rounds. */
+export type TaskStanding = {
+  task: PlannedTask;
+  unit: Unit | null;
+  opens: PlainDate | null;
+  due: PlainDate | null;
+  closes: PlainDate | null;
+  state: DueState;
+  lastDone: PlainDate | null;
+  /** From when it is owed where it was never done. */
+  since: PlainDate | null;
+  /** The days it is taken to be done, one after another; never before today. */
+  ahead: PlainDate[];
+};
+
+/** An event that `after` cadences know: a look at a filter that showed grey or worse. */
+export const GREY_LOOK = "grey-look";
+const isGrey = (grade: Grade | undefined): boolean =>
+  grade !== undefined && GRADES.indexOf(grade) >= GRADES.indexOf("grey");
+
+const known = new WeakMap<readonly HistoryEvent[], Map<string, PlainDate>>();
+
+/**
+ * The last day of each job that is in the record, by place and key. What does not say which job it
+ * was stands under its place alone.
+ */
+function lastDays({ events }: Pick<HomeBook, "events">): Map<string, PlainDate> {
+  let days = known.get(events);
+  if (days) return days;
+  days = new Map<string, PlainDate>();
+  const gone = new Set<string>();
+  for (const { corrects } of events) if (corrects) gone.add(corrects);
+  for (const event of events) {
+    if (gone.has(event.id)) continue;
+    for (const key of keysOf(event)) {
+      const id = taskId(event, key);
+      const before = days.get(id);
+      if (!before || before < event.date) days.set(id, event.date);
+    }
+  }
+  known.set(events, days);
+  return days;
+}
+
+function keysOf({ kind, taskKey }: HistoryEvent): string[] {
+  switch (kind) {
+    case "done":
+      return [taskKey ?? ""];
+    case "fitted":
+    case "cleaned":
+      return [RENEW, LOOK];
+    case "look":
+      return [LOOK];
+    default:
+      return [];
+  }
+}
+
+const latest = (...dates: (PlainDate | null | undefined)[]): PlainDate | null =>
+  dates.reduce<PlainDate | null>(
+    (last, date) => (date && (last === null || date > last) ? date : last),
+    null,
+  );
+
+function lastDoneOf(
+  book: HomeBook,
+  task: PlannedTask,
+  isMain: boolean,
+  others: readonly PlannedTask[],
+): PlainDate | null {
+  const days = lastDays(book);
+  const name = `${task.kind}:${task.key}`;
+  const with_ = others.filter((other) => other.alsoDoes.includes(name));
+  return latest(
+    days.get(task.id),
+    isMain ? days.get(taskId(task, "")) : null,
+    ...with_.map((other) => days.get(other.id)),
+  );
+}
+
+/** Whether a driver is about this unit, one of its parts, or the whole home. */
+function concerns(driver: ScopedDriver, task: PlannedTask, unit: Unit | null): boolean {
+  switch (driver.scope) {
+    case "home":
+      return true;
+    case "room":
+      return driver.roomId === unit?.roomId;
+    case "system":
+      return driver.systemId === unit?.systemId;
+    case "part":
+      return driver.partId === task.partId;
+  }
+}
+
+function eventsFor(book: HomeBook, task: PlannedTask, unit: Unit | null): DueTask["events"] {
+  const drivers = book.drivers.flatMap((driver): DueTask["events"] => {
+    const { kind, from, to } = driver;
+    // Building work that goes on is no event yet: nothing follows before it ends.
+    if (!from || (kind === "renovation" && !to) || !concerns(driver, task, unit)) return [];
+    return [
+      { kind, date: from, to: kind === "duct-cleaning" || kind === "moved-in" ? undefined : to },
+    ];
+  });
+  const cleanings = ductCleanings(book).map((date) => ({
+    kind: "duct-cleaning",
+    date,
+    to: undefined,
+  }));
+  const own = task.partId ? historyOf(book, task.partId) : [];
+  // A look on the day of a change was at the filter that came out.
+  const renewed = lastDays(book).get(taskId(task, RENEW)) ?? "";
+  const looks = own.flatMap(({ kind, date, look }) =>
+    kind === "look" && date > renewed && isGrey(look?.grade) ? [{ kind: GREY_LOOK, date, to: undefined }] : [],
+  );
+  return [...drivers, ...cleanings, ...looks];
+}
+
+function readingsFor(book: HomeBook, task: PlannedTask): DueTask["readings"] {
+  return readingsOf(book).flatMap(({ event, taken, judgement }) => {
+    const isHere = event.partId
+      ? event.partId === task.partId || (!task.partId && event.unitId === task.unitId)
+      : event.unitId === task.unitId;
+    return isHere ? [{ kind: taken.kind, date: event.date, verdict: judgement.verdict }] : [];
+  });
+}
+
+/** From when a job is owed that was never done: since its machine is here, or since it was entered. */
+const owedSince = (book: HomeBook, task: PlannedTask, unit: Unit | null): PlainDate | null =>
+  task.key === RENEW
+    ? null
+    : latest(unit?.fittedOn, unit?.enteredOn, unit ? null : book.home.enteredOn);
+
+/** Everything the dates of a job follow from. */
+export function dueTaskOf(
+  book: HomeBook,
+  task: PlannedTask,
+  unit: Unit | null,
+  standing: Standing | undefined,
+  lastDone: PlainDate | null,
+): DueTask {
+  const system = unit ? systemOf(book, unit) : undefined;
+  const since = owedSince(book, task, unit);
+  return {
+    cadence: task.cadence,
+    lastDone: lastDone ?? undefined,
+    since: since ?? undefined,
+    climate: book.home.climate,
+    actuals: book.actuals,
+    equipment: system?.equipment,
+    measured: standing?.context.measured ?? [],
+    manufactured: readPlainDate(unit?.answers["made-on"] ?? "") ?? undefined,
+    events: eventsFor(book, task, unit),
+    readings: readingsFor(book, task),
+    wear: standing?.wear?.input,
+  };
+}
+
+/** What a cadence cannot be counted by yet: a filter nobody saw fitted, a machine that never runs. */
+function isCountable({ cadence, wear, equipment }: DueTask): boolean {
+  if (cadence.kind === "wear") return wear !== undefined;
+  return cadence.kind !== "run-hours" || equipment !== undefined;
+}
+
+/**
+ * Every job of a home as it stands today, with its rounds up to `until`, each counted from the one
+ * before. Jobs that nothing calls for are there too, without dates.
+ */
+export function agendaOf(
+  book: HomeBook,
+  tasks: readonly PlannedTask[],
+  standings: readonly Standing[],
+  today: PlainDate,
+  until: PlainDate,
+): TaskStanding[] {
+  const units = new Map(book.units.map((unit) => [unit.id, unit]));
+  const slots = new Map(standings.map((standing) => [standing.slot.id, standing]));
+  const byUnit = new Map<string | undefined, PlannedTask[]>();
+  const seen = new Set<string>();
+  for (const task of tasks) byUnit.set(task.unitId, [...(byUnit.get(task.unitId) ?? []), task]);
+  const [now, end] = [toDay(today), toDay(until)];
+  return tasks.map((task): TaskStanding => {
+    const unit = units.get(task.unitId ?? "") ?? null;
+    const isMain = !seen.has(placeKey(task));
+    seen.add(placeKey(task));
+    const lastDone = lastDoneOf(book, task, isMain, byUnit.get(task.unitId) ?? []);
+    const standing = slots.get(task.partId ?? "");
+    const dueTask = dueTaskOf(book, task, unit, standing, lastDone);
+    const common = { task, unit, lastDone, since: owedSince(book, task, unit) };
+    if (task.isOff || !isCountable(dueTask))
+      return { ...common, opens: null, due: null, closes: null, state: "none", ahead: [] };
+    const work = clockworkOf(dueTask, now, end);
+    const dates = work.now();
+    return {
+      ...common,
+      ...asDates(dates),
+      state: stateOn(dates, now),
+      ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
+    };
+  });
+}
+
+const BEFORE_ALL = "";
+const AFTER_ALL = "9999-12-31";
+
+/** Soonest due first; a filter nobody saw fitted before all, as it needs a word. */
+export function bySoonestDue(a: TaskStanding, b: TaskStanding): number {
+  const key = ({ due, task, lastDone }: TaskStanding) =>
+    due ?? (task.key === RENEW && lastDone === null ? BEFORE_ALL : AFTER_ALL);
+  return key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0;
+}
