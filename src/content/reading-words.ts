@@ -1,5 +1,7 @@
-import type { ReadingKind } from "@/core/readings/reading-kinds";
-import type { Verdict } from "@/core/readings/reading-kinds";
+import type { UnitSystem } from "@/core/quantities/length";
+import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
+import { readingWords } from "@/core/readings/reading-units";
+import type { ReadingTaken } from "@/core/register/register";
 import type { PartKindId } from "./part-kinds";
 import type { UnitKindId } from "./unit-kinds";
 
@@ -252,3 +254,12 @@ export const UNIT_READINGS: Partial<Record<UnitKindId, readonly ReadingKind[]>> 
   thermostat: ["sensor-offset-k"],
   "co-alarm": ["co-ppm", "alarm-age-years"],
 };
+
+/** What was read, as a person writes it: “4.79 µF”, “matted”. */
+export const readWords = (
+  { kind, value }: Pick<ReadingTaken, "kind" | "value">,
+  system: UnitSystem,
+): string =>
+  typeof value === "number"
+    ? readingWords(kind, value, system)
+    : (SEEN_WORDS[value ?? ""] ?? "bulged or leaking");

@@ -123,7 +123,9 @@ function eventsFor(book: HomeBook, task: PlannedTask, unit: Unit | null): DueTas
   // A look on the day of a change was at the filter that came out.
   const renewed = lastDays(book).get(taskId(task, RENEW)) ?? "";
   const looks = own.flatMap(({ kind, date, look }) =>
-    kind === "look" && date > renewed && isGrey(look?.grade) ? [{ kind: GREY_LOOK, date, to: undefined }] : [],
+    kind === "look" && date > renewed && isGrey(look?.grade)
+      ? [{ kind: GREY_LOOK, date, to: undefined }]
+      : [],
   );
   return [...drivers, ...cleanings, ...looks];
 }

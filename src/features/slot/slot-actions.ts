@@ -3,7 +3,6 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { readMoney } from "@/core/quantities/money";
 import type { FilterSlot } from "@/core/register/register";
 import { GRADES } from "@/core/wear/belief";
 import { historyOf } from "@/core/register/record";
@@ -12,6 +11,7 @@ import { homeBook } from "@/db/home-book";
 import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
 import { insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
 import { now, todayIn } from "@/lib/clock";
+import { doneForm } from "@/lib/done-form";
 import { fieldsOf, invalid, pastDay, singles, type FormState } from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
@@ -60,7 +60,7 @@ export async function changeSlot(
   redirect(`/homes/${homeId}/parts/${slotId}`);
 }
 
-const doneForm = (today: PlainDate) =>
+const changedForm = (today: PlainDate) =>
   z.object({
     date: pastDay(today),
     grade: z.enum([...GRADES, ""]).optional(),
@@ -78,7 +78,7 @@ export async function noteChanged(
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   if (!book || !slot) redirect("/");
-  const parsed = doneForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = changedForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const { date, grade, words } = parsed.data;
   const recordedAt = now().toISOString();
@@ -109,35 +109,6 @@ export async function noteChanged(
   redirect(`/homes/${homeId}/parts/${slotId}`);
 }
 
-const MOST_MINUTES = 6000;
-
-const partDoneForm = (today: PlainDate, currency: string) =>
-  z
-    .object({
-      date: pastDay(today),
-      words: z.string().max(300, "Shorter, please: up to 300 letters."),
-      minutes: z.string(),
-      cost: z.string(),
-    })
-    .transform((fields, context) => {
-      const minutes = fields.minutes === "" ? undefined : Number(fields.minutes);
-      if (minutes !== undefined && !(Number.isInteger(minutes) && minutes <= MOST_MINUTES))
-        context.addIssue({ code: "custom", path: ["minutes"], message: "Whole minutes." });
-      const cost = fields.cost === "" ? undefined : readMoney(fields.cost, currency);
-      if (cost === null)
-        context.addIssue({
-          code: "custom",
-          path: ["cost"],
-          message: `Write what it cost in ${currency}, such as 18.50.`,
-        });
-      return {
-        date: fields.date,
-        ...(fields.words ? { words: fields.words } : {}),
-        ...(minutes === undefined ? {} : { minutes }),
-        ...(cost === undefined || cost === null ? {} : { costMinor: cost }),
-      };
-    });
-
 /** That a part of another kind than a filter slot was seen to. */
 export async function notePartDone(
   homeId: string,
@@ -149,7 +120,7 @@ export async function notePartDone(
   const book = await homeBook(homeId);
   const part = book?.parts.find((each) => each.id === partId);
   if (!book || !part) redirect("/");
-  const parsed = partDoneForm(todayIn(book.home.timeZone), book.home.currency).safeParse(
+  const parsed = doneForm(todayIn(book.home.timeZone), book.home.currency).safeParse(
     singles(fields),
   );
   if (!parsed.success) return invalid(previous, fields, parsed.error);
@@ -251,7 +222,7 @@ export async function correctEntry(
   const fields = fieldsOf(form);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
-  const parsed = doneForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = changedForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
   const at = await store.write(async (tx) => {

@@ -1,41 +1,51 @@
-import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
-import { countWords, dayAndMonth, listWords } from "@/core/quantities/words";
-import { alarmLife, levelsWithoutAlarm, warrantyOf } from "@/core/register/alarms";
+import { READING_WORDS, readWords } from "@/content/reading-words";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { countWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
+import { VERDICTS } from "@/core/readings/reading-kinds";
+import { levelsWithoutAlarm, warrantyOf } from "@/core/register/alarms";
+import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
 import type { HomeBook } from "@/core/register/register";
 import { shutRegisters } from "@/core/register/shut-registers";
 
-export type Watch = { verdict: "watch" | "act"; words: string; href: string };
+export type Watch = { verdict: "watch" | "act" | "stop"; words: string; href: string };
 
-/** What is on watch in a home, the worst first: alarms, registers, warranties. */
+/** What is on watch in a home, the worst first: readings, alarms, registers, warranties. */
 export function watchOf(book: HomeBook, today: PlainDate): Watch[] {
-  return [...alarms(book, today), ...registers(book), ...warranties(book, today)].sort((a, b) =>
-    a.verdict === b.verdict ? 0 : a.verdict === "act" ? -1 : 1,
+  return [...alarms(book), ...readings(book), ...registers(book), ...warranties(book, today)].sort(
+    (a, b) => VERDICTS.indexOf(b.verdict) - VERDICTS.indexOf(a.verdict),
   );
 }
 
-function alarms(book: HomeBook, today: PlainDate): Watch[] {
+/** Levels people live on without an alarm; one that is spent stands among the jobs. */
+function alarms(book: HomeBook): Watch[] {
   const all = book.units.filter((unit) => unit.kind === "co-alarm");
-  const spent = all.flatMap((unit): Watch[] => {
-    const made = readPlainDate(unit.answers["made-on"] ?? "");
-    if (!made) return [];
-    const life = alarmLife(made, today);
-    if (life.verdict === "sound") return [];
-    const by = dayAndMonth(life.by, today);
+  const bare = levelsWithoutAlarm(book.levels, book.rooms, all).map((level) => level.name);
+  if (bare.length === 0) return [];
+  const words = `No carbon monoxide alarm on: ${listWords(bare)}.`;
+  return [{ verdict: "act", words, href: "rooms" }];
+}
+
+/** The last reading of each kind at each place, where it is not sound. */
+function readings(book: HomeBook): Watch[] {
+  const last = new Map<string, JudgedReading>();
+  for (const reading of readingsOf(book)) {
+    const { unitId, partId } = reading.event;
+    last.set(`${partId ?? unitId} ${reading.taken.kind}`, reading);
+  }
+  return [...last.values()].flatMap(({ event, taken, judgement }): Watch[] => {
+    const unit = book.units.find((each) => each.id === event.unitId);
+    if (!unit || judgement.verdict === "sound") return [];
+    const { name, act } = READING_WORDS[taken.kind];
+    const read = readWords(taken, book.home.unitSystem);
+    const advice = judgement.verdict === "watch" ? "" : `; ${act}`;
     return [
       {
-        verdict: life.verdict,
-        href: `units/${unit.id}`,
-        words:
-          life.verdict === "act"
-            ? `${unit.name}: its sensor is spent since ${by}. Replace the alarm; new batteries don’t help.`
-            : `${unit.name}: its sensor may be spent. Replace the alarm by ${by}.`,
+        verdict: judgement.verdict,
+        words: `${unit.name}, ${inSentence(name)}: ${read}${advice}.`,
+        href: event.partId ? `parts/${event.partId}` : `units/${unit.id}`,
       },
     ];
   });
-  const bare = levelsWithoutAlarm(book.levels, book.rooms, all).map((level) => level.name);
-  if (bare.length === 0) return spent;
-  const words = `No carbon monoxide alarm on: ${listWords(bare)}.`;
-  return [...spent, { verdict: "act", words, href: "rooms" }];
 }
 
 function registers({ registers: all }: HomeBook): Watch[] {

@@ -4,19 +4,19 @@ import { book } from "../../../tests/demo-book";
 
 describe("the sentence at the top", () => {
   it.each([
-    [{ open: 0, past: 0, soon: 0, slots: 0 }, "Nothing to look after yet."],
-    [{ open: 0, past: 0, soon: 0, slots: 3 }, "All is well, nothing is due."],
-    [{ open: 1, past: 0, soon: 0, slots: 3 }, "One thing is left open."],
-    [{ open: 0, past: 1, soon: 0, slots: 3 }, "One filter is past its time."],
+    [{ open: 0, past: 0, soon: 0, units: 0 }, "Nothing to look after yet."],
+    [{ open: 0, past: 0, soon: 0, units: 3 }, "All is well, nothing is due."],
+    [{ open: 1, past: 0, soon: 0, units: 3 }, "One thing is left open."],
+    [{ open: 0, past: 1, soon: 0, units: 3 }, "One job is past its time."],
     [
-      { open: 0, past: 2, soon: 1, slots: 3 },
-      "Two filters are past their time and one filter is nearly due.",
+      { open: 0, past: 2, soon: 1, units: 3 },
+      "Two jobs are past their time and one is due this week.",
     ],
     [
-      { open: 2, past: 1, soon: 3, slots: 9 },
-      "Two things are left open, one filter is past its time and three filters are nearly due.",
+      { open: 2, past: 1, soon: 3, units: 9 },
+      "Two things are left open, one job is past its time and three are due this week.",
     ],
-    [{ open: 12, past: 0, soon: 0, slots: 3 }, "12 things are left open."],
+    [{ open: 12, past: 0, soon: 0, units: 3 }, "12 things are left open."],
   ])("for %j reads “%s”", (counts, sentence) => {
     expect(headline(counts)).toBe(sentence);
   });

@@ -11,16 +11,16 @@ export function headline(counts: {
   open: number;
   past: number;
   soon: number;
-  slots: number;
+  units: number;
 }): string {
-  const { open, past, soon, slots } = counts;
-  if (slots === 0) return "Nothing to look after yet.";
+  const { open, past, soon, units } = counts;
+  if (units === 0) return "Nothing to look after yet.";
   const said = [
     open > 0 &&
       (open === 1 ? "one thing is left open" : `${countWords(open)} things are left open`),
-    past > 0 &&
-      `${plural(past, "filter is", "filters are")} past ${past === 1 ? "its" : "their"} time`,
-    soon > 0 && `${plural(soon, "filter is", "filters are")} nearly due`,
+    past > 0 && `${plural(past, "job is", "jobs are")} past ${past === 1 ? "its" : "their"} time`,
+    soon > 0 &&
+      `${plural(soon, past > 0 ? "is" : "job is", past > 0 ? "are" : "jobs are")} due this week`,
   ].filter((part) => part !== false);
   if (said.length === 0) return "All is well, nothing is due.";
   return `${capitalised(listWords(said))}.`;

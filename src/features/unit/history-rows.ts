@@ -1,4 +1,6 @@
+import { partTasks, unitTasks } from "@/content/default-tasks";
 import { partKind } from "@/content/part-kinds";
+import { READING_WORDS, readWords } from "@/content/reading-words";
 import { GRADE_WORDS } from "@/content/words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -18,19 +20,35 @@ export type HistoryLine = {
 
 function whatHappened(book: HomeBook, event: HistoryEvent): string {
   const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === event.partId);
-  const part = book.parts.find((each) => each.id === event.partId);
   switch (event.kind) {
     case "fitted":
       return slot && MEDIA[slot.media].cleaned ? "Fitted" : "New filter fitted";
     case "cleaned":
       return "Cleaned and put back";
     case "done":
-      return part ? partKind(part.kind).done : "Serviced";
+      return doneWords(book, event);
+    case "reading":
+      return event.reading
+        ? `${READING_WORDS[event.reading.kind].name}: ${readWords(event.reading, book.home.unitSystem)}`
+        : "A reading";
+    case "breakdown":
+      return "Broke down";
     case "look":
       return event.look?.grade ? `Looked at: ${GRADE_WORDS[event.look.grade].name}` : "Looked at";
     default:
       return event.words ?? "Note";
   }
+}
+
+/** What was done, by the name of the job where the entry says which. */
+function doneWords(book: HomeBook, { partId, unitId, taskKey }: HistoryEvent): string {
+  const part = book.parts.find((each) => each.id === partId);
+  const unit = [...book.units, ...book.retired].find((each) => each.id === unitId);
+  const definitions = part ? partTasks(part.kind) : partId ? [] : unitTasks(unit?.kind ?? "");
+  const own = book.tasks.find((task) => task.key === taskKey)?.changes.name;
+  const isMain = taskKey === undefined || definitions[0]?.key === taskKey;
+  if (part && isMain) return partKind(part.kind).done;
+  return own ?? definitions.find(({ key }) => key === taskKey)?.name ?? "Serviced";
 }
 
 /** The newest first; with `named`, each says at which part it was. */
@@ -59,7 +77,7 @@ export function historyLines(
       when: dateWords(event.date, today),
       what: where ? `${where}: ${what.charAt(0).toLowerCase()}${what.slice(1)}` : what,
       details: details.filter((each) => each !== undefined),
-      isChange: event.kind !== "look" && event.kind !== "note",
+      isChange: !["look", "note", "reading"].includes(event.kind),
     };
   });
 }

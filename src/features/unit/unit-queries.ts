@@ -1,7 +1,9 @@
 import "server-only";
+import { agendaNow } from "@/content/agendas";
 import { renewalOf } from "@/content/procedures/library";
 import { reasonWords, standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
 import { driversOf } from "@/core/register/part-wear";
 import { historyOf, historyOfUnit } from "@/core/register/record";
 import type {
@@ -36,7 +38,12 @@ function shown(
 }
 
 /** A part that is no filter slot, and when it was last seen to. */
-export type PartRow = { part: Part; lastDone: PlainDate | null };
+export type PartRow = {
+  part: Part;
+  lastDone: PlainDate | null;
+  /** The soonest of its jobs that has a day. */
+  next: TaskStanding | null;
+};
 
 export type UnitSheet = {
   book: HomeBook;
@@ -86,13 +93,24 @@ export async function unitSheetOf(
       .filter((standing) => standing.unit.id === unit.id)
       .sort(bySoonest),
     retiredSlots: book.retiredSlots.filter((slot) => slot.unitId === unit.id),
-    parts: parts.map((part) => ({ part, lastDone: lastDone(book, part.id) })),
+    parts: parts.map((part) => ({
+      part,
+      lastDone: lastDone(book, part.id, today),
+      next:
+        agendaNow(book, today)
+          .filter(({ task, due }) => task.partId === part.id && due !== null)
+          .sort(bySoonestDue)[0] ?? null,
+    })),
     history: shown(book, historyOfUnit(book, unit.id), today, all, true),
   };
 }
 
-const lastDone = (book: HomeBook, partId: string): PlainDate | null =>
-  historyOf(book, partId).findLast((event) => event.kind === "done")?.date ?? null;
+/** When what its kind is for was last done; other jobs at the part are told with their own. */
+function lastDone(book: HomeBook, partId: string, today: PlainDate): PlainDate | null {
+  const main = agendaNow(book, today).find(({ task }) => task.partId === partId);
+  if (main) return main.lastDone;
+  return historyOf(book, partId).findLast((event) => event.kind === "done")?.date ?? null;
+}
 
 type Common = { book: HomeBook; today: PlainDate; unit: Unit; history: Shown };
 export type PartSheet =
@@ -106,7 +124,14 @@ export type PartSheet =
       siblings: Standing[];
     })
   | (Common & { kind: "retired-slot"; slot: FilterSlot })
-  | (Common & { kind: "part"; part: Part; lastDone: PlainDate | null; room: Room | undefined });
+  | (Common & {
+      kind: "part";
+      part: Part;
+      lastDone: PlainDate | null;
+      room: Room | undefined;
+      /** The job most done there, if its kind has one. */
+      mainJob: string | null;
+    });
 
 export async function partSheetOf(
   homeId: string,
@@ -124,7 +149,12 @@ export async function partSheetOf(
   const common = { book, today, unit, history: shown(book, events, today, all, false) };
   if (part) {
     const room = book.rooms.find((each) => each.id === part.roomId);
-    return { ...common, kind: "part", part, lastDone: lastDone(book, part.id), room };
+    const mainJob = agendaNow(book, today).find(({ task }) => task.partId === part.id)?.task.id;
+    return {
+      ...{ ...common, kind: "part", part, room },
+      lastDone: lastDone(book, part.id, today),
+      mainJob: mainJob ?? null,
+    };
   }
   if (!slot) return null;
   const siblings = standingsOf(book, today).filter((each) => each.unit.id === unit.id);

@@ -8,6 +8,7 @@ import { StartButton } from "@/features/run/components/start-button";
 import { TodayView } from "@/features/today/components/today-view";
 import { todayOf } from "@/features/today/today-queries";
 import { ChangedLink } from "@/features/unit/components/part-view";
+import { LinkButton } from "@/ui/button";
 import { now } from "@/lib/clock";
 
 export const metadata: Metadata = { title: "Today" };
@@ -22,7 +23,7 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
     ends.open.map((end) => end.unit),
   );
   const going = (await goingRuns(homeId)).map(({ run }) => run.partId);
-  const { book, next } = data;
+  const { book } = data;
   return (
     <TodayView
       data={data}
@@ -41,15 +42,19 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
         />
       }
       house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
-      start={({ slot }) =>
-        next?.job ? (
+      start={({ procedure, standing, job }) =>
+        standing && procedure ? (
           <StartButton
             homeId={homeId}
-            slotId={slot.id}
-            words={going.includes(slot.id) ? "Carry on" : "Start"}
+            slotId={standing.slot.id}
+            words={going.includes(standing.slot.id) ? "Carry on" : "Start"}
           />
+        ) : standing ? (
+          <ChangedLink homeId={homeId} slotId={standing.slot.id} strong />
         ) : (
-          <ChangedLink homeId={homeId} slotId={slot.id} strong />
+          <LinkButton weight="strong" href={`/homes/${homeId}/jobs/${job.task.id}/done`}>
+            Note it done
+          </LinkButton>
         )
       }
     />

@@ -1,11 +1,12 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, spanWords } from "@/core/quantities/words";
 import type { HouseholdKind } from "@/core/register/register";
 import { SelectField, TextField, type Option } from "@/ui/field";
+import { WithPreview } from "@/ui/with-preview";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import type { Effect } from "../driver-effects";
 
@@ -17,7 +18,6 @@ const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
   label: words.name,
 }));
 const MOST_SHOWN = 5;
-const PREVIEW_AFTER_MS = 250;
 
 /** One thing about the household, and what it does to the due days before it is saved. */
 export function DriverFormView({
@@ -35,41 +35,19 @@ export function DriverFormView({
   submit: string;
   today: PlainDate;
 }) {
-  const [effects, setEffects] = useState<Effect[] | null>(null);
-  const place = useRef<HTMLDivElement>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const asked = useRef(0);
-  const ask = () => {
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => {
-      const form = place.current?.querySelector("form");
-      if (!form) return;
-      const nth = ++asked.current;
-      void preview(new FormData(form)).then((answer) => {
-        // A slow answer to an older question is not shown.
-        if (nth === asked.current) setEffects(answer);
-      });
-    }, PREVIEW_AFTER_MS);
-  };
-
-  // What the form begins with has an effect too; the server alone can tell it.
-  useEffect(() => {
-    ask();
-    return () => clearTimeout(timer.current);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for what the form begins with
-  }, []);
-
   return (
-    <div ref={place} onInput={ask} onChange={ask}>
-      <Form action={action} initial={initial} submit={submit} stays={false}>
-        {(fields) => (
-          <>
-            <DriverFields {...{ fields, scopes }} />
-            <Effects effects={effects} today={today} />
-          </>
-        )}
-      </Form>
-    </div>
+    <WithPreview preview={preview}>
+      {(effects) => (
+        <Form action={action} initial={initial} submit={submit} stays={false}>
+          {(fields) => (
+            <>
+              <DriverFields {...{ fields, scopes }} />
+              <Effects effects={effects} today={today} />
+            </>
+          )}
+        </Form>
+      )}
+    </WithPreview>
   );
 }
 

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
-import { daysFrom } from "@/core/quantities/plain-date";
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
 import type { Lintel as LintelData, Peg } from "@/core/register/lintel";
 import { Beam, along } from "./beam";
@@ -25,12 +25,14 @@ const MINUTES_PER_PX = 4;
 type Place = { words: string; path: string };
 type Hung = { pegs: Peg[]; past: boolean };
 
-function hang(pegs: readonly Peg[], apart: number): Hung[] {
+function hang(pegs: readonly Peg[], today: PlainDate, apart: number): Hung[] {
   const hung: Hung[] = [];
   for (const peg of pegs) {
     const last = hung.at(-1);
     const near = last && last.past === peg.past && daysFrom(last.pegs[0]!.due, peg.due) < apart;
-    if (near || (last?.past && peg.past)) last.pegs.push(peg);
+    // What lies at today takes in what hangs right beside it.
+    const besideFallen = last?.past && daysFrom(today, peg.due) < apart / 2;
+    if (near || besideFallen) last.pegs.push(peg);
     else hung.push({ pegs: [peg], past: peg.past });
   }
   return hung;
@@ -50,7 +52,7 @@ export function Lintel({
 }) {
   const [zoom, setZoom] = useState<Zoom>("year");
   const scroller = useRef<HTMLDivElement>(null);
-  const hung = hang(lintel.pegs, CLUSTER_DAYS / ZOOMS[zoom]);
+  const hung = hang(lintel.pegs, lintel.today, CLUSTER_DAYS / ZOOMS[zoom]);
 
   // The strip is wider than a phone, and than the window once zoomed: bring today to its left.
   useEffect(() => {
@@ -149,7 +151,7 @@ function PegGroup({
   const first = pegs[0]!;
   const lines = pegs.map((peg) => {
     const words = places[peg.taskId]?.words ?? "";
-    return `${words}: ${past ? awayWords(peg.due, lintel.today) : dateWords(peg.due, lintel.today)}`;
+    return `${words}: ${peg.past ? awayWords(peg.due, lintel.today) : dateWords(peg.due, lintel.today)}`;
   });
   const minutes = pegs.reduce((sum, peg) => sum + peg.minutes, 0);
   const length = Math.min(LONGEST, SHORTEST + minutes / MINUTES_PER_PX);

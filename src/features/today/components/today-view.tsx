@@ -2,20 +2,16 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { SHUT_OFF_WORDS } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
-import {
-  awayWords,
-  bandWords,
-  betweenWords,
-  capitalised,
-  dateWords,
-  inSentence,
-} from "@/core/quantities/words";
+import { cadenceWords, pathOfTask } from "@/content/task-words";
+import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
+import type { TaskStanding } from "@/core/register/agenda";
+import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agenda-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { fillBand, type Standing } from "@/core/register/standing";
+import { fillBand } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
-import type { Today } from "../today-queries";
+import type { Today, TodayJob } from "../today-queries";
 import { headline } from "../today-words";
 
 /** A page one takes in; the picture of the house has the rest. */
@@ -33,10 +29,10 @@ export function TodayView({
   openCount: number;
   ends: ReactNode;
   house: ReactNode;
-  start: (standing: Standing) => ReactNode;
+  start: (next: TodayJob) => ReactNode;
 }) {
   const { book, today, season, past, soon, next, closer, watch } = data;
-  const counts = { open: openCount, past, soon, slots: book.slots.length };
+  const counts = { open: openCount, past, soon, units: book.units.length };
   return (
     <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="flex flex-col gap-6">
@@ -59,8 +55,8 @@ export function TodayView({
             </p>
           ))}
         {next && (
-          <Next {...next} today={today}>
-            {start(next.standing)}
+          <Next next={next} today={today}>
+            {start(next)}
           </Next>
         )}
         {book.slots.length === 0 && (
@@ -72,20 +68,20 @@ export function TodayView({
               Coming closer
             </h2>
             <ul className="mt-2">
-              {closer.slice(0, MOST_CLOSER).map((standing) => (
-                <CloserRow key={standing.slot.id} homeId={book.home.id} {...{ standing, today }} />
+              {closer.slice(0, MOST_CLOSER).map((row) => (
+                <CloserRow key={row.job.task.id} homeId={book.home.id} {...{ row, today }} />
               ))}
             </ul>
-            {closer.length > MOST_CLOSER && (
-              <p className="border-t border-rule pt-3">
-                <Link
-                  href={`/homes/${book.home.id}/house`}
-                  className="text-link underline underline-offset-4"
-                >
-                  {closer.length - MOST_CLOSER} more in the house
-                </Link>
-              </p>
-            )}
+            <p className="border-t border-rule pt-3">
+              <Link
+                href={`/homes/${book.home.id}/jobs`}
+                className="text-link underline underline-offset-4"
+              >
+                {closer.length > MOST_CLOSER
+                  ? `${closer.length - MOST_CLOSER} more, and all that come round`
+                  : "All jobs that come round"}
+              </Link>
+            </p>
           </section>
         )}
       </div>
@@ -122,62 +118,77 @@ function OnWatch({ homeId, watch }: { homeId: string; watch: Today["watch"] }) {
 }
 
 function Next({
-  standing,
-  job,
+  next,
   today,
   children,
-}: NonNullable<Today["next"]> & { today: PlainDate; children: ReactNode }) {
-  const { unit, slot, wear, sentence } = standing;
-  const off = unit.shutOffs[0];
-  const title = job
-    ? `${unit.name}: ${job.title.toLowerCase()}`
-    : `${unit.name}: ${inSentence(slot.name)}`;
+}: {
+  next: TodayJob;
+  today: PlainDate;
+  children: ReactNode;
+}) {
+  const { job, part, standing, procedure } = next;
+  const { task, unit } = job;
+  const off = unit?.shutOffs[0];
+  const wear = standing?.wear;
+  const fill = wear ? wear.percentNow / 100 : jobFill(job, today);
+  const minutes = procedure?.handsOnMinutes ?? task.handsOn;
+  const where = [standing?.slot.place ?? part?.place, unit?.access].filter(Boolean).join("; ");
+  const bring = standing
+    ? [inSentence(slotTitle(standing.slot)), ...(procedure?.bring.slice(1) ?? [])]
+    : [];
   return (
     <section aria-labelledby="next" className="border-t-[3px] border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
         <div>
           <h2 id="next" className="text-[1.375rem]">
-            {title}
+            {jobTitle(job)}
           </h2>
-          {wear?.likely && (
-            <p className="figures mt-0.5">
-              <strong>{capitalised(awayWords(wear.likely, today))}</strong>
-              <span className="text-second">
-                , most likely {dateWords(wear.likely, today)}
-                {wear.early && wear.late && `, ${betweenWords(wear.early, wear.late, today)}`}
-                {job && `; about ${job.handsOnMinutes} minutes`}
-              </span>
-            </p>
-          )}
+          <p className="figures mt-0.5">
+            <strong>{capitalised(dueWords(job, today))}</strong>
+            <span className="text-second">
+              {`, ${nextWindow(job, today)}; about ${minutes} minutes`}
+            </span>
+          </p>
         </div>
         {children}
       </div>
       <div className="mt-4 flex gap-5">
-        {wear && (
+        {fill !== null && (
           <Gauge
-            fill={wear.percentNow / 100}
-            band={fillBand(wear)}
-            label={`${Math.round(wear.percentNow)} % full`}
+            fill={fill}
+            band={wear ? fillBand(wear) : undefined}
+            label={wear ? `${Math.round(wear.percentNow)} % full` : "its time is running out"}
             height={84}
           />
         )}
         <dl className="grid grow grid-cols-[4.5rem_minmax(0,1fr)] self-start">
-          <Row name="Why">{sentence}</Row>
-          <Row name="Where">
-            {[slot.place, unit.access].filter(Boolean).join("; ") || unit.name}
-          </Row>
+          <Row name="Why">{standing?.sentence ?? whyWords(job, today)}</Row>
+          <Row name="Where">{where || unit?.name || "through the house"}</Row>
           {off && (
             <Row name="Shut off">
               {off.place}, {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
             </Row>
           )}
-          <Row name="Bring">
-            {[inSentence(slotTitle(slot)), ...(job?.bring.slice(1) ?? [])].join(", ")}
-          </Row>
+          {bring.length > 0 && <Row name="Bring">{bring.join(", ")}</Row>}
         </dl>
       </div>
     </section>
   );
+}
+
+/** “Cellar furnace: change the filter” */
+const jobTitle = ({ task, unit }: TaskStanding): string =>
+  unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
+
+/** How it comes round, and when it was last done. */
+const whyWords = (job: TaskStanding, today: PlainDate): string =>
+  `${capitalised(cadenceWords(job.task.cadence))}; ${lastWords(job, today)}.`;
+
+function nextWindow(job: TaskStanding, today: PlainDate): string {
+  const { due, opens, closes, state } = job;
+  if (state === "past" || !due) return windowWords(job, today);
+  const between = opens && closes ? `, ${betweenWords(opens, closes, today)}` : "";
+  return `most likely ${dateWords(due, today)}${between}`;
 }
 
 function Row({ name, children }: { name: string; children: ReactNode }) {
@@ -191,42 +202,49 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
 
 function CloserRow({
   homeId,
-  standing,
+  row: { job, standing },
   today,
 }: {
   homeId: string;
-  standing: Standing;
+  row: TodayJob;
   today: PlainDate;
 }) {
-  const { slot, unit, wear, sentence } = standing;
+  const wear = standing?.wear;
+  const fill = wear ? wear.percentNow / 100 : jobFill(job, today);
   return (
     <li className="grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 border-t border-rule py-3">
       <Gauge
-        fill={(wear?.percentNow ?? 0) / 100}
+        fill={fill ?? 0}
         band={wear ? fillBand(wear) : undefined}
-        label={wear ? `${Math.round(wear.percentNow)} % full` : "not known"}
+        label={fill === null ? "not known" : `${Math.round(100 * fill)} % full`}
       />
       <div>
         <Link
-          href={`/homes/${homeId}/parts/${slot.id}`}
+          href={`/homes/${homeId}/${pathOfTask(job.task)}`}
           className="font-semibold no-underline hover:underline"
         >
-          {unit.name}, {inSentence(slotTitle(slot))}
+          {standing
+            ? `${standing.unit.name}, ${inSentence(slotTitle(standing.slot))}`
+            : jobTitle(job)}
         </Link>
-        <p className="text-second">{sentence}</p>
+        <p className="text-second">
+          {standing?.sentence ?? whyWords(job, today)}
+          {job.task.who === "licensed" && " For a technician."}
+        </p>
       </div>
-      <div className="figures max-w-32 text-right">
-        {wear?.likely ? (
+      <div className="figures max-w-36 text-right">
+        {job.due ? (
           <>
-            <p className="font-semibold">{awayWords(wear.likely, today)}</p>
-            {wear.early && wear.late && (
-              <p className="text-[0.9375rem] text-second">
-                {bandWords(wear.early, wear.late, today)}
-              </p>
-            )}
+            <p
+              data-past={job.state === "past" || undefined}
+              className="font-semibold data-past:text-attention-text"
+            >
+              {dueWords(job, today)}
+            </p>
+            <p className="text-[0.9375rem] text-second">{windowWords(job, today)}</p>
           </>
         ) : (
-          <Link href={`/homes/${homeId}/parts/${slot.id}/changed`} className="text-link">
+          <Link href={`/homes/${homeId}/parts/${job.task.partId}/changed`} className="text-link">
             When was it changed?
           </Link>
         )}

@@ -6,7 +6,6 @@ import { agoWords, awayWords, betweenWords, capitalised, dateWords } from "@/cor
 import { answerWords } from "@/core/register/question";
 import { fillBand, type Standing } from "@/core/register/standing";
 import { wearOfPlace } from "@/core/wear/place-history";
-import { factorWords, sureWords } from "@/core/wear/reasons";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
 import { curveOf } from "../curve";
@@ -21,9 +20,14 @@ import { WearCurve } from "./wear-curve";
 export function PartView({
   sheet,
   start,
+  jobs,
+  readings,
 }: {
   sheet: PartSheet;
   start: (standing: Standing) => ReactNode;
+  /** What comes round at it; of a filter the schools before. */
+  jobs: ReactNode;
+  readings: ReactNode;
 }) {
   const { book, unit, today, history } = sheet;
   const home = `/homes/${book.home.id}`;
@@ -89,6 +93,8 @@ export function PartView({
             <p className="text-second">Its machine is out of service.</p>
           </header>
         )}
+        {jobs}
+        {readings}
         <div className="wide:hidden">{facts}</div>
         <History
           homeId={book.home.id}
@@ -159,11 +165,6 @@ function SlotHead({
                 )}
                 {sentence}
               </p>
-              {wear && wear.belief.mu !== 0 && (
-                <p className="mt-1 text-second">
-                  This slot loads {factorWords(wear.belief)}, {sureWords(wear.belief)}.
-                </p>
-              )}
             </div>
           </div>
           <div className="flex grow flex-wrap gap-2 wide:grow-0">
@@ -192,8 +193,11 @@ function SlotHead({
 }
 
 function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
-  const { book, part, lastDone, today } = sheet;
+  const { book, part, lastDone, today, mainJob } = sheet;
   const { care, done } = partKind(part.kind);
+  const doneHref = mainJob
+    ? `/homes/${book.home.id}/jobs/${mainJob}/done`
+    : `/homes/${book.home.id}/parts/${part.id}/changed`;
   return (
     <header className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
       <div>
@@ -205,7 +209,7 @@ function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
             : "Never recorded."}
         </p>
       </div>
-      <LinkButton weight="strong" href={`/homes/${book.home.id}/parts/${part.id}/changed`}>
+      <LinkButton weight="strong" href={doneHref}>
         Note it done
       </LinkButton>
     </header>

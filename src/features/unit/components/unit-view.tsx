@@ -6,6 +6,7 @@ import { unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
 import { agoWords, awayWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
+import { dueWords, jobFill } from "@/core/register/agenda-words";
 import { alarmLife, warrantyOf } from "@/core/register/alarms";
 import type { HomeEnds } from "@/core/register/home-ends";
 import { answerWords } from "@/core/register/question";
@@ -26,12 +27,15 @@ export function UnitView({
   ends,
   next,
   actions,
+  jobs,
 }: {
   sheet: UnitSheet;
   ends: HomeEnds;
   /** The step at which its entering stopped, as words. */
   next: { words: string; href: string } | null;
   actions: ReactNode;
+  /** The jobs of the unit as a whole, and its readings. */
+  jobs: ReactNode;
 }) {
   const { book, unit, levelName, room, history } = sheet;
   const home = `/homes/${book.home.id}`;
@@ -64,6 +68,7 @@ export function UnitView({
         {unit.retiredOn && <OutOfService sheet={sheet} />}
         <OpenEnds unit={unit} ends={ends} />
         <Parts sheet={sheet} />
+        {!unit.retiredOn && jobs}
         <div className="wide:hidden">
           <UnitFacts sheet={sheet} />
         </div>
@@ -206,17 +211,32 @@ function SlotRow({ sheet, standing }: { sheet: UnitSheet; standing: Standing }) 
   );
 }
 
-function PlainPart({ sheet, row: { part, lastDone } }: { sheet: UnitSheet; row: PartRow }) {
+function PlainPart({ sheet, row: { part, lastDone, next } }: { sheet: UnitSheet; row: PartRow }) {
   const { care, done } = partKind(part.kind);
+  const { today } = sheet;
+  const fill = next && jobFill(next, today);
   return (
     <li className="border-b border-rule">
       <Link
         href={`/homes/${sheet.book.home.id}/parts/${part.id}`}
-        className="group block min-h-14 py-2 no-underline"
+        className="group grid min-h-14 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-3 py-2 no-underline"
       >
-        <span className="font-semibold group-hover:underline">{part.name}</span>
-        <span className="block text-[0.9375rem] leading-snug text-second">
-          {lastDone ? `${done.toLowerCase()} ${agoWords(lastDone, sheet.today)}` : care}
+        {fill === null ? (
+          <span />
+        ) : (
+          <Gauge fill={fill} label={`${Math.round(100 * fill)} % of its time`} height={30} />
+        )}
+        <span>
+          <span className="block font-semibold group-hover:underline">{part.name}</span>
+          <span className="block text-[0.9375rem] leading-snug text-second">
+            {lastDone ? `${done.toLowerCase()} ${agoWords(lastDone, today)}` : care}
+          </span>
+        </span>
+        <span
+          data-state={next?.state}
+          className="figures max-w-28 text-right text-[0.9375rem] data-[state=past]:text-attention-text"
+        >
+          {next && dueWords(next, today)}
         </span>
       </Link>
     </li>

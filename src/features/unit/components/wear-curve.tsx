@@ -1,67 +1,10 @@
 "use client";
 
-import {
-  BarController,
-  BarElement,
-  CategoryScale,
-  Chart,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-  type ChartConfiguration,
-  type Plugin,
-} from "chart.js";
-import annotationPlugin from "chartjs-plugin-annotation";
-import { useEffect, useRef } from "react";
+import type { ChartConfiguration, Plugin } from "chart.js";
 import { civil, dayNumber, fromDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dateWords, MONTHS } from "@/core/quantities/words";
+import { CHART_FONT, ThemedChart, withAlpha, type Palette } from "@/ui/themed-chart";
 import { curveDate, type Curve } from "../curve";
-
-Chart.register(
-  BarController,
-  BarElement,
-  CategoryScale,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-  annotationPlugin,
-);
-
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
-
-const COLOURS = [
-  "ink",
-  "second",
-  "rule",
-  "attention",
-  "wash",
-  "heating",
-  "surface",
-  "band",
-] as const;
-type Palette = Record<(typeof COLOURS)[number], string>;
-
-/** The theme's colours as the browser resolves them: a canvas cannot read variables. */
-function paletteOf(element: HTMLElement): Palette {
-  const probe = element.appendChild(document.createElement("span"));
-  const palette = Object.fromEntries(
-    COLOURS.map((name) => {
-      probe.style.color = `var(--color-${name})`;
-      return [name, getComputedStyle(probe).color];
-    }),
-  ) as Palette;
-  probe.remove();
-  return palette;
-}
-
-const withAlpha = (rgb: string, alpha: number) =>
-  rgb.replace(/^rgb\((.*)\)$/, `rgba($1, ${alpha})`);
 
 /** Tops the load axis out here: further up nothing more can be said than “well past”. */
 const TOP_LOAD = 1.45;
@@ -85,7 +28,7 @@ function configOf(curve: Curve, colour: Palette): ChartConfiguration {
       const { ctx, scales } = chart;
       ctx.save();
       ctx.fillStyle = colour.second;
-      ctx.font = "13px 'Atkinson Hyperlegible Next Variable'";
+      ctx.font = `13px ${CHART_FONT}`;
       for (const look of curve.looks) {
         const right = scales["x"]!.getPixelForValue(look.x) < chart.chartArea.right - 90;
         ctx.textAlign = right ? "left" : "right";
@@ -280,37 +223,15 @@ export function WearCurve({
   today: PlainDate;
   title: string;
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-
-  // The chart library draws on the canvas by itself and has to be told when theme or data change.
-  useEffect(() => {
-    const element = canvas.current;
-    if (!element?.parentElement) return;
-    const box = element.parentElement;
-    const draw = () => new Chart(element, configOf(curve, paletteOf(box)));
-    let chart = draw();
-    const redraw = () => {
-      chart.destroy();
-      chart = draw();
-    };
-    const scheme = window.matchMedia("(prefers-color-scheme: dark)");
-    const theme = new MutationObserver(redraw);
-    scheme.addEventListener("change", redraw);
-    theme.observe(document.documentElement, { attributeFilter: ["data-theme"] });
-    void document.fonts.ready.then(() => chart.update());
-    return () => {
-      scheme.removeEventListener("change", redraw);
-      theme.disconnect();
-      chart.destroy();
-    };
-  }, [curve]);
-
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   return (
     <figure>
-      <div className="relative h-72 wide:h-80">
-        <canvas ref={canvas} role="img" aria-label={`${title}: load from new to due`} />
-      </div>
+      <ThemedChart
+        data={curve}
+        config={configOf}
+        label={`${title}: load from new to due`}
+        className="h-72 wide:h-80"
+      />
       <figcaption className="text-[0.9375rem] text-second">
         The line is the likely load, the band where it may really be, dots what was seen; below, the
         hours it ran each day.

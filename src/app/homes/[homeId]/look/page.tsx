@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import Link from "next/link";
 import { notFound } from "next/navigation";
 import { LookForm } from "@/features/slot/components/entry-forms";
 import { noteLook } from "@/features/slot/slot-actions";
@@ -18,7 +19,12 @@ export default async function LookPage({
   if (!choices) notFound();
   return (
     <div className="mx-auto max-w-3xl">
-      <h1 className="mb-5 text-[1.75rem]">Note a look</h1>
+      <div className="mb-5 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="text-[1.75rem]">Note a look</h1>
+        <Link href={`/homes/${homeId}/reading`} className="text-link underline underline-offset-4">
+          A reading instead
+        </Link>
+      </div>
       {choices.slots.length === 0 ? (
         <>
           <p className="mb-4">There is no filter to look at yet.</p>

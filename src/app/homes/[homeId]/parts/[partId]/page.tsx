@@ -1,9 +1,17 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { JobSection } from "@/features/jobs/components/job-list";
+import { SchoolCards } from "@/features/jobs/components/school-cards";
+import { chooseSchool, previewSchool } from "@/features/jobs/jobs-actions";
+import { jobsOf } from "@/features/jobs/jobs-queries";
+import { schoolsOf } from "@/features/jobs/schools";
 import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
+import { ReadingSection } from "@/features/readings/components/reading-section";
+import { readingSeriesOf } from "@/features/readings/readings-queries";
 import { StartButton } from "@/features/run/components/start-button";
 import { ChangedLink, PartView } from "@/features/unit/components/part-view";
 import { partSheetOf } from "@/features/unit/unit-queries";
+import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Part" };
 
@@ -15,10 +23,39 @@ export default async function PartPage({
   const { record } = await searchParams;
   const sheet = await partSheetOf(homeId, partId, record === "all");
   if (!sheet) notFound();
+  const schools = await schoolsOf(homeId, partId);
+  const jobs = await jobsOf(homeId, { unitId: sheet.unit.id, partId });
   const isGoing = (await goingRuns(homeId)).some(({ run }) => run.partId === partId);
   return (
     <PartView
       sheet={sheet}
+      jobs={
+        sheet.unit.retiredOn ? null : (
+          <>
+            {schools && (
+              <SchoolCards
+                cards={schools.cards}
+                action={chooseSchool.bind(null, homeId, schools.taskId)}
+                preview={previewSchool.bind(null, homeId, schools.taskId)}
+                initial={emptyForm(schools.values)}
+              />
+            )}
+            <JobSection
+              homeId={homeId}
+              rows={jobs.filter((row) => !row.isRenewal)}
+              title="What comes round here"
+              add={`/homes/${homeId}/jobs/new?unit=${sheet.unit.id}&part=${partId}`}
+            />
+          </>
+        )
+      }
+      readings={
+        <ReadingSection
+          homeId={homeId}
+          place={partId}
+          series={await readingSeriesOf(homeId, { unitId: sheet.unit.id, partId })}
+        />
+      }
       start={({ slot }) =>
         sheet.kind === "slot" && sheet.isGuided ? (
           <StartButton

@@ -1,6 +1,10 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
+import { JobSection } from "@/features/jobs/components/job-list";
+import { jobsOf } from "@/features/jobs/jobs-queries";
 import { openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { ReadingSection } from "@/features/readings/components/reading-section";
+import { readingSeriesOf } from "@/features/readings/readings-queries";
 import { UnitActions } from "@/features/register/components/unit-actions";
 import { STEP_WORDS } from "@/features/register/set-up";
 import { UnitView } from "@/features/unit/components/unit-view";
@@ -30,6 +34,21 @@ export default async function UnitPage({
               href: `/homes/${homeId}/units/${unitId}/set-up/${setUpStep}`,
             }
           : null
+      }
+      jobs={
+        <>
+          <JobSection
+            homeId={homeId}
+            rows={await jobsOf(homeId, { unitId })}
+            title="What comes round for the whole of it"
+            add={`/homes/${homeId}/jobs/new?unit=${unitId}`}
+          />
+          <ReadingSection
+            homeId={homeId}
+            place={unitId}
+            series={await readingSeriesOf(homeId, { unitId })}
+          />
+        </>
       }
       actions={<UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />}
     />

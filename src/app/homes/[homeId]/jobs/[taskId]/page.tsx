@@ -1,0 +1,36 @@
+import type { Metadata } from "next";
+import { notFound, redirect } from "next/navigation";
+import { JobFormView } from "@/features/jobs/components/job-form-view";
+import { ResetJob } from "@/features/jobs/components/reset-job";
+import { jobFormOf } from "@/features/jobs/job-form-values";
+import { changeJob, previewJob, resetJob } from "@/features/jobs/jobs-actions";
+import { jobPageOf } from "@/features/jobs/jobs-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "How a job comes round" };
+
+export default async function JobPage({ params }: PageProps<"/homes/[homeId]/jobs/[taskId]">) {
+  const { homeId, taskId } = await params;
+  const page = await jobPageOf(homeId, decodeURIComponent(taskId));
+  if (!page) notFound();
+  const { standing, row } = page;
+  // How a filter goes is chosen on its own sheet, with the schools beside each other.
+  if (row.isRenewal) redirect(`/homes/${homeId}/${row.path}`);
+  const { values, usual } = jobFormOf(page);
+  return (
+    <div className="mx-auto max-w-3xl">
+      <p className="text-second">{row.where || "The whole home"}</p>
+      <h1 className="mb-5 text-[1.75rem]">{row.name}</h1>
+      <JobFormView
+        action={changeJob.bind(null, homeId, row.id)}
+        preview={previewJob.bind(null, homeId, row.id)}
+        initial={emptyForm(values)}
+        usual={usual}
+        submit="Save"
+      />
+      {standing.task.isChanged && !standing.task.isOwn && (
+        <ResetJob reset={resetJob.bind(null, homeId, row.id)} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { ReadingFormView } from "@/features/readings/components/reading-form-view";
+import { noteReading } from "@/features/readings/readings-actions";
+import { readingPageOf } from "@/features/readings/readings-queries";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Note a reading" };
+
+export default async function ReadingPage({
+  params,
+  searchParams,
+}: PageProps<"/homes/[homeId]/reading">) {
+  const { homeId } = await params;
+  const { place } = await searchParams;
+  const page = await readingPageOf(homeId);
+  if (!page) notFound();
+  return (
+    <div className="mx-auto max-w-3xl">
+      <div className="mb-5 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="text-[1.75rem]">Note a reading</h1>
+        <Link href={`/homes/${homeId}/look`} className="text-link underline underline-offset-4">
+          A look at a filter instead
+        </Link>
+      </div>
+      {page.places.length === 0 ? (
+        <p>There is nothing to read at yet. Add a unit first.</p>
+      ) : (
+        <ReadingFormView
+          action={noteReading.bind(null, homeId)}
+          initial={emptyForm({
+            date: [page.today],
+            ...(typeof place === "string" ? { place: [place] } : {}),
+          })}
+          places={page.places}
+          today={page.today}
+          system={page.book.home.unitSystem}
+        />
+      )}
+    </div>
+  );
+}

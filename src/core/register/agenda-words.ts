@@ -1,0 +1,60 @@
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
+import { agoWords, awayWords, dateWords, dayAndMonth, spanWords } from "../quantities/words";
+import type { TaskStanding } from "./agenda";
+
+type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state">;
+
+/** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”. */
+export function dueWords({ due, closes, state }: Dates, today: PlainDate): string {
+  switch (state) {
+    case "none":
+      return "";
+    case "past":
+      return `${spanWords(daysFrom(closes ?? due ?? today, today))} over`;
+    case "due":
+      return due === today ? "today" : "now";
+    case "open":
+    case "not-yet":
+      return due ? awayWords(due, today) : "not within three years";
+  }
+}
+
+/** The days around it: “12 to 23 Mar”, “until 23 Mar”, “was due by 28 Feb”. */
+export function windowWords({ opens, due, closes, state }: Dates, today: PlainDate): string {
+  if (!due) return "";
+  const day = (date: PlainDate) => dayAndMonth(date, today);
+  switch (state) {
+    case "past":
+      return `was due by ${day(closes ?? due)}`;
+    case "due":
+      return closes ? `until ${day(closes)}` : `since ${day(due)}`;
+    default: {
+      if (!opens || !closes || opens === closes) return dateWords(due, today);
+      const month = (date: PlainDate) => date.slice(0, 7);
+      const from = month(opens) === month(closes) ? String(Number(opens.slice(8))) : day(opens);
+      return `${from} to ${day(closes)}`;
+    }
+  }
+}
+
+/** When it was last done, or since when it is owed. */
+export function lastWords(
+  { lastDone, since, task }: Pick<TaskStanding, "lastDone" | "since" | "task">,
+  today: PlainDate,
+): string {
+  const { kind } = task.cadence;
+  // Nothing is counted from a day on which it was entered.
+  if (!lastDone && (kind === "age" || kind === "after" || kind === "reading"))
+    return "not done yet";
+  if (lastDone) return `last ${dateWords(lastDone, today)}, ${agoWords(lastDone, today)}`;
+  return since ? `not done yet, counted from ${dayAndMonth(since, today)}` : "not done yet";
+}
+
+/** How far a job has come from when it was last done to when it is due; 1 is due. Null without dates. */
+export function jobFill(standing: TaskStanding, today: PlainDate): number | null {
+  const { due, opens, lastDone, since, state } = standing;
+  if (state === "none" || !due) return null;
+  const base = lastDone ?? since ?? opens;
+  if (!base || base >= due) return base && base < today ? 1 : 0;
+  return Math.max(0, daysFrom(base, today) / daysFrom(base, due));
+}

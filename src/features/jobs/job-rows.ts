@@ -1,0 +1,52 @@
+import { cadenceWords, DOER_WORDS, pathOfTask } from "@/content/task-words";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agenda-words";
+import type { TaskStanding } from "@/core/register/agenda";
+import type { DueState } from "@/core/due/due";
+import type { HomeBook } from "@/core/register/register";
+import { RENEW } from "@/core/register/task";
+
+/** A job as every list shows it. */
+export type JobRow = {
+  id: string;
+  name: string;
+  /** Its unit and part, where the list does not say. */
+  where: string;
+  path: string;
+  state: DueState;
+  due: string;
+  window: string;
+  how: string;
+  last: string;
+  /** Of whoever does it: minutes, and who that is. */
+  effort: string;
+  fill: number | null;
+  isOff: boolean;
+  isChanged: boolean;
+  isVisit: boolean;
+  /** A filter’s renewal is noted with its look, and led through step by step. */
+  isRenewal: boolean;
+};
+
+export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate): JobRow {
+  const { task, unit } = standing;
+  const part = [...book.slots, ...book.parts].find((each) => each.id === task.partId);
+  const minutes = `${task.handsOn} min`;
+  return {
+    id: task.id,
+    name: task.name,
+    where: [unit?.name, part?.name].filter(Boolean).join(", "),
+    path: pathOfTask(task),
+    state: standing.state,
+    due: dueWords(standing, today),
+    window: windowWords(standing, today),
+    how: task.isOff ? "switched off" : cadenceWords(task.cadence),
+    last: lastWords(standing, today),
+    effort: task.who === "owner" ? minutes : `${minutes}, ${DOER_WORDS[task.who].name}`,
+    fill: jobFill(standing, today),
+    isOff: task.isOff,
+    isChanged: task.isChanged,
+    isVisit: task.who === "licensed",
+    isRenewal: task.key === RENEW,
+  };
+}

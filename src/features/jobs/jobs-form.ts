@@ -1,0 +1,98 @@
+import { z } from "zod";
+import { SEASONS } from "@/core/climate/climate";
+import { SPAN_UNITS, WITHIN, type Cadence } from "@/core/due/cadence";
+import { DOERS, SCHOOLS, type TaskChanges } from "@/core/register/task";
+
+const MOST_SPAN = 1000;
+const MOST_MINUTES = 6000;
+const MOST_OFFSET = 180;
+const MOST_HOURS = 100_000;
+
+/** The ways a job can be made to come round by hand; the rest stay as their default says. */
+export const CADENCE_CHOICES = ["default", "every", "season", "run-hours"] as const;
+
+const choice = <T extends string>(values: readonly T[]) => z.enum(values as readonly [T, ...T[]]);
+
+/** How a job comes round, who does it and how long it takes, as somebody typed it. */
+export const jobForm = z
+  .object({
+    name: z.string().max(60, "Shorter, please: up to 60 letters."),
+    by: choice(CADENCE_CHOICES),
+    n: z.string(),
+    unit: choice(SPAN_UNITS),
+    within: choice([...WITHIN, ""]),
+    anchor: choice(SEASONS),
+    offsetDays: z.string(),
+    hours: z.string(),
+    who: choice(DOERS),
+    handsOn: z.string(),
+    waiting: z.string(),
+    isOff: z.string().optional(),
+  })
+  .transform((fields, context) => {
+    const problem = (path: string, message: string) =>
+      context.addIssue({ code: "custom", path: [path], message });
+    const whole = (name: "n" | "handsOn" | "waiting" | "hours", most: number, least = 0) => {
+      const value = Number(fields[name]);
+      if (fields[name] === "" || !Number.isInteger(value) || value < least || value > most)
+        problem(name, `A whole number, ${least} to ${most}.`);
+      return value;
+    };
+    let cadence: Cadence | undefined;
+    if (fields.by === "every") {
+      const n = whole("n", MOST_SPAN, 1);
+      cadence = { kind: "every", n, unit: fields.unit, within: fields.within || undefined };
+    }
+    if (fields.by === "run-hours")
+      cadence = { kind: "run-hours", n: whole("hours", MOST_HOURS, 1) };
+    if (fields.by === "season") {
+      const days = Number(fields.offsetDays || "0");
+      if (!Number.isInteger(days) || Math.abs(days) > MOST_OFFSET)
+        problem("offsetDays", `Whole days, −${MOST_OFFSET} to ${MOST_OFFSET}.`);
+      cadence = { kind: "season", anchor: fields.anchor, offsetDays: days };
+    }
+    const handsOn = whole("handsOn", MOST_MINUTES);
+    const waiting = whole("waiting", MOST_MINUTES);
+    return {
+      name: fields.name,
+      cadence,
+      who: fields.who,
+      handsOn,
+      waiting,
+      isOff: fields.isOff === "on",
+    };
+  });
+
+/** By which school a filter goes, and the figures that school needs. */
+export const schoolForm = z
+  .object({
+    school: choice(SCHOOLS),
+    n: z.string(),
+    unit: choice(SPAN_UNITS),
+    lookEvery: z.string(),
+  })
+  .transform((fields, context): Pick<TaskChanges, "school" | "cadence" | "lookEveryDays"> => {
+    const whole = (name: "n" | "lookEvery", most: number) => {
+      const value = Number(fields[name]);
+      if (!Number.isInteger(value) || value < 1 || value > most)
+        context.addIssue({
+          code: "custom",
+          path: [name],
+          message: `A whole number, 1 to ${most}.`,
+        });
+      return value;
+    };
+    switch (fields.school) {
+      case "wear":
+        return {};
+      case "calendar": {
+        const n = whole("n", MOST_SPAN);
+        return {
+          school: "calendar",
+          cadence: { kind: "every", n, unit: fields.unit, within: undefined },
+        };
+      }
+      case "look":
+        return { school: "look", lookEveryDays: whole("lookEvery", 365) };
+    }
+  });

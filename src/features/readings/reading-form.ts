@@ -1,0 +1,98 @@
+import { judgeInput, READING_FLAGS } from "@/core/readings/judge";
+import {
+  isWordKind,
+  MEASURED_KINDS,
+  READING_KINDS,
+  type MeasuredKind,
+  type ReadingKind,
+} from "@/core/readings/reading-kinds";
+import { unitsFor } from "@/core/readings/reading-units";
+import type { UnitSystem } from "@/core/quantities/length";
+import type { ReadingTaken } from "@/core/register/register";
+
+/** The fields of a reading, as they stand in the form and in its live judgement. */
+export type ReadingFields = Record<
+  "kind" | "value" | "word" | "unit" | "rated" | "ratedMin" | "ratedMax" | "school" | "mode",
+  string
+> & { flags: string[] };
+
+export type ReadReading =
+  | { ok: true; taken: ReadingTaken }
+  | { ok: false; errors: Partial<Record<keyof ReadingFields, string>> };
+
+const number = (text: string): number | null => {
+  const value = Number(text.trim().replace(",", ".").replace("−", "-"));
+  return text.trim() === "" || !Number.isFinite(value) ? null : value;
+};
+
+const FIELD_OF: Readonly<Record<string, keyof ReadingFields>> = { unit: "unit", rated: "rated" };
+
+/** What a kind is compared with, and so what has to be asked. */
+export function ratedOf(kind: ReadingKind): MeasuredKind["rated"] {
+  if (kind === "plate-range") return "band";
+  if (isWordKind(kind)) return "none";
+  const facts: MeasuredKind = MEASURED_KINDS[kind];
+  return facts.rated;
+}
+
+/**
+ * A reading as it was typed, in the unit it is judged in; or what is wrong with which field. The
+ * same on the server and while one types.
+ */
+export function readReading(fields: ReadingFields, system: UnitSystem): ReadReading {
+  const kind = READING_KINDS.find((each) => each === fields.kind);
+  if (!kind) return { ok: false, errors: { kind: "Choose what was read." } };
+  if (isWordKind(kind)) return parsed(kind, { value: fields.word || null }, null);
+  const units = unitsFor(kind, system);
+  const unit = units.find((each) => each.value === fields.unit) ?? units[0]!;
+  const flags = fields.flags.filter((flag) => READING_FLAGS.some((each) => each === flag));
+  const value = number(fields.value);
+  if (value === null && flags.length === 0)
+    return { ok: false, errors: { value: "Write the number that was read." } };
+  const si = (typed: number | null) => (typed === null ? null : round(typed * unit.per));
+  const wanted = ratedOf(kind);
+  const band = { min: si(number(fields.ratedMin)), max: si(number(fields.ratedMax)) };
+  if (wanted === "band" && (band.min === null || band.max === null))
+    return { ok: false, errors: { ratedMin: "Write both ends of the range on the plate." } };
+  const rated = wanted === "band" ? band : wanted === "value" ? si(number(fields.rated)) : null;
+  const typed = value === null ? null : { value: fields.value.trim(), unit: unit.value };
+  return parsed(
+    kind,
+    {
+      value: si(value),
+      unit: kind === "plate-range" ? unit.value : MEASURED_KINDS[kind].unit,
+      rated,
+      flags,
+      school: fields.school || null,
+      mode: fields.mode || null,
+    },
+    typed,
+  );
+}
+
+/** Ten places hide the last bits of a conversion, and nothing that anybody read. */
+const round = (value: number) => Number(value.toPrecision(10));
+
+function parsed(
+  kind: ReadingKind,
+  raw: Record<string, unknown>,
+  typed: ReadingTaken["typed"] | null,
+): ReadReading {
+  const result = judgeInput.safeParse({ kind, ...raw });
+  if (result.success)
+    return { ok: true, taken: { ...result.data, kind, ...(typed ? { typed } : {}) } };
+  const errors: Partial<Record<keyof ReadingFields, string>> = {};
+  for (const issue of result.error.issues) {
+    const path = String(issue.path[0] ?? "value");
+    const field = FIELD_OF[path] ?? (isWordKind(kind) ? "word" : "value");
+    errors[field] ??= messageOf(path, issue.message, kind);
+  }
+  return { ok: false, errors };
+}
+
+/** The core’s message in a householder’s words. */
+function messageOf(path: string, message: string, kind: ReadingKind): string {
+  if (isWordKind(kind)) return "Choose the word that comes nearest.";
+  if (path === "rated") return "Write what is printed on it: more than 0.";
+  return `${message.charAt(0).toUpperCase()}${message.slice(1)}.`;
+}

@@ -1,0 +1,80 @@
+import { READING_WORDS } from "@/content/reading-words";
+import { seasonDays } from "@/core/climate/climate";
+import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { dayAndMonth } from "@/core/quantities/words";
+import type { ReadingKind } from "@/core/readings/reading-kinds";
+import { readingWords } from "@/core/readings/reading-units";
+import { trend, type Trend } from "@/core/readings/trend";
+import type { JudgedReading } from "@/core/register/readings-taken";
+import type { HomeBook } from "@/core/register/register";
+
+export type ReadingTrend = {
+  sentence: string;
+  /** The drifting school would act before the limit is reached. */
+  drifting: string | null;
+};
+
+const CONFIDENCE = {
+  none: "",
+  thin: "two readings only",
+  fair: "a fair guess",
+  good: "well founded",
+};
+
+/** Where the values of a place are going, and when they would leave their limits; null for words. */
+export function trendOf(
+  book: HomeBook,
+  kind: ReadingKind,
+  readings: readonly JudgedReading[],
+  today: PlainDate,
+): ReadingTrend | null {
+  const series = readings.flatMap(({ event, taken }) =>
+    typeof taken.value === "number" ? [{ date: event.date, value: taken.value }] : [],
+  );
+  if (series.length < 2) return null;
+  const { watchFrom, watchTo } = readings.at(-1)!.judgement.facts as Record<
+    string,
+    number | null | undefined
+  >;
+  const first = trend({ series, limit: 0, direction: "below" }).slopePerYear ?? 0;
+  const falls = first < 0;
+  const limit = falls ? watchFrom : watchTo;
+  if (limit === null || limit === undefined) return null;
+  const found = trend({ series, limit, direction: falls ? "below" : "above" });
+  const { unitSystem } = book.home;
+  const value = (figure: number) => readingWords(kind, figure, unitSystem);
+  return {
+    sentence: sentenceOf(found, value(limit), value(Math.abs(first)), falls, today),
+    drifting: kind === "capacitor-uf" ? driftWords(book, found, today) : null,
+  };
+}
+
+function sentenceOf(
+  { crossing, confidence, slopePerYear }: Trend,
+  limit: string,
+  perYear: string,
+  falls: boolean,
+  today: PlainDate,
+): string {
+  const sure = CONFIDENCE[confidence];
+  const on = (date: PlainDate) => dayAndMonth(date, today);
+  if (!slopePerYear) return `It holds steady; ${sure}.`;
+  const head = `${falls ? "Falls" : "Rises"} by about ${perYear} a year`;
+  if (!crossing?.likely) return `${head}; its limit of ${limit} is more than thirty years off.`;
+  if (crossing.likely <= today && crossing.early === crossing.late)
+    return `${head}; past its limit of ${limit} since ${on(crossing.likely)}.`;
+  const late = crossing.late ? ` and ${on(crossing.late)}` : " and never";
+  const band = crossing.early ? `, between ${on(crossing.early)}${late}` : "";
+  return `${head}; reaches its limit of ${limit} about ${on(crossing.likely)}${band}; ${sure}.`;
+}
+
+/** Days in which every climate has met its next end of cooling. */
+const NEXT_YEAR_DAYS = 400;
+
+function driftWords(book: HomeBook, { crossing }: Trend, today: PlainDate): string | null {
+  const from = toDay(today);
+  const [end] = seasonDays(book.home.climate, from, from + NEXT_YEAR_DAYS).coolingEnd;
+  if (!end || !crossing?.likely || crossing.likely > fromDay(end)) return null;
+  const act = READING_WORDS["capacitor-uf"].act;
+  return `It drifts out before the end of the next cooling season, ${dayAndMonth(fromDay(end), today)}: some ${act} before the heat.`;
+}

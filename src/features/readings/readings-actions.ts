@@ -1,0 +1,61 @@
+"use server";
+
+import { randomUUID } from "node:crypto";
+import { redirect } from "next/navigation";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { appendEvent } from "@/db/repositories/history";
+import { now, todayIn } from "@/lib/clock";
+import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
+import { readReading } from "./reading-form";
+
+/** What was measured or seen at a unit or part, judged before it is kept. */
+export async function noteReading(
+  homeId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  const fields = fieldsOf(form);
+  const book = await homeBook(homeId);
+  if (!book) redirect("/");
+  const one = (name: string) => (fields[name]?.[0] ?? "").trim();
+  const part = [...book.slots, ...book.parts].find((each) => each.id === one("place"));
+  const unit = book.units.find((each) => each.id === (part?.unitId ?? one("place")));
+  const day = readPastDay(one("date"), todayIn(book.home.timeZone));
+  const result = readReading(
+    {
+      kind: one("kind"),
+      value: one("value"),
+      word: one("word"),
+      unit: one("unit"),
+      rated: one("rated"),
+      ratedMin: one("ratedMin"),
+      ratedMax: one("ratedMax"),
+      school: one("school"),
+      mode: one("mode"),
+      flags: fields["flags"] ?? [],
+    },
+    book.home.unitSystem,
+  );
+  if (!unit || !isDay(day) || !result.ok)
+    return refused(previous, fields, {
+      ...(unit ? {} : { place: "Choose where it was read." }),
+      ...(result.ok ? {} : result.errors),
+      ...(isDay(day) ? {} : { date: DAY_WORDS[day] }),
+    });
+  const words = one("words");
+  const store = await appStore();
+  await store.write((tx) =>
+    appendEvent(tx, homeId, {
+      id: randomUUID(),
+      kind: "reading",
+      unitId: unit.id,
+      ...(part ? { partId: part.id } : {}),
+      date: day,
+      recordedAt: now().toISOString(),
+      ...(words ? { words } : {}),
+      reading: result.taken,
+    }),
+  );
+  redirect(`/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unit.id}`}`);
+}

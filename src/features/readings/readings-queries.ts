@@ -1,0 +1,125 @@
+import "server-only";
+import { PART_READINGS, READING_WORDS, readWords, UNIT_READINGS } from "@/content/reading-words";
+import type { PartKindId } from "@/content/part-kinds";
+import type { UnitKindId } from "@/content/unit-kinds";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { toDay } from "@/core/quantities/plain-date";
+import { dateWords } from "@/core/quantities/words";
+import { MEASURED_KINDS, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
+import { readingWords } from "@/core/readings/reading-units";
+import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
+import type { HomeBook } from "@/core/register/register";
+import { homeBook } from "@/db/home-book";
+import { todayIn } from "@/lib/clock";
+import { trendOf, type ReadingTrend } from "./reading-trend";
+
+/** Where readings are taken: at a part, or at a unit as a whole. */
+export type ReadingPlace = { unitId: string; partId?: string };
+
+export type ReadingSeries = {
+  kind: ReadingKind;
+  name: string;
+  verdict: JudgedReading["judgement"]["verdict"];
+  /** What to do about it, unless it is sound. */
+  advice: string | null;
+  rows: { id: string; date: PlainDate; when: string; words: string; verdict: string }[];
+  points: { x: number; y: number }[];
+  limits: { low: number | null; high: number | null };
+  trend: ReadingTrend | null;
+  unit: string;
+};
+
+const isAt = ({ event }: JudgedReading, { unitId, partId }: ReadingPlace): boolean =>
+  event.unitId === unitId && event.partId === partId;
+
+/** What was read at a place, by kind, the oldest first, with where it is going. */
+export async function readingSeriesOf(
+  homeId: string,
+  place: ReadingPlace,
+): Promise<ReadingSeries[]> {
+  const book = await homeBook(homeId);
+  if (!book) return [];
+  const today = todayIn(book.home.timeZone);
+  const here = readingsOf(book).filter((reading) => isAt(reading, place));
+  const kinds = [...new Set(here.map(({ taken }) => taken.kind))];
+  return kinds.map((kind) =>
+    seriesOf(
+      book,
+      kind,
+      here.filter(({ taken }) => taken.kind === kind),
+      today,
+    ),
+  );
+}
+
+function seriesOf(
+  book: HomeBook,
+  kind: ReadingKind,
+  readings: readonly JudgedReading[],
+  today: PlainDate,
+): ReadingSeries {
+  const { unitSystem } = book.home;
+  const words = READING_WORDS[kind];
+  const last = readings.at(-1)!;
+  const { watchFrom, watchTo } = last.judgement.facts as Record<string, number | null | undefined>;
+  const unit = kind in MEASURED_KINDS ? readingWords(kind, 0, unitSystem).replace(/^0 ?/, "") : "";
+  return {
+    kind,
+    name: words.name,
+    verdict: last.judgement.verdict,
+    advice: last.judgement.verdict === "sound" ? null : words.act,
+    rows: readings.map(({ event, taken, judgement }) => ({
+      id: event.id,
+      date: event.date,
+      when: dateWords(event.date, today),
+      words: readWords(taken, unitSystem),
+      verdict: judgement.verdict,
+    })),
+    points: readings.flatMap(({ event, taken }) =>
+      typeof taken.value === "number" ? [{ x: toDay(event.date), y: taken.value }] : [],
+    ),
+    limits: { low: watchFrom ?? null, high: watchTo ?? null },
+    trend: trendOf(book, kind, readings, today),
+    unit,
+  };
+}
+
+export type ReadingChoice = { value: string; label: string; kinds: ReadingKind[] };
+export type ReadingPage = {
+  book: HomeBook;
+  today: PlainDate;
+  places: ReadingChoice[];
+};
+
+/** Every place a reading can be taken at, with what is usually read there first. */
+export async function readingPageOf(homeId: string): Promise<ReadingPage | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const places = book.units.flatMap((unit): ReadingChoice[] => [
+    {
+      value: unit.id,
+      label: unit.name,
+      kinds: ordered(UNIT_READINGS[unit.kind as UnitKindId]),
+    },
+    ...book.slots
+      .filter((slot) => slot.unitId === unit.id)
+      .map((slot) => ({
+        value: slot.id,
+        label: `${unit.name}, ${slot.name.toLowerCase()}`,
+        kinds: ordered(["filter-drop", "seal"]),
+      })),
+    ...book.parts
+      .filter((part) => part.unitId === unit.id && PART_READINGS[part.kind as PartKindId])
+      .map((part) => ({
+        value: part.id,
+        label: `${unit.name}, ${part.name.toLowerCase()}`,
+        kinds: ordered(PART_READINGS[part.kind as PartKindId]),
+      })),
+  ]);
+  return { book, today: todayIn(book.home.timeZone), places };
+}
+
+/** The usual ones first, then every other. */
+const ordered = (usual: readonly ReadingKind[] = []): ReadingKind[] => [
+  ...new Set([...usual, ...READING_KINDS]),
+];
