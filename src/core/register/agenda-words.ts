@@ -39,10 +39,10 @@ export function windowWords({ opens, due, closes, state }: Dates, today: PlainDa
 
 /** When it was last done, or since when it is owed. */
 export function lastWords(
-  { lastDone, since, task }: Pick<TaskStanding, "lastDone" | "since" | "task">,
+  { lastDone, since, because }: Pick<TaskStanding, "lastDone" | "since" | "because">,
   today: PlainDate,
 ): string {
-  const { kind } = task.cadence;
+  const { kind } = because;
   // Nothing is counted from a day on which it was entered.
   if (!lastDone && (kind === "age" || kind === "after" || kind === "reading"))
     return "not done yet";

@@ -1,8 +1,15 @@
 import { systemOf } from "./part-wear";
-import type { DueTask } from "../due/cadence";
+import type { Cadence, DueTask } from "../due/cadence";
+import { soonest } from "../due/clockwork";
 import { clockworkOf, occurrencesOf } from "../due/chain";
 import { asDates, stateOn, type DueState } from "../due/due";
-import { fromDay, readPlainDate, toDay, type PlainDate } from "../quantities/plain-date";
+import {
+  fromDay,
+  readPlainDate,
+  toDay,
+  type DayNumber,
+  type PlainDate,
+} from "../quantities/plain-date";
 import { GRADES, type Grade } from "../wear/belief";
 import { ductCleanings } from "./duct-cleanings";
 import { historyOf } from "./record";
@@ -19,6 +26,8 @@ export type TaskStanding = {
   due: PlainDate | null;
   closes: PlainDate | null;
   state: DueState;
+  /** What called for it: of several clocks the one that came first. */
+  because: Cadence;
   lastDone: PlainDate | null;
   /** From when it is owed where it was never done. */
   since: PlainDate | null;
@@ -202,16 +211,36 @@ export function agendaOf(
     const dueTask = dueTaskOf(book, task, unit, standing, lastDone);
     const common = { task, unit, lastDone, since: owedSince(book, task, unit) };
     if (task.isOff || !isCountable(dueTask))
-      return { ...common, opens: null, due: null, closes: null, state: "none", ahead: [] };
+      return {
+        ...common,
+        because: task.cadence,
+        opens: null,
+        due: null,
+        closes: null,
+        state: "none",
+        ahead: [],
+      };
     const work = clockworkOf(dueTask, now, end);
     const dates = work.now();
     return {
       ...common,
       ...asDates(dates),
+      because: governing(dueTask, now, end),
       state: stateOn(dates, now),
       ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
     };
   });
+}
+
+/** Of a cadence made of several, the one whose due day comes first. */
+function governing(task: DueTask, today: DayNumber, until: DayNumber): Cadence {
+  const { cadence } = task;
+  if (cadence.kind !== "earliest") return cadence;
+  const dates = cadence.of.map((each) =>
+    clockworkOf({ ...task, cadence: each }, today, until).now(),
+  );
+  const first = soonest(dates);
+  return first === null ? cadence : cadence.of[first]!;
 }
 
 const BEFORE_ALL = "";

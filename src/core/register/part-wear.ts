@@ -117,6 +117,8 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
 export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
   const stints: Stint[] = [];
   const history = historyOf(book, slot.id);
+  // What was seen before somebody had it forgotten teaches nothing any more.
+  const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
   const starts = history.filter((event) => event.kind === "fitted" || event.kind === "cleaned");
   starts.forEach((start, i) => {
     const until = starts[i + 1]?.date;
@@ -124,6 +126,7 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
     const looks = history.filter(
       (event) =>
         event.kind === "look" &&
+        event.recordedAt > forgotten &&
         event.date > start.date &&
         // The look at the old filter on the day of the change belongs to the old one.
         (until === undefined || event.date <= until),

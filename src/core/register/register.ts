@@ -221,6 +221,7 @@ export const HISTORY_KINDS = [
   "look",
   "reading",
   "breakdown",
+  "forgotten",
   "note",
   "withdrawn",
 ] as const;

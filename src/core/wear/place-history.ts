@@ -56,7 +56,7 @@ export function priorBelief(context: PlaceContext, stints: readonly Stint[]): Be
 }
 
 /** A slot whose filter is to go after a share of its hours and days. */
-function shortened(slot: WearSlot, share: number): WearSlot {
+export function shortened(slot: WearSlot, share: number): WearSlot {
   const maxAge = slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
   return {
     ...slot,

@@ -4,7 +4,7 @@ import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agend
 import type { TaskStanding } from "@/core/register/agenda";
 import type { DueState } from "@/core/due/due";
 import type { HomeBook } from "@/core/register/register";
-import { RENEW } from "@/core/register/task";
+import { LOOK, RENEW } from "@/core/register/task";
 
 /** A job as every list shows it. */
 export type JobRow = {
@@ -26,6 +26,8 @@ export type JobRow = {
   isVisit: boolean;
   /** A filter’s renewal is noted with its look, and led through step by step. */
   isRenewal: boolean;
+  /** Where it is noted as done: a look at a filter says how it looked. */
+  doneAt: string;
 };
 
 export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate): JobRow {
@@ -48,5 +50,6 @@ export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate)
     isChanged: task.isChanged,
     isVisit: task.who === "licensed",
     isRenewal: task.key === RENEW,
+    doneAt: task.key === LOOK ? `look?slot=${task.partId}` : `jobs/${task.id}/done`,
   };
 }

@@ -31,6 +31,8 @@ export type SchoolsOf = {
   taskId: string;
   today: PlainDate;
   cards: SchoolCard[];
+  /** Whether looks have taught anything of this place. */
+  hasLearnt: boolean;
   /** What the form to choose one begins with. */
   values: Values;
 };
@@ -66,6 +68,7 @@ export async function schoolsOf(homeId: string, slotId: string): Promise<Schools
     taskId: task.id,
     today,
     cards,
+    hasLearnt: standing.wear !== null && standing.wear.belief.mu !== 0,
     values: {
       school: [governing],
       n: [String(every?.n ?? 90)],

@@ -44,7 +44,13 @@ export function trendOf(
   const { unitSystem } = book.home;
   const value = (figure: number) => readingWords(kind, figure, unitSystem);
   return {
-    sentence: sentenceOf(found, value(limit), value(Math.abs(first)), falls, today),
+    sentence: sentenceOf(
+      found,
+      value(limit),
+      value(Number(Math.abs(first).toPrecision(2))),
+      falls,
+      today,
+    ),
     drifting: kind === "capacitor-uf" ? driftWords(book, found, today) : null,
   };
 }

@@ -5,8 +5,8 @@ import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { toDay } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
-import { MEASURED_KINDS, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
-import { readingWords } from "@/core/readings/reading-units";
+import { READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
+import { unitsFor } from "@/core/readings/reading-units";
 import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
 import type { HomeBook } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
@@ -31,6 +31,9 @@ export type ReadingSeries = {
 
 const isAt = ({ event }: JudgedReading, { unitId, partId }: ReadingPlace): boolean =>
   event.unitId === unitId && event.partId === partId;
+
+const shownLimit = (limit: number | null | undefined, per: number): number | null =>
+  limit === null || limit === undefined ? null : limit / per;
 
 /** What was read at a place, by kind, the oldest first, with where it is going. */
 export async function readingSeriesOf(
@@ -62,7 +65,7 @@ function seriesOf(
   const words = READING_WORDS[kind];
   const last = readings.at(-1)!;
   const { watchFrom, watchTo } = last.judgement.facts as Record<string, number | null | undefined>;
-  const unit = kind in MEASURED_KINDS ? readingWords(kind, 0, unitSystem).replace(/^0 ?/, "") : "";
+  const { per, label: unit } = unitsFor(kind, unitSystem)[0] ?? { per: 1, label: "" };
   return {
     kind,
     name: words.name,
@@ -76,15 +79,21 @@ function seriesOf(
       verdict: judgement.verdict,
     })),
     points: readings.flatMap(({ event, taken }) =>
-      typeof taken.value === "number" ? [{ x: toDay(event.date), y: taken.value }] : [],
+      typeof taken.value === "number" ? [{ x: toDay(event.date), y: taken.value / per }] : [],
     ),
-    limits: { low: watchFrom ?? null, high: watchTo ?? null },
+    limits: { low: shownLimit(watchFrom, per), high: shownLimit(watchTo, per) },
     trend: trendOf(book, kind, readings, today),
     unit,
   };
 }
 
-export type ReadingChoice = { value: string; label: string; kinds: ReadingKind[] };
+export type ReadingChoice = {
+  value: string;
+  label: string;
+  kinds: ReadingKind[];
+  /** By kind, the rated value or band that stood beside the last one there, as it is written. */
+  rated: Partial<Record<ReadingKind, string[]>>;
+};
 export type ReadingPage = {
   book: HomeBook;
   today: PlainDate;
@@ -95,11 +104,13 @@ export type ReadingPage = {
 export async function readingPageOf(homeId: string): Promise<ReadingPage | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
+  const ratedAt = (place: string) => lastRated(book, place);
   const places = book.units.flatMap((unit): ReadingChoice[] => [
     {
       value: unit.id,
       label: unit.name,
       kinds: ordered(UNIT_READINGS[unit.kind as UnitKindId]),
+      rated: ratedAt(unit.id),
     },
     ...book.slots
       .filter((slot) => slot.unitId === unit.id)
@@ -107,6 +118,7 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
         value: slot.id,
         label: `${unit.name}, ${slot.name.toLowerCase()}`,
         kinds: ordered(["filter-drop", "seal"]),
+        rated: ratedAt(slot.id),
       })),
     ...book.parts
       .filter((part) => part.unitId === unit.id && PART_READINGS[part.kind as PartKindId])
@@ -114,9 +126,22 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
         value: part.id,
         label: `${unit.name}, ${part.name.toLowerCase()}`,
         kinds: ordered(PART_READINGS[part.kind as PartKindId]),
+        rated: ratedAt(part.id),
       })),
   ]);
   return { book, today: todayIn(book.home.timeZone), places };
+}
+
+function lastRated(book: HomeBook, place: string): ReadingChoice["rated"] {
+  const rated: ReadingChoice["rated"] = {};
+  for (const { event, taken } of readingsOf(book)) {
+    if ((event.partId ?? event.unitId) !== place || taken.rated === undefined) continue;
+    const per = unitsFor(taken.kind, book.home.unitSystem)[0]?.per ?? 1;
+    const figures =
+      typeof taken.rated === "number" ? [taken.rated] : [taken.rated.min, taken.rated.max];
+    rated[taken.kind] = figures.map((figure) => String(Number((figure / per).toPrecision(6))));
+  }
+  return rated;
 }
 
 /** The usual ones first, then every other. */

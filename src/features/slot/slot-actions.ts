@@ -143,6 +143,8 @@ const noteForm = (today: PlainDate) =>
     date: pastDay(today),
     words: z.string().min(1, "Write the note.").max(1000, "Shorter, please: up to 1000 letters."),
     partId: z.string().optional(),
+    /** A breakdown is a note that stands out, and is explained. */
+    brokeDown: z.string().optional(),
   });
 
 /** Words for the record of a unit, or of one of its parts. */
@@ -157,7 +159,7 @@ export async function writeNote(
   if (!book) redirect("/");
   const parsed = noteForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const { date, words, partId } = parsed.data;
+  const { date, words, partId, brokeDown } = parsed.data;
   const part = [...book.slots, ...book.retiredSlots, ...book.parts].find(
     (each) => each.id === partId && each.unitId === unitId,
   );
@@ -166,7 +168,7 @@ export async function writeNote(
   await store.write((tx) =>
     appendEvent(tx, homeId, {
       id: randomUUID(),
-      kind: "note",
+      kind: brokeDown ? "breakdown" : "note",
       unitId,
       ...(part ? { partId: part.id } : {}),
       date,
@@ -210,6 +212,25 @@ export async function noteLook(
     }),
   );
   redirect(`/homes/${homeId}/parts/${slot.id}`);
+}
+
+/** Forgets what the looks at a slot taught of its pace: from here on it is the book’s again. */
+export async function forgetLooks(homeId: string, slotId: string): Promise<void> {
+  const book = await homeBook(homeId);
+  const slot = book?.slots.find((each) => each.id === slotId);
+  if (!book || !slot) redirect("/");
+  const store = await appStore();
+  await store.write((tx) =>
+    appendEvent(tx, homeId, {
+      id: randomUUID(),
+      kind: "forgotten",
+      unitId: slot.unitId,
+      partId: slotId,
+      date: todayIn(book.home.timeZone),
+      recordedAt: now().toISOString(),
+    }),
+  );
+  redirect(`/homes/${homeId}/parts/${slotId}`);
 }
 
 /** Writes an entry anew with another day or grade, pointing at the one it corrects. */

@@ -15,6 +15,8 @@ export type Curve = {
   low: Point[];
   high: Point[];
   hours: Point[];
+  /** What it would be if something were otherwise. */
+  other: Point[] | null;
   looks: (Point & { words: string })[];
   spells: { from: number; to: number; words: string }[];
   rows: { date: PlainDate; load: number; low: number; high: number; runHours: number }[];
@@ -51,6 +53,7 @@ export function curveOf(
     ahead: points.filter((point) => point.x >= now),
     low: points.map(({ x, y }) => ({ x, y: y / spread })),
     high: points.map(({ x, y }) => ({ x, y: y * spread })),
+    other: null,
     hours: days.map((day) => ({ x: toDay(day.date), y: day.runHours })),
     looks: history.flatMap((event) => {
       const grade = event.look?.grade;

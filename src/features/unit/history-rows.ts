@@ -1,4 +1,5 @@
 import { partTasks, unitTasks } from "@/content/default-tasks";
+import { breakdownWords } from "@/core/register/breakdown";
 import { partKind } from "@/content/part-kinds";
 import { READING_WORDS, readWords } from "@/content/reading-words";
 import { GRADE_WORDS } from "@/content/words";
@@ -33,6 +34,8 @@ function whatHappened(book: HomeBook, event: HistoryEvent): string {
         : "A reading";
     case "breakdown":
       return "Broke down";
+    case "forgotten":
+      return "What its looks taught was forgotten";
     case "look":
       return event.look?.grade ? `Looked at: ${GRADE_WORDS[event.look.grade].name}` : "Looked at";
     default:
@@ -71,6 +74,7 @@ export function historyLines(
         : moneyWords({ minor: event.costMinor, currency: book.home.currency }),
       event.minutes === undefined ? undefined : `${event.minutes} min`,
       event.corrects ? "corrected" : undefined,
+      ...(event.kind === "breakdown" ? breakdownWords(book, event) : []),
     ];
     return {
       id: event.id,

@@ -80,9 +80,9 @@ function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
         </p>
       )}
       <p className="text-[0.9375rem] text-second">{row.window}</p>
-      {!row.isRenewal && !row.isOff && (
+      {!row.isRenewal && row.state !== "none" && (
         <Link
-          href={`/homes/${homeId}/jobs/${row.id}/done`}
+          href={`/homes/${homeId}/${row.doneAt}`}
           aria-label={`Note it done: ${row.name}`}
           className="inline-flex min-h-8 items-center text-link underline underline-offset-4"
         >

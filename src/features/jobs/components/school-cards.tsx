@@ -1,6 +1,7 @@
 "use client";
 
 import { SCHOOL_WORDS } from "@/content/task-words";
+import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
@@ -20,8 +21,11 @@ export function SchoolCards({
   action,
   preview,
   initial,
+  forget,
 }: {
   cards: readonly SchoolCard[];
+  /** Forgets what looks taught; null where they taught nothing yet. */
+  forget: (() => Promise<void>) | null;
   action: Action;
   preview: (form: FormData) => Promise<JobDates | null>;
   initial: FormView;
@@ -47,6 +51,13 @@ export function SchoolCards({
           </li>
         ))}
       </ul>
+      {forget && (
+        <form action={forget} className="-mt-1">
+          <Button type="submit" weight="quiet" className="-ml-2">
+            Forget what its looks taught
+          </Button>
+        </form>
+      )}
       <details className="group border-b border-rule">
         <summary className="flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
           Go by another school

@@ -119,7 +119,11 @@ function ReadingFieldsView({
             error={fields.error("word")}
           />
         ) : (
-          <Measured key={kind} {...{ kind, fields, system }} />
+          <Measured
+            key={`${place} ${kind}`}
+            {...{ kind, fields, system }}
+            rated={places.find((each) => each.value === place)?.rated[kind] ?? []}
+          />
         ))}
       <div className="grid gap-4 wide:grid-cols-2">
         <TextField
@@ -140,7 +144,10 @@ function Measured({
   kind,
   fields,
   system,
+  rated: before,
 }: {
+  /** What stood beside the last one there. */
+  rated: readonly string[];
   kind: ReadingKind;
   fields: Fields;
   system: UnitSystem;
@@ -148,10 +155,10 @@ function Measured({
   const units = unitsFor(kind, system);
   const rated = ratedOf(kind);
   const words = READING_WORDS[kind].rated ?? "Rated";
-  const own = (name: string) => ({
+  const own = (name: string, usual?: string) => ({
     name,
     inputMode: "decimal" as const,
-    defaultValue: fields.value(name),
+    defaultValue: fields.value(name) ?? usual,
     error: fields.error(name),
   });
   return (
@@ -170,11 +177,13 @@ function Measured({
           <p className="mt-9">{units[0]?.label}</p>
         )}
       </div>
-      {rated === "value" && <TextField label={words} className="max-w-40" {...own("rated")} />}
+      {rated === "value" && (
+        <TextField label={words} className="max-w-40" {...own("rated", before[0])} />
+      )}
       {rated === "band" && (
         <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] gap-4">
-          <TextField label={`${words.split(",")[0]}, from`} {...own("ratedMin")} />
-          <TextField label="to" {...own("ratedMax")} />
+          <TextField label={`${words.split(",")[0]}, from`} {...own("ratedMin", before[0])} />
+          <TextField label="to" {...own("ratedMax", before[1])} />
         </div>
       )}
       {kind === "capacitor-uf" && (

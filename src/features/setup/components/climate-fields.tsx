@@ -7,10 +7,13 @@ import {
   readFigures,
   toCelsius,
 } from "@/core/quantities/temperature";
-import { MONTHS } from "@/core/quantities/words";
+import { climateSchema, seasonDays } from "@/core/climate/climate";
+import { dayNumber, fromDay } from "@/core/quantities/plain-date";
+import { capitalised, listWords, MONTHS, monthDayWords } from "@/core/quantities/words";
 import { CLIMATE_STARTS } from "@/content/climates";
 import { TextField } from "@/ui/field";
 import type { Fields } from "@/ui/form";
+import { monthListProblem } from "../home-form";
 
 const WIDTH = 600;
 const HEIGHT = 132;
@@ -28,6 +31,7 @@ export function ClimateFields({ fields }: { fields: Fields }) {
   const [cooling, setCooling] = useState(fields.value("coolingDesign") ?? "");
   const [range, setRange] = useState(fields.value("dailyRange") ?? "");
   const figures = readFigures(months) ?? [];
+  const problem = monthListProblem(months, system);
 
   const start = (id: string) => {
     const found = CLIMATE_STARTS.find((each) => each.id === id);
@@ -89,8 +93,16 @@ export function ClimateFields({ fields }: { fields: Fields }) {
           error={fields.error("monthlyMean")}
           className="figures"
         />
+        {problem && months !== "" && !fields.error("monthlyMean") && (
+          <p className="mt-1 font-medium text-attention-text">{problem}</p>
+        )}
         <MonthDrawing celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))} />
       </div>
+      {!problem && (
+        <p role="status" className="-mt-2 border-l-4 border-ink bg-surface px-4 py-2.5">
+          {seasonWords(figures.map((figure) => toCelsius(figure, unit)))}
+        </p>
+      )}
       <div className="grid gap-4 wide:grid-cols-3">
         <TextField
           label={`Coldest usual night, °${unit}`}
@@ -116,6 +128,31 @@ export function ClimateFields({ fields }: { fields: Fields }) {
       </div>
     </>
   );
+}
+
+/** Any year does: the normals are the same in each. */
+const SHOWN_YEAR = [dayNumber(2025, 1, 1), dayNumber(2025, 12, 31)] as const;
+
+/** What the figures would make of the year, while they are typed. */
+function seasonWords(monthlyMeanC: number[]): string {
+  const climate = climateSchema.parse({
+    monthlyMeanC,
+    heatingDesignC: Math.min(...monthlyMeanC),
+    coolingDesignMeanC: Math.max(...monthlyMeanC),
+  });
+  const turns = seasonDays(climate, ...SHOWN_YEAR);
+  const on = (day: number | undefined) =>
+    day === undefined ? null : monthDayWords(fromDay(day).slice(5));
+  const spell = (name: string, from: number | undefined, to: number | undefined) =>
+    from === undefined || to === undefined ? null : `${name} from ${on(from)} to ${on(to)}`;
+  const said = [
+    spell("heating", turns.heatingStart[0], turns.heatingEnd[0]),
+    spell("cooling", turns.coolingStart[0], turns.coolingEnd[0]),
+    spell("snow", turns.snowFrom[0], turns.snowTo[0]),
+  ].filter((each) => each !== null);
+  return said.length === 0
+    ? "No season here turns by these figures."
+    : `${capitalised(listWords(said))}, about.`;
 }
 
 function MonthDrawing({ celsius }: { celsius: number[] }) {

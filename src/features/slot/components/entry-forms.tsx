@@ -1,7 +1,7 @@
 "use client";
 
 import { GRADE_OPTIONS } from "@/content/grade-options";
-import { SelectField, TextArea, TextField, type Option } from "@/ui/field";
+import { CheckField, SelectField, TextArea, TextField, type Option } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { GradeChoice } from "@/ui/grade-choice";
 
@@ -159,6 +159,13 @@ export function NoteForm({ action, initial, today, parts }: Common & { parts: re
             />
           )}
           <DayField fields={fields} label="When" today={today} />
+          <CheckField
+            name="brokeDown"
+            value="on"
+            label="It broke down, or stopped"
+            hint="The record then says how its filters and the weather stood that day."
+            defaultChecked={fields.value("brokeDown") === "on"}
+          />
         </div>
       )}
     </Form>

@@ -182,7 +182,7 @@ const jobTitle = ({ task, unit }: TaskStanding): string =>
 
 /** How it comes round, and when it was last done. */
 const whyWords = (job: TaskStanding, today: PlainDate): string =>
-  `${capitalised(cadenceWords(job.task.cadence))}; ${lastWords(job, today)}.`;
+  `${capitalised(cadenceWords(job.because))}; ${lastWords(job, today)}.`;
 
 function nextWindow(job: TaskStanding, today: PlainDate): string {
   const { due, opens, closes, state } = job;

@@ -5,6 +5,8 @@ import { slotTitle } from "@/content/slot-words";
 import { agoWords, awayWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
 import { answerWords } from "@/core/register/question";
 import { fillBand, type Standing } from "@/core/register/standing";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { Media } from "@/core/wear/media";
 import { wearOfPlace } from "@/core/wear/place-history";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
@@ -14,7 +16,7 @@ import { Facts } from "./facts";
 import { History } from "./history";
 import { ShutOffCard } from "./shut-off";
 import { SlotFacts } from "./slot-facts";
-import { WearCurve } from "./wear-curve";
+import { CurveWithWhatIf } from "./what-if";
 
 /** Everything about one part; `start` is the button that begins a slot's job. */
 export function PartView({
@@ -175,7 +177,7 @@ function SlotHead({
           </div>
         </div>
         {wear && (
-          <WearCurve
+          <CurveWithWhatIf
             curve={curveOf(
               wearOfPlace(standing.context, standing.stints, today)!,
               events,
@@ -185,11 +187,42 @@ function SlotHead({
             )}
             today={today}
             title={slotTitle(slot)}
+            likely={wear.likely}
+            {...whatIfOf(standing, today)}
           />
         )}
       </section>
     </>
   );
+}
+
+const PANELS: readonly Media[] = [
+  "fibreglass-25",
+  "pleated-25",
+  "pleated-50",
+  "pleated-100",
+  "pleated-125",
+];
+
+/** What the sliders begin with: the engine’s own question, without the weather before the filter. */
+function whatIfOf({ wear, context, slot }: Standing, today: PlainDate) {
+  const { input, belief } = wear!;
+  const since = (day: { date: PlainDate }) => day.date >= input.fittedOn;
+  const pets = context.drivers.find(
+    (driver) => driver.kind === "shedding-pets" && (driver.to === undefined || driver.to >= today),
+  );
+  return {
+    input: {
+      ...input,
+      belief,
+      looks: [],
+      actuals: input.actuals.filter(since),
+      measured: input.measured.filter(since),
+    },
+    lifeShare: context.lifeShare,
+    pets: pets && "count" in pets ? pets.count : 0,
+    media: PANELS.includes(slot.media) ? PANELS : [],
+  };
 }
 
 function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {

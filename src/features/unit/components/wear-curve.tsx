@@ -64,6 +64,18 @@ function configOf(curve: Curve, colour: Palette): ChartConfiguration {
           borderWidth: 3,
           borderDash: [7, 5],
         },
+        ...(curve.other
+          ? [
+              {
+                ...line,
+                order: 1,
+                data: curve.other,
+                borderColor: colour.link,
+                borderWidth: 2.5,
+                borderDash: [2, 4],
+              },
+            ]
+          : []),
         {
           ...line,
           order: 1,

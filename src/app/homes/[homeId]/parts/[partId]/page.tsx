@@ -9,6 +9,7 @@ import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/readings/components/reading-section";
 import { readingSeriesOf } from "@/features/readings/readings-queries";
 import { StartButton } from "@/features/run/components/start-button";
+import { forgetLooks } from "@/features/slot/slot-actions";
 import { ChangedLink, PartView } from "@/features/unit/components/part-view";
 import { partSheetOf } from "@/features/unit/unit-queries";
 import { emptyForm } from "@/lib/forms";
@@ -38,6 +39,7 @@ export default async function PartPage({
                 action={chooseSchool.bind(null, homeId, schools.taskId)}
                 preview={previewSchool.bind(null, homeId, schools.taskId)}
                 initial={emptyForm(schools.values)}
+                forget={schools.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
               />
             )}
             <JobSection
