@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { readMoney } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { pastDay } from "./forms";
+import { DAY_WORDS, isDay, readPastDay } from "./forms";
 
 const MOST_MINUTES = 6000;
 
@@ -9,12 +9,16 @@ const MOST_MINUTES = 6000;
 export const doneForm = (today: PlainDate, currency: string) =>
   z
     .object({
-      date: pastDay(today),
+      date: z.string(),
       words: z.string().max(300, "Shorter, please: up to 300 letters."),
       minutes: z.string(),
       cost: z.string(),
     })
     .transform((fields, context) => {
+      // Everything is looked at before anything is refused, so that all problems show at once.
+      const date = readPastDay(fields.date, today);
+      if (!isDay(date))
+        context.addIssue({ code: "custom", path: ["date"], message: DAY_WORDS[date] });
       const minutes = fields.minutes === "" ? undefined : Number(fields.minutes);
       if (minutes !== undefined && !(Number.isInteger(minutes) && minutes <= MOST_MINUTES))
         context.addIssue({ code: "custom", path: ["minutes"], message: "Whole minutes." });
@@ -25,8 +29,9 @@ export const doneForm = (today: PlainDate, currency: string) =>
           path: ["cost"],
           message: `Write what it cost in ${currency}, such as 18.50.`,
         });
+      if (!isDay(date) || context.issues.length > 0) return z.NEVER;
       return {
-        date: fields.date,
+        date,
         ...(fields.words ? { words: fields.words } : {}),
         ...(minutes === undefined ? {} : { minutes }),
         ...(cost === undefined || cost === null ? {} : { costMinor: cost }),

@@ -5,15 +5,17 @@ export type WearQuestion = { nth: number; input: WearInput; change: WhatIf; life
 export type WearAnswer = {
   nth: number;
   result: WhatIfResult;
-  /** Days the next filter lasts if nothing changes. */
+  /** Days a new filter lasts if nothing changes. */
   usuallyLasts: number | null;
 };
 
 /** Answers what a filter would do, off the page’s own thread: sliders ask many times a second. */
 self.addEventListener("message", ({ data }: MessageEvent<WearQuestion>) => {
+  const { nth, input, change, lifeShare } = data;
   const answer: WearAnswer = {
-    nth: data.nth,
-    result: whatIf(data.input, data.change, data.lifeShare),
+    nth,
+    result: whatIf(input, change, lifeShare),
+    usuallyLasts: whatIf(input, AS_IT_IS, lifeShare).newOneLasts,
   };
   self.postMessage(answer);
 });

@@ -680,10 +680,10 @@ function readings(today: PlainDate): HistoryEvent[] {
       { kind: "capacitor-uf", unit: "uF", rated: 5 },
       [
         [at(895), 5.02],
-        [at(712), 4.97],
-        [at(531), 4.92],
-        [at(349), 4.86],
-        [at(166), 4.79],
+        [at(712), 4.96],
+        [at(531), 4.9],
+        [at(349), 4.84],
+        [at(166), 4.77],
       ],
     ),
     ...readingsAt(

@@ -22,7 +22,6 @@ const optionSchema = z.strictObject({
   /** Once, for a deeper frame or another housing. */
   conversionCost: withDefault(z.number().min(0), 0),
 });
-export type FilterOption = z.output<typeof optionSchema>;
 
 export const compareFiltersInput = z
   .strictObject({

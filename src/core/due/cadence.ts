@@ -8,7 +8,6 @@ import { wearInput } from "../wear/wear-schema";
 export const SPAN_UNITS = ["day", "week", "month", "year"] as const;
 /** Stretches of the year, or of a unit’s use, to which a job can be kept. */
 export const WITHIN = ["heating", "cooling", "snow", "growth", "inUse"] as const;
-export type Within = (typeof WITHIN)[number];
 
 const readingKindSchema = z.enum(READING_KINDS);
 

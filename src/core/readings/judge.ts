@@ -19,7 +19,6 @@ import {
 /** Two schools of when a capacitor goes: beyond its label (usually 6 %), or beyond 10 %. */
 export const CAPACITOR_SCHOOLS = { label: 6, general: 10 } as const;
 export const READING_FLAGS = ["bulged", "leaking", "return-shut"] as const;
-export type ReadingFlag = (typeof READING_FLAGS)[number];
 
 const ratedSchema = z.union([
   z.number(),

@@ -24,8 +24,8 @@ export type WhatIfResult = {
   early: PlainDate | null;
   likely: PlainDate | null;
   late: PlainDate | null;
-  /** Days that the filter after this one would last, fitted when this is due. */
-  nextLasts: number | null;
+  /** Days that a new filter would last, fitted today. */
+  newOneLasts: number | null;
   /** Days, as day numbers, with the likely load of each. */
   points: { x: number; y: number }[];
 };
@@ -79,12 +79,12 @@ export function whatIf(input: WearInput, change: WhatIf, lifeShare: number): Wha
       : input.belief.sd;
   const { early, likely, late, days } =
     sd === input.belief.sd ? first : wear({ ...changed, belief: { ...input.belief, sd } });
-  const next = likely && wear({ ...changed, fittedOn: likely, looks: [] }).likely;
+  const newOne = wear({ ...changed, fittedOn: input.today, looks: [] }).likely;
   const end = days.findIndex(({ load }) => reaches(load, END_LOAD));
   const shown = end === -1 ? days : days.slice(0, end + 1);
   return {
     ...{ early, likely, late },
-    nextLasts: likely && next ? daysFrom(likely, next) : null,
+    newOneLasts: newOne && daysFrom(input.today, newOne),
     points: shown.map(({ date, load }) => ({ x: toDay(date), y: load })),
   };
 }

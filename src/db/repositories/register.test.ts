@@ -9,6 +9,7 @@ import { migrateStore, openStore, type Store } from "../client";
 import { findBySize, findByWords, indexProcedures } from "./find";
 import { appendEvent } from "./history";
 import { readHomeBook } from "./home-book";
+import { findRun } from "./runs";
 import { markPartDeleted, movePartsToUnit } from "./parts";
 import { dropDraft, findDraft, saveDraft, updateUnit } from "./units";
 
@@ -182,20 +183,24 @@ describe("a database of the first days", () => {
       create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric);
       insert into __drizzle_migrations (hash, created_at) values ('first', ${first.when});
       insert into homes values ('h', 'Home', 'Etc/UTC', 'metric', 'EUR',
-        '[1,1,1,1,1,1,1,1,1,1,1,1]', -5, 20, '10', 4.5, 'then', null);
+        '[1,1,1,1,1,1,1,1,1,1,1,1]', -5, 20, '10', 4.5, '2026-01-01T08:00:00.000Z', null);
       insert into levels values ('l', 'h', 'Cellar', -1, 'inside');
       insert into air_systems values ('s', 'h', 'Air', 1,
         '{"heats":true,"cools":false,"fan":{"mode":"auto"}}');
       insert into units values ('u', 'h', 'l', 's', 'condensing-furnace', 'Old furnace',
-        'Northgate CF-70', 'mind the step', 'then', null);
-      insert into parts values ('p', 'u', 'filter-slot', 'Filter', 'left', 'then', null);
+        'Northgate CF-70', 'mind the step', '2026-01-01T08:00:00.000Z', null);
+      insert into parts values ('p', 'u', 'filter-slot', 'Filter', 'left', '2026-01-01T08:00:00.000Z', null);
       insert into filter_slots (part_id, media, air_side, filter_count, nominal_text, nominal_unit,
         nominal_width_mm, nominal_height_mm, direction, indicator)
         values ('p', 'pleated-25', 'recirculated', 1, '20x20', 'in', 508, 508, 'right', 0);
       insert into drivers values ('d', 'h', 'part', null, 'p', 'bypass', null, 0.02, null, null,
-        'rail', 'then', null);
+        'rail', '2026-01-01T08:00:00.000Z', null);
       insert into events (id, ordinal, home_id, unit_id, part_id, kind, happened_on, recorded_at, words)
-        values ('e', 1, 'h', 'u', 'p', 'note', '2026-01-01', 'then', 'sings in the morning');`);
+        values ('e', 1, 'h', 'u', 'p', 'note', '2026-01-01', '2026-01-01T08:00:00.000Z', 'sings in the morning');
+      insert into tasks (id, home_id, unit_id, part_id, procedure_id, cadence, also_satisfies, created_at)
+        values ('t', 'h', 'u', 'p', 'change-panel-filter', '{"kind":"wear"}', '[]', '2026-01-01T08:00:00.000Z');
+      insert into runs (id, home_id, unit_id, part_id, task_id, procedure_id, facts, isolator, started_at)
+        values ('r', 'h', 'u', 'p', 't', 'change-panel-filter', '{"directionKnown":true,"indicator":false}', 'switch-off', '2026-01-01T08:00:00.000Z');`);
     client.close();
     const old = await openStore(file);
     await migrateStore(old);
@@ -209,6 +214,10 @@ describe("a database of the first days", () => {
     expect(kept.slots[0]).toMatchObject({ id: "p", seat: "rail", slotPlace: "elsewhere" });
     expect(kept.drivers[0]).toMatchObject({ scope: "part", partId: "p", fraction: 0.02 });
     expect(kept.events).toHaveLength(1);
+    expect(kept.home.enteredOn).toBe("2026-01-01");
+    // The job a run was of is the renewal of its filter, with nothing changed.
+    expect(kept.tasks).toEqual([{ id: "t", unitId: "u", partId: "p", key: "renew", changes: {} }]);
+    expect((await findRun(old.db, "r"))!.taskId).toBe("t");
     expect((await findByWords(old.db, "h", ["sings"], 5))[0]!.title).toBe("sings in the morning");
     expect((await findByWords(old.db, "h", ["northgate"], 5))[0]!.title).toBe("Old furnace");
     old.close();

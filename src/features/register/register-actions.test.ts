@@ -1,6 +1,8 @@
 import { effectiveHistory } from "@/core/register/effective-history";
 import type { HomeBook, Unit } from "@/core/register/register";
 import { readHomeBook } from "@/db/repositories/home-book";
+import { RENEW } from "@/core/register/task";
+import { saveTask } from "@/db/repositories/tasks";
 import { findDraft } from "@/db/repositories/units";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
@@ -217,6 +219,20 @@ describe("out of service", () => {
   });
 
   it("leaves a successor with the place, the shut-offs and what stays in the house", async () => {
+    await demo.store.write((tx) =>
+      saveTask(
+        tx,
+        HOME,
+        {
+          id: "by-calendar",
+          unitId: "cellar-furnace",
+          partId: "cellar-filter",
+          key: RENEW,
+          changes: { school: "calendar" },
+        },
+        "2026-03-14T08:00:00.000Z",
+      ),
+    );
     const before = await book();
     const form = formOf({ kind: "ducted-heat-pump", date: "2026-03-10", keeps: ["cellar-filter"] });
     const id = idIn(await landing(replaceUnit(HOME, "cellar-furnace", nothingSent, form)));
@@ -240,7 +256,11 @@ describe("out of service", () => {
       effectiveHistory(of.events.filter((event) => event.partId === "cellar-filter"));
     expect(after.slots.find((slot) => slot.id === "cellar-filter")!.unitId).toBe(id);
     expect(record(after)).toEqual(record(before));
-    expect(after.tasks.find((task) => task.partId === "cellar-filter")!.unitId).toBe(id);
+    // What was settled of its jobs goes with it.
+    expect(after.tasks.find((task) => task.partId === "cellar-filter")).toMatchObject({
+      unitId: id,
+      changes: { school: "calendar" },
+    });
     expect(after.parts.filter((part) => part.unitId === "cellar-furnace")).toHaveLength(13);
   });
 });

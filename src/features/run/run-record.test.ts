@@ -3,6 +3,8 @@ import { effectiveHistory } from "@/core/register/effective-history";
 import { isolatorOf } from "@/core/register/register";
 import type { Store } from "@/db/client";
 import { listEventsOfPart } from "@/db/repositories/history";
+import { RENEW } from "@/core/register/task";
+import { ensureTask } from "@/db/repositories/tasks";
 import { readHomeBook } from "@/db/repositories/home-book";
 import {
   findRun,
@@ -45,20 +47,21 @@ async function begin(partId = "cellar-filter"): Promise<string> {
   const slot = book.slots.find((each) => each.id === partId)!;
   const unit = book.units.find((each) => each.id === slot.unitId)!;
   const runId = `run-${++count}`;
-  await store.write((tx) =>
-    insertRun(tx, {
+  await store.write(async (tx) => {
+    const task = { id: `${partId}-task`, unitId: unit.id, partId, key: RENEW, changes: {} };
+    return insertRun(tx, {
       id: runId,
       homeId: HOME,
       unitId: unit.id,
       partId,
-      taskId: `${partId}-task`,
+      taskId: await ensureTask(tx, HOME, task, NOW.toISOString()),
       procedureId: "change-panel-filter",
       facts: { directionKnown: true, indicator: slot.indicator },
       isolator: isolatorOf(unit),
       startedAt: NOW.toISOString(),
       endedAt: null,
-    }),
-  );
+    });
+  });
   return runId;
 }
 const record = (runId: string, events: RunEvent[]) => recordRunEvents(store, runId, events, NOW);

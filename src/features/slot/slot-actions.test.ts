@@ -1,5 +1,7 @@
 import { effectiveHistory } from "@/core/register/effective-history";
 import { wearOfSlot } from "@/core/register/part-wear";
+import { tasksOf } from "@/content/home-tasks";
+import { RENEW } from "@/core/register/task";
 import { plainDate } from "@/core/quantities/plain-date";
 import { readHomeBook } from "@/db/repositories/home-book";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
@@ -70,7 +72,8 @@ describe("a slot", () => {
     expect((await record(id)).map(({ kind, date, costMinor }) => [kind, date, costMinor])).toEqual([
       ["fitted", "2026-01-02", 3100],
     ]);
-    expect((await book()).tasks.some((task) => task.partId === id)).toBe(true);
+    const job = tasksOf(await book()).find((task) => task.partId === id);
+    expect([job?.key, job?.procedureId]).toEqual([RENEW, "change-panel-filter"]);
   });
 
   it("is changed, and keeps its record", async () => {

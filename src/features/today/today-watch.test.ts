@@ -2,10 +2,10 @@ import { watchOf } from "./today-watch";
 import { book, today } from "../../../tests/demo-book";
 
 describe("what is on watch", () => {
-  it("puts the worst first: a spent alarm before one that may be, and a warranty", () => {
+  it("puts the worst first: a core that keeps too little, a capacitor that drifts, a warranty", () => {
     expect(watchOf(book, today).map(({ verdict, href }) => [verdict, href])).toEqual([
-      ["act", "units/alarm-ground"],
-      ["watch", "units/alarm-stable"],
+      ["act", "parts/loft-ventilator-recovery-core"],
+      ["watch", "parts/cellar-furnace-capacitor"],
       ["watch", "units/yard-condenser"],
     ]);
   });

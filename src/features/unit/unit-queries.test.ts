@@ -24,7 +24,7 @@ describe("a unit's sheet", () => {
     expect(sheet.standings.map(({ slot }) => slot.id)).toEqual(["cellar-filter"]);
     expect(sheet.parts).toHaveLength(13);
     const trap = sheet.parts.find(({ part }) => part.kind === "condensate-trap")!;
-    expect(trap.lastDone).toMatch(/^2025-05-/);
+    expect([trap.lastDone, trap.next?.state]).toEqual(["2025-06-09", "past"]);
     expect(sheet.history.lines).toHaveLength(12);
     expect(sheet.history.total).toBeGreaterThan(80);
     // Each line of a unit says at which part it was.
@@ -80,7 +80,7 @@ describe("a part's sheet", () => {
   it("knows when another part was last seen to", async () => {
     const sheet = (await partSheetOf(HOME, "dryer-dryer-duct", false))!;
     if (sheet.kind !== "part") throw new Error("a duct is a part");
-    expect(sheet.lastDone).toMatch(/^2025-09-/);
+    expect(sheet.lastDone).toBe("2025-02-04");
     expect(sheet.history.lines[0]!.what).toBe("Cleaned");
     const alarm = (await partSheetOf(HOME, "alarm-upper-batteries", false))!;
     expect(alarm.history.lines[0]!.what).toBe("Replaced");

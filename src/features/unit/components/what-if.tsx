@@ -133,7 +133,7 @@ export function CurveWithWhatIf({
 
 function Answer({
   answer: {
-    result: { early, likely, late, nextLasts },
+    result: { early, likely, late, newOneLasts },
     usuallyLasts,
   },
   likely: now,
@@ -150,10 +150,10 @@ function Answer({
       Due <strong>{dateWords(likely, today)}</strong>
       {early && late && `, ${betweenWords(early, late, today)}`}:{" "}
       {days === 0 ? "the same day" : `${spanWords(days)} ${days < 0 ? "sooner" : "later"}`}.
-      {nextLasts !== null && usuallyLasts !== null && (
+      {newOneLasts !== null && usuallyLasts !== null && (
         <span className="block">
-          The next one would last <strong>{nextLasts} days</strong>
-          {nextLasts !== usuallyLasts && ` instead of ${usuallyLasts}`}.
+          A new one, fitted today, would last <strong>{newOneLasts} days</strong>
+          {newOneLasts !== usuallyLasts && ` instead of ${usuallyLasts}`}.
         </span>
       )}
     </>
