@@ -86,7 +86,8 @@ describe("the application over HTTP", () => {
   it("takes the events of two devices on one run, loses none and doubles none", async () => {
     const page = pageOf(browser.driver);
     await page.open(`${app.url}/homes/sluice-house`);
-    await page.press("Start");
+    await page.open(`${app.url}/homes/sluice-house/parts/cellar-filter`);
+    await page.press("Change it");
     await page.heading("Have the new filter");
     const runId = new URL(await browser.driver.getCurrentUrl()).pathname.split("/").at(-1)!;
     const event = (step: string) => ({

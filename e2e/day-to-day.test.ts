@@ -136,7 +136,7 @@ describe("day to day", () => {
     const history = await text("section[aria-labelledby=history] ol");
     expect(history).toContain("Thu 12 Mar\nCleaned and put back, in the kitchen sink");
     expect(history).toContain("Looked at: loaded");
-    expect(await text("section[aria-labelledby=slot]")).toMatch(
+    expect(await text("section[aria-labelledby=schools]")).toMatch(
       /This slot loads about [12]\.\d+ times as fast as the book says, sure within/,
     );
   });

@@ -190,10 +190,12 @@ describe("the register", () => {
     await page.seen("Too many registers are shut: open one at least.");
   });
 
-  it("says on Today that an alarm is spent, and that a warranty waits to be registered", async () => {
+  it("says on Today that an alarm has to be replaced, and that a warranty waits to be registered", async () => {
     await page.open(app.url + HOME);
     const watch = await text("section[aria-labelledby=watch]");
-    expect(watch).toContain("Hall alarm: its sensor is spent since 28 Feb. Replace the alarm");
+    expect(await text("section[aria-labelledby=next]")).toContain(
+      "Hall alarm: replace the alarm\n2 weeks over, was due by 28 Feb",
+    );
     expect(watch).toContain(
       "Yard condenser: its warranty, until 20 May 2029, is not registered yet.",
     );

@@ -10,6 +10,12 @@ const SCREENS: [string, string][] = [
   ["a unit", `${HOME}/units/cellar-furnace`],
   ["a filter slot", `${HOME}/parts/cellar-filter`],
   ["a slot of two", `${HOME}/parts/mesh-left`],
+  ["a part with readings", `${HOME}/parts/loft-ventilator-recovery-core`],
+  ["all jobs", `${HOME}/jobs`],
+  ["a job", `${HOME}/jobs/dryer-dryer-duct.brush`],
+  ["a job done", `${HOME}/jobs/dryer-dryer-duct.brush/done`],
+  ["a job of one's own", `${HOME}/jobs/new?unit=dryer`],
+  ["a reading", `${HOME}/reading?place=cellar-furnace-capacitor`],
   ["a part that is no filter", `${HOME}/parts/cellar-furnace-condensate-line`],
   ["an alarm", `${HOME}/units/alarm-ground`],
   ["a unit's form", `${HOME}/units/yard-condenser/edit`],
@@ -68,8 +74,8 @@ describe.each([
   );
 
   it("so has a run, at a caution, at the look and at its finish", async () => {
-    await page.open(app.url + HOME);
-    await page.press("Start");
+    await page.open(`${app.url}${HOME}/parts/cellar-filter`);
+    await page.press("Change it");
     for (const heading of [
       "Have the new filter",
       "Switch the power off",

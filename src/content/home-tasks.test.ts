@@ -135,6 +135,15 @@ describe("the agenda of a home", () => {
     expect(job(taken, id).state).toBe("past");
   });
 
+  it("counts the age of an alarm from its replacement", () => {
+    const replaced = with_({ unitId: "alarm-ground", taskKey: "replace" });
+    expect(job(replaced, "alarm-ground.replace")).toMatchObject({
+      state: "not-yet",
+      opens: "2031-03-14",
+      due: "2032-03-14",
+    });
+  });
+
   it("takes what a visit did as done", () => {
     const visit = { unitId: "cellar-furnace", taskKey: "visit", date: day(-1) };
     expect(job(with_(visit), "cellar-furnace-capacitor.measure").lastDone).toBe(day(-1));

@@ -4,10 +4,10 @@ import type { ComponentProps } from "react";
 type Weight = "strong" | "plain" | "quiet";
 
 const SHAPE =
-  "inline-flex min-h-11 items-center justify-center gap-2 px-4 py-2 font-semibold no-underline rounded-sm transition-colors data-pending:opacity-60";
+  "inline-flex min-h-11 items-center justify-center gap-2 py-2 font-semibold no-underline rounded-sm transition-colors data-pending:opacity-60";
 const WEIGHTS: Record<Weight, string> = {
-  strong: "bg-ink text-ground border-2 border-ink hover:bg-link hover:border-link",
-  plain: "bg-transparent text-ink border-2 border-ink hover:bg-surface",
+  strong: "px-4 bg-ink text-ground border-2 border-ink hover:bg-link hover:border-link",
+  plain: "px-4 bg-transparent text-ink border-2 border-ink hover:bg-surface",
   quiet: "text-link underline underline-offset-4 decoration-1 hover:decoration-2 px-2 font-medium",
 };
 

@@ -172,7 +172,8 @@ export function dueTaskOf(
     actuals: book.actuals,
     equipment: system?.equipment,
     measured: standing?.context.measured ?? [],
-    manufactured: readPlainDate(unit?.answers["made-on"] ?? "") ?? undefined,
+    // What took its place is taken to be new, until its own day is written down.
+    manufactured: latest(readPlainDate(unit?.answers["made-on"] ?? ""), lastDone) ?? undefined,
     events: eventsFor(book, task, unit),
     readings: readingsFor(book, task),
     wear: standing?.wear?.input,

@@ -1,4 +1,5 @@
 import type { PlainDate } from "../quantities/plain-date";
+import { FINAL_RATIO } from "../wear/belief";
 import type { Driver, DriverKind } from "../wear/drivers";
 import {
   SHORTER_LIFE_SHARE,
@@ -109,7 +110,7 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
     cleanDropPa: slot.cleanDropPa,
-    finalRatio: 2,
+    finalRatio: FINAL_RATIO,
   };
 }
 

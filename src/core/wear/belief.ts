@@ -43,6 +43,9 @@ export const SEEN_BY_GRADE: Readonly<Record<Grade, Seen>> = {
   "white-powder": BLOCKED,
 };
 
+/** Drop at due over drop when clean; twice is what the trade calls spent. */
+export const FINAL_RATIO = 2;
+
 /** Below this a pressure drop cannot be told from a clean filter's. */
 const LEAST_LOAD_BY_PRESSURE = 0.15;
 const LEAST_S_BY_PRESSURE = 0.2;

@@ -59,8 +59,24 @@ export function reasonSentence(result: WearSummary, reasons: readonly Reason[]):
     .map(
       (reason, i) => `${reason.words}${i === 0 ? " alone" : ""} ${spanWords(reason.daysSooner)}`,
     );
-  if (named.length > 0) return `${head}: ${named.join(", ")}.`;
+  const against = againstWords(reasons, sooner);
+  if (named.length > 0) return `${head}: ${named.join(", ")}${against}.`;
   return `${head}: this slot loads ${factorWords(result.belief)}.`;
+}
+
+/** What pulls the other way is worth a word from this on, days. */
+const WORTH_A_WORD_DAYS = 7;
+
+function againstWords(reasons: readonly Reason[], sooner: number): string {
+  const other = reasons.find(
+    ({ daysSooner }) =>
+      Math.sign(daysSooner) === -Math.sign(sooner) && Math.abs(daysSooner) >= WORTH_A_WORD_DAYS,
+  );
+  if (!other) return "";
+  const span = spanWords(other.daysSooner);
+  return other.daysSooner < 0
+    ? `; ${other.words} puts it off ${span}`
+    : `; ${other.words} brings it ${span} forward`;
 }
 
 const figure = (k: number) => (k >= 1.95 ? k.toFixed(1) : k.toFixed(2).replace(/0$/, ""));

@@ -9,7 +9,7 @@ import {
   ratingSchema,
   withDefault,
 } from "../quantities/schemas";
-import { beliefSchema, FIRST_BELIEF, GRADES } from "./belief";
+import { beliefSchema, FINAL_RATIO, FIRST_BELIEF, GRADES } from "./belief";
 import { AIR_SIDES, driverSchema, type DriverKind } from "./drivers";
 import { MEDIA_KINDS } from "./media";
 
@@ -23,8 +23,7 @@ export const slotSchema = z.strictObject({
   baseHours: optional(positiveSchema),
   maxAgeDays: optional(z.number().int().min(1)),
   cleanDropPa: optional(positiveSchema),
-  /** Drop at due over drop when clean; twice is what the trade calls spent. */
-  finalRatio: withDefault(z.number().gt(1), 2),
+  finalRatio: withDefault(z.number().gt(1), FINAL_RATIO),
 });
 export type WearSlot = z.output<typeof slotSchema>;
 

@@ -1,9 +1,11 @@
 import "server-only";
+import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
+import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
+import { dueWords } from "@/core/register/agenda-words";
 import { unitKind } from "@/content/unit-kinds";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, inSentence } from "@/core/quantities/words";
-import { alarmLife } from "@/core/register/alarms";
 import { plateWords, type HomeBook, type Level, type Unit } from "@/core/register/register";
 import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
@@ -59,8 +61,17 @@ export async function houseOf(
   const firsts = new Map<string, Standing>();
   for (const standing of [...standingsOf(book, today)].sort(bySoonest))
     if (!firsts.has(standing.unit.id)) firsts.set(standing.unit.id, standing);
+  const past = agendaNow(book, today)
+    .filter(({ state }) => state === "past")
+    .sort(bySoonestDue);
   const units = book.units.map((unit) =>
-    houseUnit(unit, firsts.get(unit.id), openUnits.includes(unit.id), today),
+    houseUnit(
+      unit,
+      firsts.get(unit.id),
+      past.find(({ task }) => task.unitId === unit.id),
+      openUnits.includes(unit.id),
+      today,
+    ),
   );
   const shown =
     book.units.find((unit) => unit.id === wanted) ?? [...firsts.values()][0]?.unit ?? book.units[0];
@@ -76,12 +87,13 @@ export async function houseOf(
 function houseUnit(
   unit: Unit,
   first: Standing | undefined,
+  past: TaskStanding | undefined,
   open: boolean,
   today: PlainDate,
 ): HouseUnit {
   const due = first?.wear?.likely;
   const left = first ? daysLeft(first, today) : null;
-  const alarm = alarmWords(unit, today);
+  const alarm = alarmWords(unit);
   return {
     id: unit.id,
     name: unit.name,
@@ -94,26 +106,26 @@ function houseUnit(
       ? "left open"
       : unit.setUpStep
         ? "half entered"
-        : due
-          ? `${inSentence(first.slot.name)} ${awayWords(due, today)}`
-          : first
-            ? "never recorded"
-            : (alarm ?? ""),
+        : past
+          ? `${inSentence(past.task.name)}: ${dueWords(past, today)}`
+          : due
+            ? `${inSentence(first.slot.name)} ${awayWords(due, today)}`
+            : first
+              ? "never recorded"
+              : (alarm ?? ""),
     speaksUp:
       open ||
       unit.setUpStep !== undefined ||
       (left !== null && left <= SPEAKS_UP_DAYS) ||
+      past !== undefined ||
       alarm !== null,
   };
 }
 
-/** What has to be said of a carbon monoxide alarm; null when nothing has. */
-function alarmWords(unit: Unit, today: PlainDate): string | null {
+/** An alarm whose age nobody wrote down; one that is spent stands among the jobs. */
+function alarmWords(unit: Unit): string | null {
   if (unit.kind !== "co-alarm") return null;
-  const made = readPlainDate(unit.answers["made-on"] ?? "");
-  if (!made) return "made when?";
-  const { verdict } = alarmLife(made, today);
-  return verdict === "act" ? "spent: replace it" : null;
+  return readPlainDate(unit.answers["made-on"] ?? "") ? null : "made when?";
 }
 
 function selectedOf(book: HomeBook, unit: Unit, today: PlainDate): Selected {

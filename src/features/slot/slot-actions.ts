@@ -3,7 +3,7 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import type { FilterSlot } from "@/core/register/register";
+import type { FilterSlot, HomeBook } from "@/core/register/register";
 import { GRADES } from "@/core/wear/belief";
 import { historyOf } from "@/core/register/record";
 import { appStore } from "@/db/app-store";
@@ -11,8 +11,19 @@ import { homeBook } from "@/db/home-book";
 import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
 import { insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
 import { now, todayIn } from "@/lib/clock";
+import type { UnitSystem } from "@/core/quantities/length";
+import { unitsFor } from "@/core/readings/reading-units";
 import { doneForm } from "@/lib/done-form";
-import { fieldsOf, invalid, pastDay, singles, type FormState } from "@/lib/forms";
+import {
+  DAY_WORDS,
+  fieldsOf,
+  type FormState,
+  invalid,
+  isDay,
+  pastDay,
+  readPastDay,
+  singles,
+} from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
 import { appendFitting } from "./slot-writes";
@@ -179,12 +190,45 @@ export async function writeNote(
   redirect(part ? `/homes/${homeId}/parts/${part.id}` : `/homes/${homeId}/units/${unitId}`);
 }
 
-const lookForm = (today: PlainDate) =>
-  z.object({
-    slotId: z.string().min(1, "Choose which filter you looked at."),
-    date: pastDay(today),
-    grade: z.enum(GRADES, "Choose the picture that comes nearest."),
-  });
+/** A look by eye, by the drop across the filter, or by both: the drop counts for more. */
+const lookForm = (book: HomeBook, today: PlainDate) =>
+  z
+    .object({
+      slotId: z.string().min(1, "Choose which filter you looked at."),
+      date: z.string(),
+      grade: z.enum([...GRADES, ""]).default(""),
+      drop: z.string().default(""),
+    })
+    .transform((fields, context) => {
+      const problem = (path: string, message: string) =>
+        context.addIssue({ code: "custom", path: [path], message });
+      const date = readPastDay(fields.date, today);
+      if (!isDay(date)) problem("date", DAY_WORDS[date]);
+      const { unitSystem } = book.home;
+      const pressureDropPa = fields.drop === "" ? undefined : readDrop(fields.drop, unitSystem);
+      const slot = book.slots.find((each) => each.id === fields.slotId);
+      if (pressureDropPa === null) problem("drop", "Write the drop as a number, 0 or more.");
+      else if (pressureDropPa !== undefined && slot && slot.cleanDropPa === undefined)
+        problem("drop", "What it drops when clean is not written down for this filter yet.");
+      if (fields.grade === "" && fields.drop === "")
+        problem("grade", "Choose the picture that comes nearest, or write the drop.");
+      if (!isDay(date) || pressureDropPa === null || context.issues.length > 0) return z.NEVER;
+      return {
+        slotId: fields.slotId,
+        date,
+        look: {
+          ...(fields.grade === "" ? {} : { grade: fields.grade }),
+          ...(pressureDropPa === undefined ? {} : { pressureDropPa }),
+        },
+      };
+    });
+
+/** A pressure drop in the home’s unit, as Pa; null for what is none. */
+function readDrop(text: string, system: UnitSystem): number | null {
+  const value = Number(text.replace(",", "."));
+  const per = unitsFor("filter-drop", system)[0]!.per;
+  return Number.isFinite(value) && value >= 0 ? Number((value * per).toPrecision(8)) : null;
+}
 
 /** How a filter looks, without changing it. */
 export async function noteLook(
@@ -195,7 +239,7 @@ export async function noteLook(
   const fields = fieldsOf(form);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
-  const parsed = lookForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = lookForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
   const slot = (await listSlots(store.db, homeId)).find((each) => each.id === parsed.data.slotId);
@@ -208,7 +252,7 @@ export async function noteLook(
       partId: slot.id,
       date: parsed.data.date,
       recordedAt: now().toISOString(),
-      look: { grade: parsed.data.grade },
+      look: parsed.data.look,
     }),
   );
   redirect(`/homes/${homeId}/parts/${slot.id}`);

@@ -1,4 +1,5 @@
 import "server-only";
+import { unitsFor } from "@/core/readings/reading-units";
 import { slotTitle } from "@/content/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
@@ -95,6 +96,7 @@ export async function slotChoicesOf(homeId: string) {
   if (!book) return null;
   return {
     today: todayIn(book.home.timeZone),
+    dropUnit: unitsFor("filter-drop", book.home.unitSystem)[0]!.label,
     slots: book.slots.map((slot) => ({
       value: slot.id,
       label: `${book.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,

@@ -1,7 +1,7 @@
 import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent, ScopedDriver } from "@/core/register/register";
 import { GRADE_WORDS } from "@/content/words";
-import { SEEN_BY_GRADE, TENTH } from "@/core/wear/belief";
+import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/wear/belief";
 import type { WearResult } from "@/core/wear/wear-schema";
 
 type Point = { x: number; y: number };
@@ -35,6 +35,7 @@ export function curveOf(
   today: PlainDate,
   /** The share of its life after which the filter goes: looks see the whole of it. */
   lifeShare = 1,
+  cleanDropPa?: number,
 ): Curve {
   const fitted = wear.days[0]!.date;
   const furthest = [wear.late ?? wear.likely ?? today, today].reduce((a, b) => (a > b ? a : b));
@@ -56,15 +57,16 @@ export function curveOf(
     other: null,
     hours: days.map((day) => ({ x: toDay(day.date), y: day.runHours })),
     looks: history.flatMap((event) => {
-      const grade = event.look?.grade;
-      if (event.kind !== "look" || !grade || event.date <= fitted) return [];
-      return [
-        {
-          x: toDay(event.date),
-          y: SEEN_BY_GRADE[grade].load / lifeShare,
-          words: GRADE_WORDS[grade].name,
-        },
-      ];
+      if (event.kind !== "look" || !event.look || event.date <= fitted) return [];
+      const { grade, pressureDropPa } = event.look;
+      const x = toDay(event.date);
+      // A drop says more than the eye, as the engine has it.
+      if (pressureDropPa !== undefined && cleanDropPa !== undefined) {
+        const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
+        return [{ x, y: load / lifeShare, words: `${Math.round(pressureDropPa)} Pa` }];
+      }
+      if (!grade) return [];
+      return [{ x, y: SEEN_BY_GRADE[grade].load / lifeShare, words: GRADE_WORDS[grade].name }];
     }),
     spells: dated.flatMap(({ driver, words }) => {
       const start = Math.max(toDay(driver.from!), toDay(fitted));

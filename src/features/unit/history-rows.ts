@@ -1,4 +1,5 @@
 import { partTasks, unitTasks } from "@/content/default-tasks";
+import { readingWords } from "@/core/readings/reading-units";
 import { breakdownWords } from "@/core/register/breakdown";
 import { partKind } from "@/content/part-kinds";
 import { READING_WORDS, readWords } from "@/content/reading-words";
@@ -37,10 +38,20 @@ function whatHappened(book: HomeBook, event: HistoryEvent): string {
     case "forgotten":
       return "What its looks taught was forgotten";
     case "look":
-      return event.look?.grade ? `Looked at: ${GRADE_WORDS[event.look.grade].name}` : "Looked at";
+      return lookWords(book, event);
     default:
       return event.words ?? "Note";
   }
+}
+
+/** What a look saw: by eye, by the drop across the filter, or both. */
+function lookWords({ home }: HomeBook, { look }: HistoryEvent): string {
+  const seen = [
+    look?.grade && GRADE_WORDS[look.grade].name,
+    look?.pressureDropPa !== undefined &&
+      readingWords("filter-drop", look.pressureDropPa, home.unitSystem),
+  ].filter(Boolean);
+  return seen.length === 0 ? "Looked at" : `Looked at: ${seen.join(", ")}`;
 }
 
 /** What was done, by the name of the job where the entry says which. */

@@ -9,7 +9,7 @@ import { Button } from "@/ui/button";
 const KEYS = [
   ["t", "Today"],
   ["h", "House"],
-  ["n", "Note a look"],
+  ["n", "Note a look, or a reading"],
   ["/", "find a unit, a size, a word"],
   ["← →", "walk along the beam, from peg to peg"],
   ["Space", "in a job: done, go on"],

@@ -76,6 +76,7 @@ function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; t
   const pages = [
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
     { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
+    { href: `/homes/${home.id}/jobs`, name: "Jobs that come round" },
     { href: `/homes/${home.id}/household`, name: "People and surroundings" },
     { href: `/homes/${home.id}/rooms`, name: "Rooms and registers" },
     { href: `/homes/${home.id}/systems`, name: "Air systems" },

@@ -35,7 +35,13 @@ function Grade({ fields, label }: { fields: Fields; label: string }) {
 }
 
 /** One press from anywhere: which filter, how it looks. */
-export function LookForm({ action, initial, today, slots }: Common & { slots: readonly Option[] }) {
+export function LookForm({
+  action,
+  initial,
+  today,
+  slots,
+  dropUnit,
+}: Common & { slots: readonly Option[]; dropUnit: string }) {
   return (
     <Form action={action} initial={initial} submit="Save the look">
       {(fields) => (
@@ -48,7 +54,17 @@ export function LookForm({ action, initial, today, slots }: Common & { slots: re
             error={fields.error("slotId")}
           />
           <Grade fields={fields} label="How does it look? Hold it to a lamp." />
-          <DayField fields={fields} label="When" today={today} />
+          <div className="grid max-w-2xl gap-4 wide:grid-cols-2">
+            <DayField fields={fields} label="When" today={today} />
+            <TextField
+              label={`Or the drop across it, ${dropUnit}`}
+              name="drop"
+              inputMode="decimal"
+              hint="Measured at full speed: it says more than the eye."
+              defaultValue={fields.value("drop")}
+              error={fields.error("drop")}
+            />
+          </div>
         </div>
       )}
     </Form>

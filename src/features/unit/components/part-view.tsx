@@ -161,7 +161,10 @@ function SlotHead({
                 {wear?.likely && (
                   <>
                     Most likely <strong>{dateWords(wear.likely, today)}</strong>
-                    {wear.early && wear.late && `, ${betweenWords(wear.early, wear.late, today)}`}
+                    {wear.early &&
+                      wear.late &&
+                      wear.early !== wear.late &&
+                      `, ${betweenWords(wear.early, wear.late, today)}`}
                     .{" "}
                   </>
                 )}
@@ -184,6 +187,7 @@ function SlotHead({
               drivers,
               today,
               standing.context.lifeShare,
+              slot.cleanDropPa,
             )}
             today={today}
             title={slotTitle(slot)}

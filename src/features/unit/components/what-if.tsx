@@ -9,6 +9,7 @@ import { AS_IT_IS, type WhatIf, type WhatIfResult } from "@/core/wear/what-if";
 import type { WearInput } from "@/core/wear/wear-schema";
 import type { WearAnswer, WearQuestion } from "@/workers/wear-worker";
 import { Button } from "@/ui/button";
+import { SelectField } from "@/ui/field";
 import type { Curve } from "../curve";
 import { WearCurve } from "./wear-curve";
 
@@ -82,23 +83,16 @@ export function CurveWithWhatIf({
             onChange={(warmerK) => setChange({ ...change, warmerK })}
           />
           {media.length > 1 && (
-            <label className="flex flex-col gap-1">
-              <span className="font-semibold">Filter</span>
-              <select
-                className="min-h-11 rounded-sm border-[1.5px] border-second bg-surface px-3 py-2"
-                value={change.media ?? input.slot.media}
-                onChange={(event) => {
-                  const chosen = event.target.value as Media;
-                  setChange({ ...change, media: chosen === input.slot.media ? null : chosen });
-                }}
-              >
-                {media.map((each) => (
-                  <option key={each} value={each}>
-                    {MEDIA_WORDS[each]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              label="Filter"
+              name="what-if-media"
+              options={media.map((each) => ({ value: each, label: MEDIA_WORDS[each] }))}
+              value={change.media ?? input.slot.media}
+              onChange={(event) => {
+                const chosen = event.target.value as Media;
+                setChange({ ...change, media: chosen === input.slot.media ? null : chosen });
+              }}
+            />
           )}
           <label className="flex min-h-11 items-center gap-3 self-end py-2">
             <input

@@ -41,6 +41,7 @@ export default async function LookPage({
           })}
           today={choices.today}
           slots={choices.slots}
+          dropUnit={choices.dropUnit}
         />
       )}
     </div>

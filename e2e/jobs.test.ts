@@ -1,0 +1,184 @@
+import { By } from "selenium-webdriver";
+import { startApp, type AppServer } from "./app-server";
+import { DESK, openBrowser, type Browser } from "./browser";
+import { pageOf, type Page } from "./page";
+
+const HOME = "/homes/sluice-house";
+
+describe("when it is due, whether it is fine", () => {
+  let app: AppServer;
+  let browser: Browser;
+  let page: Page;
+
+  beforeAll(async () => {
+    app = await startApp("demo");
+    browser = await openBrowser(DESK);
+    page = pageOf(browser.driver);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+  });
+  const text = async (selector: string) => (await page.find(By.css(selector))).getText();
+  /** Waits until a place says something: previews and the worker answer when they can. */
+  const says = (selector: string, words: RegExp) =>
+    browser.driver.wait(async () => words.test(await text(selector).catch(() => "")), 15_000);
+  const slide = async (label: string, value: number) => {
+    const slider = await page.find(By.xpath(`//label[contains(., "${label}")]/input`));
+    await browser.driver.executeScript(
+      `const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set;
+       set.call(arguments[0], arguments[1]);
+       arguments[0].dispatchEvent(new Event("input", { bubbles: true }));`,
+      slider,
+      String(value),
+    );
+  };
+
+  it("leads on Today with what is past its time, and moves on once that is done", async () => {
+    await page.open(app.url + HOME);
+    await page.heading("three jobs are past their time");
+    expect(await text("section[aria-labelledby=next]")).toContain("5 to 7 years after it was made");
+    await page.press("Note it done");
+    await page.heading("Replace the alarm");
+    await page.type("Minutes it took", "ten");
+    await page.press("Save it");
+    expect(await page.problemAt("Minutes it took")).toBe("Whole minutes.");
+    await page.type("Minutes it took", "10");
+    await page.press("Save it");
+    await page.heading("Hall alarm");
+    await page.open(app.url + HOME);
+    await page.heading("Cellar furnace: rinse and refill the trap");
+  });
+
+  it("changes how a job comes round, shows the dates before, and goes back to the default", async () => {
+    await page.open(`${app.url}${HOME}/parts/dryer-dryer-duct`);
+    await page.follow("every year");
+    await page.heading("Brush out the dryer’s duct");
+    await page.choose("How it comes round", "every so often");
+    await page.type("Every", "18");
+    await page.choose("of", "months");
+    await says("form [role=status]", /due in about 5 months.*6 months later than now/);
+    await page.press("Save");
+    await page.heading("Dryer duct");
+    await page.seen("every 18 months");
+    await page.follow("every 18 months");
+    await page.press("Back to default");
+    await page.heading("Dryer duct");
+    await page.seen("every year");
+  });
+
+  it("sets the three schools of a filter side by side, and goes by another", async () => {
+    await page.open(`${app.url}${HOME}/parts/cellar-filter`);
+    expect(await text("section[aria-labelledby=schools] ul")).toMatch(
+      /^By wear governs\nMon 16 Mar\n.*\nLook first\nlook by Sat 21 Mar\n[^]*By the calendar\nWed 20 May\n/,
+    );
+    await page.press("Go by another school");
+    await page.tick("By the calendar");
+    await says("section[aria-labelledby=schools] [role=status]", /9 weeks later than now/);
+    await page.press("Go by this");
+    await says("section[aria-labelledby=schools] ul", /By the calendar governs\nWed 20 May/);
+    await page.press("Go by another school");
+    await page.tick("By wear");
+    await page.press("Go by this");
+    await says("section[aria-labelledby=schools] ul", /^By wear governs/);
+  });
+
+  it("tries another winter, filter and animal on the curve, in a worker", async () => {
+    const answer = "details [role=status]";
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
+    await page.press("What if …");
+    await slide("Shedding animals", 4);
+    await says(answer, /A new one, fitted today, would last \d+ days/);
+    await slide("From today on", -6);
+    await says(answer, /sooner/);
+    await page.choose("Filter", "Pleated, 100 mm (4 in)");
+    await says(answer, /later/);
+    await page.press("As it is");
+    await says(answer, /^Move something/);
+    expect(await page.consoleErrors()).toEqual([]);
+  });
+
+  it("learns from looks, says so, and forgets when told", async () => {
+    const schools = "section[aria-labelledby=schools]";
+    await page.open(`${app.url}${HOME}/parts/mesh-left`);
+    expect(await text(schools)).toMatch(/This slot loads about [12]\.\d+ times as fast/);
+    await page.press("Forget what its looks taught");
+    await says(schools, /about as fast as the book says/);
+    await page.seen("What its looks taught was forgotten");
+    const row = await page.find(
+      By.xpath("//li[contains(., 'What its looks taught was forgotten')]//button"),
+    );
+    await browser.driver.executeScript("arguments[0].click()", row);
+    await says(schools, /This slot loads about [12]\.\d+ times as fast/);
+  });
+
+  it("takes a look by pressure only where it knows the clean drop", async () => {
+    await page.open(`${app.url}${HOME}/look?slot=kiln-filter`);
+    await page.type("Or the drop across it, Pa", "90");
+    await page.press("Save the look");
+    expect(await page.problemAt("Or the drop across it, Pa")).toBe(
+      "What it drops when clean is not written down for this filter yet.",
+    );
+    await page.type("Or the drop across it, Pa", "");
+    await page.press("Save the look");
+    await page.seen("Choose the picture that comes nearest, or write the drop.");
+  });
+
+  it("judges a reading while it is typed, and one that is bad brings its job", async () => {
+    await page.open(`${app.url}${HOME}/parts/cellar-furnace-capacitor`);
+    expect(await text("section[aria-labelledby=readings]")).toMatch(
+      /Capacitor: 4\.77 µF[^]*Falls by about 0\.12\d? µF a year; reaches its limit of 4\.7 µF/,
+    );
+    await page.press("Note a reading");
+    await page.seen("Capacitors hold their charge");
+    await page.type("Read", "600");
+    await page.press("Save the reading");
+    expect(await page.problemAt("Read")).toBe("600 is out of range: between 0 and 500.");
+    await page.type("Read", "4.6");
+    await says(
+      "form [role=status]",
+      /^act: have it replaced; the limit is 4\.7 µF\.$|act: have it/,
+    );
+    await page.press("Save the reading");
+    await page.heading("Inducer capacitor");
+    await page.seen("Have the capacitor replaced");
+    expect(await text("#jobs")).toMatch(/Have the capacitor replaced\n[^]*today/);
+    await page.open(app.url + HOME);
+    expect(await text("section[aria-labelledby=watch]")).toContain(
+      "Cellar furnace, capacitor: 4.6 µF; have it replaced.",
+    );
+  });
+
+  it("logs a breakdown, and says how things stood that day", async () => {
+    await page.open(`${app.url}${HOME}/units/kiln-furnace/note`);
+    await page.type("Note", "Cold shed this morning, the limit had tripped.");
+    await page.tick("It broke down, or stopped");
+    await page.press("Save the note");
+    await page.heading("Kiln-shed furnace");
+    expect(await text("section[aria-labelledby=history] ol")).toContain(
+      "Sat 14 Mar\nBroke down, Cold shed this morning, the limit had tripped.",
+    );
+  });
+
+  it("checks the months as they are typed, and says what seasons they make", async () => {
+    await page.open(`${app.url}${HOME}/edit`);
+    await page.seen("Heating from 23 Sep to 25 May, cooling from 19 Jun to 31 Aug and snow");
+    await page.type("Mean of each month", "-9 -7 -1 7 13 18 21 20 15 8 1");
+    await page.seen("That is 11 figures; a year has twelve months, January first.");
+    await page.type("Mean of each month", "27 27 27 27 27 27 27 27 27 27 27 27");
+    await page.seen("No season here turns by these figures.");
+  });
+
+  it("puts dates off while the house stands empty, and shows by how much before", async () => {
+    await page.open(`${app.url}${HOME}/household`);
+    await page.choose("What", "House left alone");
+    await page.setDate("From", "2026-03-10");
+    await page.setDate("To", "2026-05-10");
+    await page.type("Machines then run", "30");
+    await says("form [role=status]", /Saved, it would move[^]* later/);
+    await page.press("Add it");
+    await page.seen("House left alone");
+    await page.open(`${app.url}${HOME}/parts/cellar-filter`);
+    expect(await text("section[aria-labelledby=slot]")).toMatch(/nobody at home puts it off \d+ /);
+  });
+});
