@@ -85,7 +85,6 @@ describe("the application over HTTP", () => {
 
   it("takes the events of two devices on one run, loses none and doubles none", async () => {
     const page = pageOf(browser.driver);
-    await page.open(`${app.url}/homes/sluice-house`);
     await page.open(`${app.url}/homes/sluice-house/parts/cellar-filter`);
     await page.press("Change it");
     await page.heading("Have the new filter");

@@ -111,7 +111,10 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       alsoDoes: ["base-drain:clear"],
     }),
   ],
-  "base-drain": [job("clear", "Clear the holes in its base", season("leafFall", 21), "owner", 5)],
+  "base-drain": [
+    job("clear", "Clear the holes in its base", season("leafFall", 21), "owner", 5),
+    job("ice", "Look for ice under its base", season("firstFrost", 7), "owner", 5),
+  ],
   capacitor: [
     job("measure", "Have the capacitors measured", yearly, "licensed", 10),
     job("replace", "Have the capacitor replaced", onReading("capacitor-uf"), "licensed", 20, {

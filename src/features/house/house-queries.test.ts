@@ -12,7 +12,10 @@ describe("the picture of the house", () => {
     const { units } = (await houseOf("sluice-house", ["loft-ventilator"]))!;
     const by = (id: string) => units.find((unit) => unit.id === id)!;
     expect(by("loft-ventilator")).toMatchObject({ words: "left open", speaksUp: true });
-    expect(by("alarm-ground")).toMatchObject({ words: "spent: replace it", speaksUp: true });
+    expect(by("alarm-ground")).toMatchObject({
+      words: "replace the alarm: 2 weeks over",
+      speaksUp: true,
+    });
     expect(by("alarm-upper")).toMatchObject({ words: "", speaksUp: false, fill: null });
     expect(by("cellar-furnace").speaksUp).toBe(true);
     expect(by("humidifier").speaksUp).toBe(false);

@@ -1,5 +1,6 @@
 import { cadenceWords, DOER_WORDS, pathOfTask } from "@/content/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import { dayAndMonth, listWords } from "@/core/quantities/words";
 import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agenda-words";
 import type { TaskStanding } from "@/core/register/agenda";
 import type { DueState } from "@/core/due/due";
@@ -24,11 +25,22 @@ export type JobRow = {
   isOff: boolean;
   isChanged: boolean;
   isVisit: boolean;
+  /** The days of its coming rounds, the first of them. */
+  rounds: string;
   /** A filter’s renewal is noted with its look, and led through step by step. */
   isRenewal: boolean;
   /** Where it is noted as done: a look at a filter says how it looked. */
   doneAt: string;
 };
+
+/** So many rounds are named; the rest are counted. */
+const MOST_ROUNDS = 6;
+
+function roundsWords(ahead: readonly PlainDate[], today: PlainDate): string {
+  const named = ahead.slice(0, MOST_ROUNDS).map((date) => dayAndMonth(date, today));
+  const more = ahead.length - named.length;
+  return more > 0 ? `${named.join(", ")} and ${more} more` : listWords(named);
+}
 
 export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate): JobRow {
   const { task, unit } = standing;
@@ -49,6 +61,7 @@ export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate)
     isOff: task.isOff,
     isChanged: task.isChanged,
     isVisit: task.who === "licensed",
+    rounds: roundsWords(standing.ahead, today),
     isRenewal: task.key === RENEW,
     doneAt: task.key === LOOK ? `look?slot=${task.partId}` : `jobs/${task.id}/done`,
   };

@@ -3,6 +3,8 @@ import { wearOfSlot } from "@/core/register/part-wear";
 import { tasksOf } from "@/content/home-tasks";
 import { RENEW } from "@/core/register/task";
 import { plainDate } from "@/core/quantities/plain-date";
+import { appendEvent } from "@/db/repositories/history";
+import { updateSlot } from "@/db/repositories/parts";
 import { readHomeBook } from "@/db/repositories/home-book";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
@@ -11,6 +13,7 @@ import {
   changeSlot,
   correctEntry,
   createSlot,
+  forgetLooks,
   noteChanged,
   noteLook,
   notePartDone,
@@ -154,6 +157,54 @@ describe("what was done and seen", () => {
     expect(Object.keys(errors).sort()).toEqual(["date", "grade"]);
     const foreign = formOf({ ...look, slotId: "boat-fine" });
     expect(await landing(noteLook(HOME, nothingSent, foreign))).toBe("/");
+  });
+
+  it("is a look by the drop across it, where the clean drop is known", async () => {
+    const look = { slotId: "gallery-bank", date: "2026-03-14", grade: "", drop: "64,5" };
+    const { errors } = await noteLook(HOME, nothingSent, formOf(look));
+    expect(errors).toEqual({
+      drop: "What it drops when clean is not written down for this filter yet.",
+    });
+    const known = await slot("cellar-filter");
+    await demo.store.write((tx) => updateSlot(tx, { ...known, cleanDropPa: 48 }));
+    const drop = (text: string) => formOf({ ...look, slotId: "cellar-filter", drop: text });
+    expect((await noteLook(HOME, nothingSent, drop("-3"))).errors).toEqual({
+      drop: "Write the drop as a number, 0 or more.",
+    });
+    const belief = async () => wearOfSlot(await book(), await slot("cellar-filter"), today)!.belief;
+    const before = await belief();
+    await landing(noteLook(HOME, nothingSent, drop("64,5")));
+    expect((await record("cellar-filter")).at(-1)!.look).toEqual({ pressureDropPa: 64.5 });
+    // √((64.5/48 − 1)/1) = 0.586: it is only a little fuller than half, so the place is slower.
+    const after = await belief();
+    expect(after.sd).toBeLessThan(before.sd);
+    expect(after.mu).toBeLessThan(before.mu);
+  });
+
+  it("teaches nothing any more once it is forgotten, until that is taken back", async () => {
+    const pace = async () => wearOfSlot(await book(), await slot("mesh-left"), today)!.belief;
+    const learnt = await pace();
+    expect(learnt.mu).toBeGreaterThan(0.3);
+    await landing(forgetLooks(HOME, "mesh-left"));
+    expect(await pace()).toEqual({ mu: 0, sd: expect.any(Number) as number });
+    const entry = (await record("mesh-left")).at(-1)!;
+    await demo.store.write((tx) =>
+      appendEvent(tx, HOME, {
+        ...{ id: "take-back", kind: "withdrawn", corrects: entry.id, partId: "mesh-left" },
+        date: today,
+        recordedAt: "2026-03-14T09:30:00.000Z",
+      }),
+    );
+    expect(await pace()).toEqual(learnt);
+  });
+
+  it("is a breakdown where it is said to be one", async () => {
+    const form = formOf({ date: "2026-03-14", words: "cold in the morning", brokeDown: "on" });
+    await landing(writeNote(HOME, "kiln-furnace", nothingSent, form));
+    expect((await book()).events.at(-1)).toMatchObject({
+      kind: "breakdown",
+      unitId: "kiln-furnace",
+    });
   });
 
   it("is a part seen to, with what it took", async () => {

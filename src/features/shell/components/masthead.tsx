@@ -42,13 +42,17 @@ const viewsOf = (homeId: string) => [
   { href: `/homes/${homeId}/house`, name: "House" },
 ];
 
+/** In the hand there is no key to press: a look is one press away at the foot. */
+const noteOf = (homeId: string) => ({ href: `/homes/${homeId}/look`, name: "Note" });
+
 /** The views in plain words: in one row above the beam, or at a phone's foot. */
 export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
   const path = usePathname();
   const isHere = (href: string, name: string) =>
-    name === "Today"
-      ? path === href
-      : path === href || path.includes("/units/") || path.includes("/parts/");
+    name === "House"
+      ? path === href || path.includes("/units/") || path.includes("/parts/")
+      : path === href;
+  const views = viewsOf(homeId);
   return (
     <nav
       aria-label="Views"
@@ -56,7 +60,7 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
       className="no-print data-[place=foot]:fixed data-[place=foot]:inset-x-0 data-[place=foot]:bottom-0 data-[place=foot]:z-30 data-[place=foot]:border-t-[5px] data-[place=foot]:border-ink data-[place=foot]:bg-surface data-[place=top]:hidden wide:data-[place=foot]:hidden wide:data-[place=top]:block"
     >
       <ul className="flex h-14 gap-2">
-        {viewsOf(homeId).map(({ href, name }) => (
+        {(place === "foot" ? [...views, noteOf(homeId)] : views).map(({ href, name }) => (
           <li key={name} className={place === "foot" ? "grow" : ""}>
             <Link
               href={href}

@@ -28,6 +28,12 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
         usual={usual}
         submit="Save"
       />
+      {row.rounds && (
+        <p className="figures border-t border-rule pt-3">
+          <span className="text-second">Its rounds in the coming two years: </span>
+          {row.rounds}
+        </p>
+      )}
       {standing.task.isChanged && !standing.task.isOwn && (
         <ResetJob reset={resetJob.bind(null, homeId, row.id)} />
       )}
