@@ -18,7 +18,7 @@ type Picture = {
 };
 
 const toTheLook = async (page: Page) => {
-  await page.press("Start");
+  await page.press("Change it");
   for (const heading of [
     "Have the new filter",
     "Switch the power off",
@@ -40,6 +40,11 @@ const PICTURES: Picture[] = [
   { name: "unit-phone", size: PHONE, path: `${HOME}/units/cellar-furnace` },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
   { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter` },
+  {
+    name: "readings",
+    size: DESK,
+    path: `${HOME}/parts/cellar-furnace-capacitor`,
+  },
   { name: "new-unit", size: DESK, path: `${HOME}/units/new` },
   { name: "rooms", size: DESK, path: `${HOME}/rooms` },
   { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
@@ -67,7 +72,7 @@ const PICTURES: Picture[] = [
   {
     name: "run-phone",
     size: PHONE,
-    path: HOME,
+    path: `${HOME}/parts/cellar-filter`,
     then: async (page) => {
       await toTheLook(page);
       await page.tick("loaded");
@@ -76,7 +81,7 @@ const PICTURES: Picture[] = [
   {
     name: "run",
     size: DESK,
-    path: HOME,
+    path: `${HOME}/parts/cellar-filter`,
     then: async (page) => {
       await page.press("Carry on");
       await page.tick("loaded");
@@ -91,7 +96,7 @@ const PICTURES: Picture[] = [
   {
     name: "run-finished",
     size: DESK,
-    path: HOME,
+    path: `${HOME}/parts/cellar-filter`,
     then: async (page) => {
       await page.press("Carry on");
       for (const heading of [

@@ -5,7 +5,7 @@ import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { toDay } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
-import { READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
+import { isAtLeast, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
 import type { HomeBook } from "@/core/register/register";
@@ -20,7 +20,7 @@ export type ReadingSeries = {
   kind: ReadingKind;
   name: string;
   verdict: JudgedReading["judgement"]["verdict"];
-  /** What to do about it, unless it is sound. */
+  /** What to do about it, once it has to be acted on. */
   advice: string | null;
   rows: { id: string; date: PlainDate; when: string; words: string; verdict: string }[];
   points: { x: number; y: number }[];
@@ -70,7 +70,7 @@ function seriesOf(
     kind,
     name: words.name,
     verdict: last.judgement.verdict,
-    advice: last.judgement.verdict === "sound" ? null : words.act,
+    advice: isAtLeast(last.judgement.verdict, "act") ? words.act : null,
     rows: readings.map(({ event, taken, judgement }) => ({
       id: event.id,
       date: event.date,

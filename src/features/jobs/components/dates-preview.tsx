@@ -1,5 +1,11 @@
 import type { JobDates } from "../job-dates";
 
+/** “due in 3 weeks”, “2 weeks over”, or what it would wait for. */
+function dueSentence({ due, look }: JobDates): string {
+  if (due === "") return look ? "due at the first grey look" : "due only when called for";
+  return due.endsWith("over") ? due : `due ${due}`;
+}
+
 /** What saving would make of the dates, before it is done. */
 export function DatesPreview({ dates }: { dates: JobDates | null }) {
   return (
@@ -8,10 +14,7 @@ export function DatesPreview({ dates }: { dates: JobDates | null }) {
         <span className="text-second">What it makes of the dates shows here.</span>
       ) : (
         <>
-          Saved, it is due{" "}
-          <strong>
-            {dates.due || (dates.look ? "at the first grey look" : "only when called for")}
-          </strong>
+          Saved, it would be <strong>{dueSentence(dates)}</strong>
           {dates.window && <span className="text-second">, {dates.window}</span>}
           {dates.look && `; a look ${dates.look}`}
           {dates.moved && `; ${dates.moved}`}

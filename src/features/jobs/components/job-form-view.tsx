@@ -69,7 +69,7 @@ function JobFields({ fields, usual }: { fields: Fields; usual: string | null }) 
       />
       <div hidden={by !== "every"} className="grid gap-4 wide:grid-cols-3">
         <TextField label="Every" inputMode="numeric" {...own("n")} />
-        <SelectField label="of" options={SPANS} {...own("unit")} />
+        <SelectField label="Counted in" options={SPANS} {...own("unit")} />
         <SelectField
           label="Only"
           options={[{ value: "", label: "all year" }, ...STRETCHES]}

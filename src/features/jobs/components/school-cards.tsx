@@ -113,7 +113,7 @@ function Choice({
           defaultValue={value("n")}
           error={error("n")}
         />
-        <SelectField label="of" name="unit" options={SPANS} defaultValue={value("unit")} />
+        <SelectField label="Counted in" name="unit" options={SPANS} defaultValue={value("unit")} />
       </div>
       <div hidden={school !== "look"}>
         <TextField
