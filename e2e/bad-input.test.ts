@@ -129,7 +129,7 @@ describe("bad input", () => {
     expect(await value("Which filter")).toBe("kiln-filter");
     await page.setDate("When", "2026-03-20");
     await page.press("Save the look");
-    await page.seen("Choose the picture that comes nearest.");
+    await page.seen("Choose the picture that comes nearest, or write the drop.");
     await page.tick("grey");
     await page.press("Save the look");
     expect(await page.problemAt("When")).toContain("still to come");

@@ -261,6 +261,25 @@ describe("what follows from what happened", () => {
     expect(alone.daysSooner).toBeLessThan(0);
   });
 
+  it("puts off what goes by run hours, too, and takes measured hours for what they are", () => {
+    const hours = { cadence: { kind: "run-hours", n: 400 } as const };
+    const place = { unitId: "cellar-furnace", partId: "cellar-furnace-blower", key: "clean" };
+    const id = "cellar-furnace-blower.clean";
+    const cleaned = with_({ unitId: place.unitId, partId: place.partId, taskKey: "clean" }).events;
+    const usual = { ...changed(hours, place), events: cleaned };
+    const empty = { ...usual, drivers: driver({ from: day(0), to: day(60), fraction: 0 }).drivers };
+    const measured = book.systems.map(({ id: systemId }) => ({
+      systemId,
+      date: day(0),
+      hours: 24,
+    }));
+    const [due, later, sooner] = [usual, empty, { ...usual, measured }].map(
+      (home) => job(home, id).due!,
+    );
+    expect(daysFrom(due!, later!)).toBeGreaterThan(20);
+    expect(sooner! < due!).toBe(true);
+  });
+
   it("clears snow only while snow lies, and leaves when they have fallen", () => {
     const months = (id: string) => job(book, id).ahead.map((date) => Number(date.slice(5, 7)));
     for (const month of months("cellar-furnace-plastic-vent.snow"))

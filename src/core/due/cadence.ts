@@ -11,30 +11,51 @@ export const WITHIN = ["heating", "cooling", "snow", "growth", "inUse"] as const
 
 const readingKindSchema = z.enum(READING_KINDS);
 
+/** No job is counted further than a hundred years: calendars end, and tables would never. */
+const MOST_YEARS = 100;
+const DAYS_PER_YEAR = 365.25;
+const YEARS_OF = {
+  day: 1 / DAYS_PER_YEAR,
+  week: 7 / DAYS_PER_YEAR,
+  month: 1 / 12,
+  year: 1,
+} as const;
+/** A turn of the season is never anchored by more than a year. */
+const MOST_OFFSET_DAYS = 366;
+
 const simpleCadences = [
-  z.strictObject({
-    kind: z.literal("every"),
-    n: z.number().int().positive(),
-    unit: z.enum(SPAN_UNITS),
-    within: optional(z.enum(WITHIN)),
-  }),
+  z
+    .strictObject({
+      kind: z.literal("every"),
+      n: z.number().int().positive(),
+      unit: z.enum(SPAN_UNITS),
+      within: optional(z.enum(WITHIN)),
+    })
+    .refine(({ n, unit }) => n * YEARS_OF[unit] <= MOST_YEARS, {
+      path: ["n"],
+      message: "longer than a hundred years",
+    }),
   z.strictObject({ kind: z.literal("run-hours"), n: z.number().positive() }),
   z.strictObject({
     kind: z.literal("season"),
     anchor: z.enum(SEASONS),
-    offsetDays: withDefault(z.number().int(), 0),
+    offsetDays: withDefault(z.number().int().min(-MOST_OFFSET_DAYS).max(MOST_OFFSET_DAYS), 0),
   }),
   z
     .strictObject({
       kind: z.literal("age"),
       minYears: z.number().positive(),
-      maxYears: z.number().positive(),
+      maxYears: z.number().positive().max(MOST_YEARS),
     })
     .refine(({ minYears, maxYears }) => minYears <= maxYears, {
       path: ["maxYears"],
       message: "ends before it starts",
     }),
-  z.strictObject({ kind: z.literal("after"), event: z.string().min(1), days: countSchema }),
+  z.strictObject({
+    kind: z.literal("after"),
+    event: z.string().min(1),
+    days: countSchema.max(MOST_YEARS * DAYS_PER_YEAR),
+  }),
   z.strictObject({ kind: z.literal("wear") }),
   z.strictObject({
     kind: z.literal("reading"),

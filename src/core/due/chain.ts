@@ -1,9 +1,12 @@
 import { z } from "zod";
-import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
+import { daysFrom, fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
 import { dateSchema, withDefault } from "../quantities/schemas";
 import { taskSchema, type DueTask } from "./cadence";
 import { clockwork, type Clockwork, type Dates } from "./clockwork";
 import { asDates } from "./due";
+
+/** Windows are given for every day: further ahead there would be too many. */
+const MOST_DAYS = 10_958;
 
 export const chainInput = z
   .strictObject({
@@ -17,8 +20,10 @@ export const chainInput = z
     ),
   })
   .superRefine(({ today, until }, context) => {
-    if (until < today)
-      context.addIssue({ code: "custom", path: ["until"], message: "ends before it starts" });
+    const problem = (message: string) =>
+      context.addIssue({ code: "custom", path: ["until"], message });
+    if (until < today) problem("ends before it starts");
+    else if (daysFrom(today, until) > MOST_DAYS) problem("no chain is longer than thirty years");
   });
 
 export const chainOutput = z.strictObject({

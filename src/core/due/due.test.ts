@@ -195,6 +195,8 @@ describe("what due refuses", () => {
     [{ kind: "every", n: 1, unit: "week", within: "inUse" }, ["equipment"]],
     [{ kind: "every", n: 0, unit: "week" }, ["cadence", "n"]],
     [{ kind: "every", n: 1.5, unit: "week" }, ["cadence", "n"]],
+    [{ kind: "every", n: 101, unit: "year" }, ["cadence", "n"]],
+    [{ kind: "season", anchor: "leafFall", offsetDays: 400 }, ["cadence", "offsetDays"]],
     [{ kind: "every", n: 1, unit: "fortnight" }, ["cadence", "unit"]],
     [{ kind: "age", minYears: 7, maxYears: 5 }, ["cadence", "maxYears"]],
     [{ kind: "earliest", of: [] }, ["cadence", "of"]],
@@ -265,6 +267,10 @@ describe("chains", () => {
         .occurrences,
     ).toEqual([]);
     expect(compute("chain", JSON.stringify({ today, until: "2026-03-13", task }))).toMatchObject({
+      ok: false,
+      error: { path: ["until"] },
+    });
+    expect(compute("chain", JSON.stringify({ today, until: "2066-03-14", task }))).toMatchObject({
       ok: false,
       error: { path: ["until"] },
     });

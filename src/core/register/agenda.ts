@@ -1,5 +1,6 @@
 import { systemOf } from "./part-wear";
-import type { Cadence, DueTask } from "../due/cadence";
+import { partsOf, type Cadence, type DueTask } from "../due/cadence";
+import { hoursOf } from "./hours-away";
 import { soonest } from "../due/clockwork";
 import { clockworkOf, occurrencesOf } from "../due/chain";
 import { asDates, stateOn, type DueState } from "../due/due";
@@ -114,11 +115,15 @@ function concerns(driver: ScopedDriver, task: PlannedTask, unit: Unit | null): b
   }
 }
 
-function eventsFor(book: HomeBook, task: PlannedTask, unit: Unit | null): DueTask["events"] {
-  const drivers = book.drivers.flatMap((driver): DueTask["events"] => {
+function eventsFor(
+  book: HomeBook,
+  task: PlannedTask,
+  around: readonly ScopedDriver[],
+): DueTask["events"] {
+  const drivers = around.flatMap((driver): DueTask["events"] => {
     const { kind, from, to } = driver;
     // Building work that goes on is no event yet: nothing follows before it ends.
-    if (!from || (kind === "renovation" && !to) || !concerns(driver, task, unit)) return [];
+    if (!from || (kind === "renovation" && !to)) return [];
     return [
       { kind, date: from, to: kind === "duct-cleaning" || kind === "moved-in" ? undefined : to },
     ];
@@ -154,6 +159,9 @@ const owedSince = (book: HomeBook, task: PlannedTask, unit: Unit | null): PlainD
     ? null
     : latest(unit?.fittedOn, unit?.enteredOn, unit ? null : book.home.enteredOn);
 
+const countsHours = ({ cadence }: PlannedTask): boolean =>
+  partsOf(cadence).some(({ kind }) => kind === "run-hours");
+
 /** Everything the dates of a job follow from. */
 export function dueTaskOf(
   book: HomeBook,
@@ -164,6 +172,7 @@ export function dueTaskOf(
 ): DueTask {
   const system = unit ? systemOf(book, unit) : undefined;
   const since = owedSince(book, task, unit);
+  const drivers = book.drivers.filter((driver) => concerns(driver, task, unit));
   return {
     cadence: task.cadence,
     lastDone: lastDone ?? undefined,
@@ -171,10 +180,10 @@ export function dueTaskOf(
     climate: book.home.climate,
     actuals: book.actuals,
     equipment: system?.equipment,
-    measured: standing?.context.measured ?? [],
+    measured: system && countsHours(task) ? hoursOf(book, system, drivers) : [],
     // What took its place is taken to be new, until its own day is written down.
     manufactured: latest(readPlainDate(unit?.answers["made-on"] ?? ""), lastDone) ?? undefined,
-    events: eventsFor(book, task, unit),
+    events: eventsFor(book, task, drivers),
     readings: readingsFor(book, task),
     wear: standing?.wear?.input,
   };

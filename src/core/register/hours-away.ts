@@ -15,7 +15,7 @@ export const measuredOf = (book: HomeBook, system: AirSystem): Measured[] =>
  * The hours of the days on which the house is left alone: the model’s, at the share its machines are
  * left running. They stand before what a meter read, which counts for more.
  */
-export function hoursAway(
+function hoursAway(
   book: HomeBook,
   system: AirSystem,
   drivers: readonly ScopedDriver[],
@@ -30,3 +30,10 @@ export function hoursAway(
       return Array.from(run, (hours, i) => ({ date: fromDay(first + i), hours: fraction * hours }));
     });
 }
+
+/** Every day whose hours are known otherwise than by the model: away, and above that as measured. */
+export const hoursOf = (
+  book: HomeBook,
+  system: AirSystem,
+  drivers: readonly ScopedDriver[],
+): Measured[] => [...hoursAway(book, system, drivers), ...measuredOf(book, system)];

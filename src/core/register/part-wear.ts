@@ -10,7 +10,7 @@ import {
 import type { WearResult, WearSlot } from "../wear/wear-schema";
 import { driverSchema } from "../wear/drivers";
 import { ductCleanings } from "./duct-cleanings";
-import { hoursAway, measuredOf } from "./hours-away";
+import { hoursOf } from "./hours-away";
 import { historyOf } from "./record";
 import type { AirSystem, FilterSlot, HomeBook, Item, ScopedDriver, Unit } from "./register";
 
@@ -88,7 +88,7 @@ export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): P
     climate: book.home.climate,
     actuals: book.actuals,
     equipment: system.equipment,
-    measured: [...hoursAway(book, system, drivers), ...measuredOf(book, system)],
+    measured: hoursOf(book, system, drivers),
     drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(book, system)],
     lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
   };
