@@ -10,7 +10,7 @@ import {
   type TaskPlace,
   type TaskSetting,
 } from "@/core/register/task";
-import type { FilterSlot, HomeBook } from "@/core/register/register";
+import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
 import {
   AFTER_DUCTS,
   AT_GREY,
@@ -73,44 +73,57 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
   );
 }
 
+const known = new WeakMap<HomeBook, PlannedTask[]>();
+
 /** Every job of a home: what comes with its parts, units and itself, and what people added. */
 export function tasksOf(book: HomeBook): PlannedTask[] {
-  const settings: Settings = new Map(book.tasks.map((each) => [taskId(each, each.key), each]));
-  const plannedAll = (
-    definitions: readonly TaskDefinition[],
-    place: TaskPlace & { kind: string },
-  ): PlannedTask[] => [
-    ...definitions.map((each) => planned(each, place, settings.get(taskId(place, each.key)))),
-    ...book.tasks
-      .filter(
-        (each) =>
-          each.key.startsWith(OWN_KEY) &&
-          each.unitId === place.unitId &&
-          each.partId === place.partId,
-      )
-      .map((each) => ownTask(each, place.kind)),
-  ];
+  let tasks = known.get(book);
+  if (!tasks) {
+    tasks = [
+      ...planAll(book, HOME_TASKS, { kind: "home" }, settingsOf(book)),
+      ...book.units.flatMap((unit) => tasksOfUnit(book, unit)),
+    ];
+    known.set(book, tasks);
+  }
+  return tasks;
+}
+
+const settingsOf = (book: HomeBook): Settings =>
+  new Map(book.tasks.map((each) => [taskId(each, each.key), each]));
+
+function planAll(
+  book: HomeBook,
+  definitions: readonly TaskDefinition[],
+  place: TaskPlace & { kind: string },
+  settings: Settings,
+): PlannedTask[] {
+  const own = book.tasks.filter(
+    (each) =>
+      each.key.startsWith(OWN_KEY) && each.unitId === place.unitId && each.partId === place.partId,
+  );
   return [
-    ...plannedAll(HOME_TASKS, { kind: "home" }),
-    ...book.units
-      .filter((unit) => unit.setUpStep === undefined)
-      .flatMap((unit) => [
-        ...plannedAll(unitTasks(unit.kind), { unitId: unit.id, kind: unit.kind }),
-        ...book.slots
-          .filter((slot) => slot.unitId === unit.id)
-          .flatMap((slot) => [
-            ...slotTasks(book, slot, settings),
-            ...plannedAll([], { unitId: unit.id, partId: slot.id, kind: "filter" }),
-          ]),
-        ...book.parts
-          .filter((part) => part.unitId === unit.id)
-          .flatMap((part) =>
-            plannedAll(partTasks(part.kind), {
-              unitId: unit.id,
-              partId: part.id,
-              kind: part.kind,
-            }),
-          ),
+    ...definitions.map((each) => planned(each, place, settings.get(taskId(place, each.key)))),
+    ...own.map((each) => ownTask(each, place.kind)),
+  ];
+}
+
+/** The jobs of one unit and its parts; none while it is being entered. */
+export function tasksOfUnit(book: HomeBook, unit: Unit): PlannedTask[] {
+  if (unit.setUpStep !== undefined) return [];
+  const settings = settingsOf(book);
+  const unitId = unit.id;
+  return [
+    ...planAll(book, unitTasks(unit.kind), { unitId, kind: unit.kind }, settings),
+    ...book.slots
+      .filter((slot) => slot.unitId === unitId)
+      .flatMap((slot) => [
+        ...slotTasks(book, slot, settings),
+        ...planAll(book, [], { unitId, partId: slot.id, kind: "filter" }, settings),
       ]),
+    ...book.parts
+      .filter((part) => part.unitId === unitId)
+      .flatMap(({ id, kind }) =>
+        planAll(book, partTasks(kind), { unitId, partId: id, kind }, settings),
+      ),
   ];
 }

@@ -1,5 +1,5 @@
 import { AGENDA_DAYS } from "@/content/agendas";
-import { tasksOf } from "@/content/home-tasks";
+import { tasksOf, tasksOfUnit } from "@/content/home-tasks";
 import { standingsOf } from "@/content/standings";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
@@ -32,7 +32,8 @@ export function standingsWith(
   const { unitId, partId, key } = task;
   const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
   const changed = { ...book, tasks: [...others, { id: "if", key, changes, ...place }] };
-  const tasks = tasksOf(changed).filter((each) => each.unitId === unitId);
+  const unit = book.units.find((each) => each.id === unitId);
+  const tasks = unit ? tasksOfUnit(changed, unit) : tasksOf(changed).filter(isOfHome);
   const standings = standingsOf(book, today);
   const all = agendaOf(changed, tasks, standings, today, addDays(today, AGENDA_DAYS));
   return {
@@ -40,6 +41,8 @@ export function standingsWith(
     look: all.find((each) => each.task.id === taskId(task, LOOK) && each.task.id !== task.id),
   };
 }
+
+const isOfHome = (task: PlannedTask): boolean => task.unitId === undefined;
 
 function movedWords(before: PlainDate | null, after: PlainDate | null): string | null {
   if (!before || !after || before === after) return null;
