@@ -19,6 +19,17 @@ import { whatIf, type JobDates } from "./job-dates";
 const findTask = (book: HomeBook | null, id: string): PlannedTask | undefined =>
   book ? tasksOf(book).find((task) => task.id === id) : undefined;
 
+/** A job and the home it belongs to; leads away where there is none. */
+async function jobAt(
+  homeId: string,
+  taskId: string,
+): Promise<{ book: HomeBook; task: PlannedTask }> {
+  const book = await homeBook(homeId);
+  const task = findTask(book, taskId);
+  if (!book || !task) redirect("/");
+  return { book, task };
+}
+
 /** That a job was done, today or earlier. */
 export async function noteJobDone(
   homeId: string,
@@ -27,9 +38,7 @@ export async function noteJobDone(
   form: FormData,
 ): Promise<FormState> {
   const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const task = findTask(book, taskId);
-  if (!book || !task) redirect("/");
+  const { book, task } = await jobAt(homeId, taskId);
   const today = todayIn(book.home.timeZone);
   const parsed = doneForm(today, book.home.currency).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
@@ -80,9 +89,7 @@ export async function changeJob(
   form: FormData,
 ): Promise<FormState> {
   const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const task = findTask(book, taskId);
-  if (!book || !task) redirect("/");
+  const { book, task } = await jobAt(homeId, taskId);
   const parsed = jobForm.safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   if (task.isOwn && parsed.data.name === "")
@@ -160,9 +167,7 @@ export async function chooseSchool(
   form: FormData,
 ): Promise<FormState> {
   const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const task = findTask(book, taskId);
-  if (!book || !task) redirect("/");
+  const { book, task } = await jobAt(homeId, taskId);
   const parsed = schoolForm.safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const before = book.tasks.find(

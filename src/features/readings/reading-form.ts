@@ -16,6 +16,26 @@ export type ReadingFields = Record<
   string
 > & { flags: string[] };
 
+/** The fields as they stand in a form: for the live judgement, and for what is sent. */
+export function readingFieldsOf(form: FormData): ReadingFields {
+  const one = (name: string) => {
+    const value = form.get(name);
+    return typeof value === "string" ? value.trim() : "";
+  };
+  return {
+    kind: one("kind"),
+    value: one("value"),
+    word: one("word"),
+    unit: one("unit"),
+    rated: one("rated"),
+    ratedMin: one("ratedMin"),
+    ratedMax: one("ratedMax"),
+    school: one("school"),
+    mode: one("mode"),
+    flags: form.getAll("flags").filter((flag) => typeof flag === "string"),
+  };
+}
+
 export type ReadReading =
   | { ok: true; taken: ReadingTaken }
   | { ok: false; errors: Partial<Record<keyof ReadingFields, string>> };

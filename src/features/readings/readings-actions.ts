@@ -7,7 +7,7 @@ import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";
 import { now, todayIn } from "@/lib/clock";
 import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
-import { readReading } from "./reading-form";
+import { readingFieldsOf, readReading } from "./reading-form";
 
 /** What was measured or seen at a unit or part, judged before it is kept. */
 export async function noteReading(
@@ -22,21 +22,7 @@ export async function noteReading(
   const part = [...book.slots, ...book.parts].find((each) => each.id === one("place"));
   const unit = book.units.find((each) => each.id === (part?.unitId ?? one("place")));
   const day = readPastDay(one("date"), todayIn(book.home.timeZone));
-  const result = readReading(
-    {
-      kind: one("kind"),
-      value: one("value"),
-      word: one("word"),
-      unit: one("unit"),
-      rated: one("rated"),
-      ratedMin: one("ratedMin"),
-      ratedMax: one("ratedMax"),
-      school: one("school"),
-      mode: one("mode"),
-      flags: fields["flags"] ?? [],
-    },
-    book.home.unitSystem,
-  );
+  const result = readReading(readingFieldsOf(form), book.home.unitSystem);
   if (!unit || !isDay(day) || !result.ok)
     return refused(previous, fields, {
       ...(unit ? {} : { place: "Choose where it was read." }),

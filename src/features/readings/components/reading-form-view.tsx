@@ -9,7 +9,7 @@ import { judgementOf } from "@/core/register/readings-taken";
 import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { Needle } from "@/ui/needle";
-import { ratedOf, readReading, type ReadingFields } from "../reading-form";
+import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "../reading-form";
 import type { ReadingChoice } from "../readings-queries";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
@@ -31,20 +31,7 @@ export function ReadingFormView({
   const [typed, setTyped] = useState<ReadingFields | null>(null);
   const read = (form: HTMLFormElement | null) => {
     if (!form) return;
-    const data = new FormData(form);
-    const one = (name: string) => String(data.get(name) ?? "");
-    setTyped({
-      kind: one("kind"),
-      value: one("value"),
-      word: one("word"),
-      unit: one("unit"),
-      rated: one("rated"),
-      ratedMin: one("ratedMin"),
-      ratedMax: one("ratedMax"),
-      school: one("school"),
-      mode: one("mode"),
-      flags: data.getAll("flags").map(String),
-    });
+    setTyped(readingFieldsOf(new FormData(form)));
   };
   return (
     <div
