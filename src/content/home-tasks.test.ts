@@ -220,8 +220,14 @@ describe("what somebody changed of a job", () => {
     );
     const task = job(own, "cellar-furnace-blower.own-1");
     expect(task.task).toMatchObject({ isOwn: true, name: "Oil the fan’s bearing", kind: "blower" });
-    // Owed since the furnace was entered, a good three years ago.
+    // Owed since the furnace was entered, a good three years ago; made up today, from today on.
     expect(task.state).toBe("past");
+    const [setting] = own.tasks;
+    const fresh = { ...own, tasks: [{ ...setting!, enteredOn: today }] };
+    expect(job(fresh, "cellar-furnace-blower.own-1")).toMatchObject({
+      since: today,
+      due: "2026-04-14",
+    });
   });
 });
 

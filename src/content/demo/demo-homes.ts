@@ -33,6 +33,7 @@ function lived(
     ...facts,
     home: { ...facts.home, enteredOn },
     units: facts.units.map((unit) => ({ ...unit, enteredOn })),
+    parts: facts.parts.map((part) => ({ ...part, enteredOn })),
     retired: [],
     retiredSlots: [],
     items: [],

@@ -153,11 +153,16 @@ function readingsFor(book: HomeBook, task: PlannedTask): DueTask["readings"] {
   });
 }
 
-/** From when a job is owed that was never done: since its machine is here, or since it was entered. */
-const owedSince = (book: HomeBook, task: PlannedTask, unit: Unit | null): PlainDate | null =>
-  task.key === RENEW
-    ? null
-    : latest(unit?.fittedOn, unit?.enteredOn, unit ? null : book.home.enteredOn);
+/**
+ * From when a job is owed that was never done: since its machine is here, since it or its part was
+ * entered, or since somebody made the job up.
+ */
+function owedSince(book: HomeBook, task: PlannedTask, unit: Unit | null): PlainDate | null {
+  if (task.key === RENEW) return null;
+  const part = book.parts.find((each) => each.id === task.partId);
+  const home = unit ? undefined : book.home.enteredOn;
+  return latest(unit?.fittedOn, unit?.enteredOn, part?.enteredOn, task.madeUpOn, home);
+}
 
 const countsHours = ({ cadence }: PlannedTask): boolean =>
   partsOf(cadence).some(({ kind }) => kind === "run-hours");

@@ -117,6 +117,8 @@ export type Part = {
   roomId?: string;
   note?: string;
   answers: Answers;
+  /** The day it was entered, once it is stored. */
+  enteredOn?: PlainDate;
 };
 
 export const DIRECTIONS = [

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { PlainDate } from "../quantities/plain-date";
 import { cadenceSchema, type Cadence } from "../due/cadence";
 
 /** Who may do a job: anyone at home, someone sure of their hands, or only a licensed person. */
@@ -48,6 +49,8 @@ export type TaskSetting = {
   partId?: string;
   key: string;
   changes: TaskChanges;
+  /** The day it was first stored: a job of one’s own is owed from then. */
+  enteredOn?: PlainDate;
 };
 
 /** Where a job belongs: to a part of a unit, to a unit, or to the home. */
@@ -73,6 +76,8 @@ export type PlannedTask = TaskPlace & {
   isChanged: boolean;
   /** Somebody’s own: there is no default to go back to. */
   isOwn: boolean;
+  /** Of a job of one’s own: the day it was made up. */
+  madeUpOn?: PlainDate;
 };
 
 /** The keys of a filter’s own jobs. */
@@ -109,5 +114,6 @@ export function planned(
     isOff: changes.isOff ?? false,
     isChanged: Object.keys(changes).length > 0,
     isOwn: key.startsWith(OWN_KEY),
+    ...(key.startsWith(OWN_KEY) && setting?.enteredOn ? { madeUpOn: setting.enteredOn } : {}),
   };
 }

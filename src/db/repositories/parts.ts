@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray, isNull, ne } from "drizzle-orm";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Rating, RatingScheme } from "@/core/quantities/rating";
 import type { SizeMm } from "@/core/quantities/size";
 import type {
@@ -144,12 +145,13 @@ export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
       ),
     )
     .orderBy(asc(parts.createdAt), asc(parts.id));
-  return rows.map(({ part: { id, unitId, kind, name, place, roomId, note, answers } }) => ({
+  return rows.map(({ part: { id, unitId, kind, name, place, roomId, note, ...rest } }) => ({
     id,
     unitId,
     kind,
     name,
-    answers: readAnswerColumn(answers),
+    answers: readAnswerColumn(rest.answers),
+    enteredOn: rest.createdAt.slice(0, 10) as PlainDate,
     ...known({ place, roomId, note }),
   }));
 }

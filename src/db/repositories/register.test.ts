@@ -216,7 +216,9 @@ describe("a database of the first days", () => {
     expect(kept.events).toHaveLength(1);
     expect(kept.home.enteredOn).toBe("2026-01-01");
     // The job a run was of is the renewal of its filter, with nothing changed.
-    expect(kept.tasks).toEqual([{ id: "t", unitId: "u", partId: "p", key: "renew", changes: {} }]);
+    expect(kept.tasks).toEqual([
+      { id: "t", unitId: "u", partId: "p", key: "renew", changes: {}, enteredOn: "2026-01-01" },
+    ]);
     expect((await findRun(old.db, "r"))!.taskId).toBe("t");
     expect((await findByWords(old.db, "h", ["sings"], 5))[0]!.title).toBe("sings in the morning");
     expect((await findByWords(old.db, "h", ["northgate"], 5))[0]!.title).toBe("Old furnace");

@@ -1,4 +1,5 @@
 import { and, eq, isNull } from "drizzle-orm";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/register/task";
 import type { Reader, Tx } from "../client";
 import { tasks } from "../schema";
@@ -9,6 +10,7 @@ export async function listTasks(db: Reader, homeId: string): Promise<TaskSetting
     id: row.id,
     key: row.key,
     changes: taskChangesSchema.parse(JSON.parse(row.changes)),
+    enteredOn: row.createdAt.slice(0, 10) as PlainDate,
     ...(row.unitId === null ? {} : { unitId: row.unitId }),
     ...(row.partId === null ? {} : { partId: row.partId }),
   }));

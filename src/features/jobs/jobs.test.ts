@@ -167,7 +167,11 @@ describe("a job of one’s own", () => {
       "/homes/sluice-house/parts/loft-ventilator-fan",
     );
     const [own] = (await jobsOf(HOME, place)).filter((each) => each.name === "Oil its bearing");
-    expect(own).toMatchObject({ how: "every 6 months", state: "past" });
+    expect(own).toMatchObject({
+      how: "every 6 months",
+      state: "not-yet",
+      due: "in about 6 months",
+    });
     const nameless = await filled(own!.id, { name: "" });
     expect((await changeJob(HOME, own!.id, nothingSent, nameless)).errors).toHaveProperty("name");
     await expect(landing(addJob(HOME, { unitId: "none" }, nothingSent, form))).resolves.toBe("/");
