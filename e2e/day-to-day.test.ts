@@ -21,9 +21,21 @@ describe("day to day", () => {
     await app?.stop();
   });
   const text = async (css: string) => (await page.find(By.css(css))).getText();
+  /** A step takes the focus once its keys are heard: until then a press would be lost. */
+  const focused = (heading: string) =>
+    browser.driver.wait(
+      async () =>
+        (
+          await browser.driver.executeScript<string>(
+            "return document.activeElement?.textContent ?? ''",
+          )
+        ).includes(heading),
+      15_000,
+    );
   const through = async (...headings: string[]) => {
     for (const heading of headings) {
       await page.heading(heading);
+      await focused(heading);
       await page.keys(Key.SPACE);
     }
   };
