@@ -5,7 +5,7 @@ import type { HistoryEvent, HomeBook } from "@/core/register/register";
 import { RENEW, type PlannedTask } from "@/core/register/task";
 import { tasksOf } from "../home-tasks";
 import type { PartKindId } from "../part-kinds";
-import { chanceFrom } from "./chance";
+import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is told of one part and of no other of its kind. */
 const TOLD: Readonly<Record<string, string[]>> = {

@@ -6,7 +6,7 @@ import { SEEN_BY_GRADE, type Grade } from "@/core/wear/belief";
 import { MEDIA } from "@/core/wear/media";
 import { likelyOfPlace } from "@/core/wear/place-history";
 import { ratedHours, wear } from "@/core/wear/wear";
-import { chanceFrom } from "./chance";
+import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is really so at a slot, which the app has to find out by its looks. */
 export type Truth = {

@@ -1,7 +1,7 @@
 import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { HomeBook } from "@/core/register/register";
 import * as boathouse from "./boathouse";
-import { chanceFrom } from "./chance";
+import { chanceFrom } from "@/core/quantities/chance";
 import { demoCare } from "./demo-care";
 import { demoHistory, type Truth } from "./demo-history";
 import { demoWeather } from "./demo-weather";

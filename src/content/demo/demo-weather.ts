@@ -1,6 +1,6 @@
 import { normals, type Climate } from "@/core/climate/climate";
 import { fromDay, type DayNumber, type PlainDate } from "@/core/quantities/plain-date";
-import type { Chance } from "./chance";
+import type { Chance } from "@/core/quantities/chance";
 
 /** How much of a day's departure from normal the next day keeps. */
 const PERSISTENCE = 0.75;

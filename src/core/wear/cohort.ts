@@ -1,5 +1,6 @@
 import { climateSchema, type Climate } from "../climate/climate";
 import { equipmentSchema, runDays } from "../climate/run-hours";
+import { chanceFrom, type Chance } from "../quantities/chance";
 import { clamp, reaches } from "../quantities/rounding";
 import { carried, FIRST_BELIEF, learn, SEEN_BY_GRADE, type Belief, type Seen } from "./belief";
 import { dustMultipliers, type Driver } from "./drivers";
@@ -37,25 +38,9 @@ const TRUE_SD = 0.5;
 /** Below this load nobody could learn anything. */
 const LEAST_BOOK_LOAD = 0.05;
 
-/** A small generator with a seed, so that a cohort is always the same one. */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-/** A standard normal, from two even draws. */
-const normal = (next: () => number) =>
-  Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
-
-function climateOf(next: () => number): Climate {
-  const middle = 6 + 10 * next();
-  const swing = 6 + 10 * next();
+function climateOf(chance: Chance): Climate {
+  const middle = 6 + 10 * chance.uniform();
+  const swing = 6 + 10 * chance.uniform();
   return climateSchema.parse({
     monthlyMeanC: Array.from(
       { length: 12 },
@@ -66,37 +51,37 @@ function climateOf(next: () => number): Climate {
   });
 }
 
-function driversOf(next: () => number): Driver[] {
+function driversOf(chance: Chance): Driver[] {
   const drivers: Driver[] = [
     {
       kind: "people",
-      count: 1 + Math.floor(5 * next()),
+      count: 1 + Math.floor(5 * chance.uniform()),
       id: undefined,
       from: undefined,
       to: undefined,
     },
   ];
   const plain = { id: undefined, from: undefined, to: undefined };
-  if (next() < 0.5)
-    drivers.push({ ...plain, kind: "shedding-pets", count: 1 + Math.floor(3 * next()) });
-  if (next() < 0.15) drivers.push({ ...plain, kind: "dusty-hobby" });
-  if (next() < 0.15) drivers.push({ ...plain, kind: "indoor-smoking" });
+  if (chance.uniform() < 0.5)
+    drivers.push({ ...plain, kind: "shedding-pets", count: 1 + Math.floor(3 * chance.uniform()) });
+  if (chance.uniform() < 0.15) drivers.push({ ...plain, kind: "dusty-hobby" });
+  if (chance.uniform() < 0.15) drivers.push({ ...plain, kind: "indoor-smoking" });
   return drivers;
 }
 
 /** A place with its own secret: the book's load of every day, and how much faster it really loads. */
 type Place = { bookLoad: Float64Array; maxAgeDays: number; lnK: number };
 
-function placeOf(media: Media, days: number, next: () => number): Place {
+function placeOf(media: Media, days: number, chance: Chance): Place {
   const facts = MEDIA[media];
   const span = days + facts.maxAgeDays;
   const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
-  const { run } = runDays(climateOf(next), [], equipment, [], 0, span);
-  const multiplier = dustMultipliers(driversOf(next), "recirculated", 0, span + 1);
+  const { run } = runDays(climateOf(chance), [], equipment, [], 0, span);
+  const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1);
   const bookLoad = new Float64Array(span + 1);
   for (let i = 0; i < span; i++)
     bookLoad[i + 1] = bookLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
-  return { bookLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * normal(next) };
+  return { bookLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * chance.normal() };
 }
 
 const GRADES_SEEN: readonly Seen[] = [
@@ -114,9 +99,9 @@ const nearest = (lnLoad: number): Seen =>
   );
 
 /** What somebody sees who looks at a real load: the grade nearest to it, give or take their eye. */
-function look(load: number, next: () => number): Seen {
+function look(load: number, chance: Chance): Seen {
   const lnLoad = Math.log(clamp(load, 0.02, 5));
-  return nearest(lnLoad + nearest(lnLoad).s * normal(next));
+  return nearest(lnLoad + nearest(lnLoad).s * chance.normal());
 }
 
 /** The first day after fitting on which a load of k times the book's reaches due, or age does. */
@@ -140,12 +125,12 @@ function stay(
   fitted: number,
   prior: Belief,
   watching: Watching,
-  next: () => number,
+  chance: Chance,
 ): Stay {
   const bookAt = (day: number) => place.bookLoad[day]! - place.bookLoad[fitted]!;
   const realAt = (day: number) => Math.exp(place.lnK) * bookAt(day);
   const seeing = (belief: Belief, day: number) =>
-    bookAt(day) < LEAST_BOOK_LOAD ? belief : learn(belief, look(realAt(day), next), bookAt(day));
+    bookAt(day) < LEAST_BOOK_LOAD ? belief : learn(belief, look(realAt(day), chance), bookAt(day));
   switch (watching) {
     case "perfect":
       return { changed: dueOn(place, fitted, place.lnK), belief: prior };
@@ -156,7 +141,7 @@ function stay(
     case "change-at-grey": {
       const end = fitted + place.maxAgeDays;
       for (let day = fitted + LOOK_EVERY_DAYS; day < end; day += LOOK_EVERY_DAYS)
-        if (look(realAt(day), next).load >= SEEN_BY_GRADE.grey.load)
+        if (look(realAt(day), chance).load >= SEEN_BY_GRADE.grey.load)
           return { changed: day, belief: prior };
       return { changed: end, belief: prior };
     }
@@ -179,7 +164,7 @@ function stay(
 type Count = { misses: number; counted: number; changes: number };
 
 /** All the changes of one place over so many days, by one kind of watcher. */
-function watchPlace(place: Place, days: number, watching: Watching, eyes: () => number): Count {
+function watchPlace(place: Place, days: number, watching: Watching, eyes: Chance): Count {
   const count: Count = { misses: 0, counted: 0, changes: 0 };
   let [fitted, belief] = [0, FIRST_BELIEF];
   for (;;) {
@@ -210,13 +195,13 @@ export function cohort({
 }: CohortInput): Readonly<Record<Watching, CohortResult>> {
   const days = years * DAYS_PER_YEAR;
   const places = Array.from({ length: homes }, (_, home) => {
-    const next = seeded(seed + 7919 * home);
-    return placeOf(media[Math.floor(media.length * next())]!, days, next);
+    const chance = chanceFrom(seed + 7919 * home);
+    return placeOf(media[Math.floor(media.length * chance.uniform())]!, days, chance);
   });
   const resultOf = (watching: Watching): CohortResult => {
     // Every watcher looks with eyes of the same draw.
     const counts = places.map((place, home) =>
-      watchPlace(place, days, watching, seeded(seed + 7919 * home + 104_729)),
+      watchPlace(place, days, watching, chanceFrom(seed + 7919 * home + 104_729)),
     );
     const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);
     return {

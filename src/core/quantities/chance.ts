@@ -4,7 +4,7 @@ export type Chance = { uniform: () => number; normal: () => number };
 export function chanceFrom(seed: number): Chance {
   let state = seed >>> 0;
   const uniform = () => {
-    // mulberry32: small, fast, and even enough for made-up weather.
+    // mulberry32: small, fast, and even enough for made-up homes and weather.
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;
     t = Math.imul(t ^ (t >>> 15), t | 1);
