@@ -53,7 +53,7 @@ export function bigHome(today: PlainDate): Demo {
     items,
     events,
   };
-  return { book: whole, ends: [] };
+  return { book: whole, runs: [], photos: [] };
 }
 
 /** At every slot a change each quarter and a look on most days between. */

@@ -10,7 +10,9 @@ import { standingOf } from "@/core/register/standing";
 import { daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { migrateStore, openStore, type Store } from "@/db/client";
 import { readHomeBook } from "@/db/repositories/home-book";
-import { listEndEntries } from "@/db/repositories/runs";
+import { replayRun } from "../src/core/procedures/run";
+import { listPhotosOfRun, readPhotoBytes } from "../src/db/repositories/photos";
+import { jobOfRun, listEndEntries, listOpenRuns, listRunEvents } from "@/db/repositories/runs";
 import { seedDemo } from "./demo-data";
 
 // Making a home up takes a second: each day's is made once.
@@ -136,7 +138,7 @@ describe("the demo's database", () => {
 
   it("gives back what was put in, through every repository", async () => {
     const now = at("2026-03-14");
-    const { book, ends } = houseOn("2026-03-14");
+    const { book, runs, photos } = houseOn("2026-03-14");
     expect(await seedDemo(store, now)).toBe(true);
     const { book: read } = (await readHomeBook(store.db, book.home.id))!;
     const sorted = <T extends { id: string }>(list: T[]) =>
@@ -167,12 +169,26 @@ describe("the demo's database", () => {
     );
     expect(sorted(read.items)).toEqual(sorted(book.items));
     expect(sorted(read.drivers)).toEqual(sorted(book.drivers));
-    expect(sorted(read.tasks)).toEqual(sorted(book.tasks));
+    // The run that is going on gave its job a name; nobody changed anything of it.
+    expect(read.tasks.map(({ key, partId, changes }) => [key, partId, changes])).toEqual([
+      ["wash", "loft-ventilator-recovery-core", {}],
+    ]);
     expect(read.events).toEqual(book.events);
     expect(read.actuals).toEqual(book.actuals);
-    expect((await listEndEntries(store.db, book.home.id)).map((entry) => entry.id)).toEqual(
-      ends.map((end) => end.id),
-    );
+    expect(await listEndEntries(store.db, book.home.id)).toEqual([]);
+    const going = await listOpenRuns(store.db, book.home.id);
+    expect(going.map(({ id }) => id)).toEqual(runs.map(({ id }) => id));
+    const state = replayRun(jobOfRun(going[0]!), await listRunEvents(store.db, going[0]!.id));
+    expect([state.refused, state.current?.id]).toEqual([[], "is-it-dry"]);
+    const drying = state.ends.open.find(({ end }) => end === "part-drying");
+    // Since yesterday: 22 of its 48 hours are left.
+    expect(Date.parse(drying!.readyAt!) - now.getTime()).toBe(22 * 3_600_000);
+    expect(await listPhotosOfRun(store.db, going[0]!.id)).toHaveLength(1);
+    for (const { id } of photos) {
+      const bytes = await readPhotoBytes(store.db, id);
+      // A JPEG begins so.
+      expect([...bytes!.subarray(0, 3)]).toEqual([0xff, 0xd8, 0xff]);
+    }
   });
 
   it("is entered once: a second start keeps what was done since", async () => {

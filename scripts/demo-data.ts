@@ -1,4 +1,10 @@
+import sharp from "sharp";
 import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../src/content/demo/demo-homes";
+import type { DemoRun } from "../src/content/demo/sluice-house";
+import type { DemoPhoto } from "../src/content/demo/demo-photos";
+import { procedure } from "../src/content/procedures/library";
+import { usualVariant } from "../src/core/procedures/procedure";
+import { isolatorOf, type HomeBook } from "../src/core/register/register";
 import { dayIn } from "../src/core/quantities/plain-date";
 import type { Store, Tx } from "../src/db/client";
 import { insertContact } from "../src/db/repositories/contacts";
@@ -11,9 +17,10 @@ import {
   recordWeatherDays,
 } from "../src/db/repositories/homes";
 import { insertItem, insertPart, insertSlot } from "../src/db/repositories/parts";
+import { insertPhoto } from "../src/db/repositories/photos";
 import { insertRegister, insertRoom } from "../src/db/repositories/rooms";
-import { appendEndEntry } from "../src/db/repositories/runs";
-import { saveTask } from "../src/db/repositories/tasks";
+import { appendRunEvents, insertRun } from "../src/db/repositories/runs";
+import { ensureTask, saveTask } from "../src/db/repositories/tasks";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
 
 /** The homes were entered before their record begins. */
@@ -32,7 +39,7 @@ export async function seedDemo(store: Store, at: Date): Promise<boolean> {
 }
 
 /** Enters a home with its whole record. */
-export async function enterHome(tx: Tx, { book, ends }: Demo, at: Date): Promise<void> {
+export async function enterHome(tx: Tx, { book, runs, photos }: Demo, at: Date): Promise<void> {
   const homeId = book.home.id;
   // Rows entered in one instant still need an order.
   const created = (i: number) => new Date(at.getTime() + i).toISOString();
@@ -52,6 +59,68 @@ export async function enterHome(tx: Tx, { book, ends }: Demo, at: Date): Promise
   for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.events);
-  for (const end of ends) await appendEndEntry(tx, homeId, end);
+  for (const run of runs) await enterRun(tx, book, run);
+  for (const photo of photos) await enterPhoto(tx, homeId, photo);
   await recordWeatherDays(tx, homeId, book.actuals);
+}
+
+/** A run that was begun and left: what it did so far, and nothing of it in the record yet. */
+async function enterRun(tx: Tx, book: HomeBook, run: DemoRun): Promise<void> {
+  const { id, unitId, partId, taskKey, procedureId, startedAt, events } = run;
+  const homeId = book.home.id;
+  const unit = book.units.find((each) => each.id === unitId);
+  const job = procedure(procedureId);
+  if (!unit || !job) throw new Error(`enterRun: nothing to run at ${unitId}`);
+  const task = { id: `${id}-task`, unitId, partId, key: taskKey, changes: {} };
+  await insertRun(tx, {
+    id,
+    homeId,
+    unitId,
+    partId,
+    taskId: await ensureTask(tx, homeId, task, startedAt),
+    procedureId,
+    procedure: job,
+    facts: [],
+    variant: usualVariant(job),
+    doer: "owner",
+    isolator: isolatorOf(unit),
+    startedAt,
+    endedAt: null,
+  });
+  const { photo } = run;
+  await appendRunEvents(tx, id, [
+    ...events,
+    {
+      id: `${photo.id}-taken`,
+      at: events.at(-1)!.at,
+      kind: "photo",
+      photo: photo.id,
+      step: photo.step,
+      moment: photo.moment,
+    },
+  ]);
+}
+
+/** A picture drawn for the demo, kept as one that was taken. */
+async function enterPhoto(tx: Tx, homeId: string, photo: DemoPhoto): Promise<void> {
+  const { svg, addedOn, runId, ...rest } = photo;
+  const { data, info } = await sharp(Buffer.from(svg))
+    .jpeg({ quality: 82 })
+    .toBuffer({ resolveWithObject: true });
+  await insertPhoto(
+    tx,
+    {
+      ...rest,
+      homeId,
+      runId: runId ?? null,
+      step: null,
+      mime: "image/jpeg",
+      width: info.width,
+      height: info.height,
+      byteCount: data.length,
+      addedAt: `${addedOn}T10:00:00Z`,
+      deletedAt: null,
+    },
+    data,
+  );
 }

@@ -1,6 +1,13 @@
 import { readFileSync } from "node:fs";
 import { END_KINDS } from "@/core/procedures/loose-ends";
-import { stepsFor, type PartFacts } from "@/core/procedures/procedure";
+import { lintProcedures, lintProceduresInput, waysOf } from "@/core/procedures/lint";
+import { stepsFor } from "@/core/procedures/procedure";
+import { NOT_POSSIBLE, type Seen } from "@/core/procedures/run-event";
+import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
+import { event, jobOf, STARTED, walk } from "../../tests/run-events";
+import { HOME_TASKS, partTasks, renewalTask, unitTasks } from "./default-tasks";
+import { READING_WORDS, SUGGESTS } from "./reading-words";
+import { NOT_POSSIBLE_OPTIONS } from "./run-words";
 import { replayRun } from "@/core/procedures/run";
 import { climateSchema } from "@/core/climate/climate";
 import { climateDays } from "@/core/climate/climate";
@@ -17,83 +24,131 @@ import { PART_KINDS, partKind } from "./part-kinds";
 import { mediaFor, UNIT_KINDS, unitKind, type UnitKind } from "./unit-kinds";
 import { HOUSEHOLD_WORDS, END_WORDS, GRADE_WORDS, MEDIA_WORDS, SHUT_OFF_WORDS } from "./words";
 
-const EVERY_PART: PartFacts[] = [true, false].flatMap((directionKnown) =>
-  [true, false].map((indicator) => ({ directionKnown, indicator })),
-);
-const walks = PROCEDURES.flatMap((each) =>
-  EVERY_PART.map((facts) => [each.id, facts, each] as const),
-);
+/** Every procedure in every way it can go: its variants, with and without each fact. */
+const ways = PROCEDURES.flatMap((each) => {
+  const settings = new Map(
+    waysOf(each).map(({ setting }) => [JSON.stringify(setting), setting] as const),
+  );
+  return [...settings].map(([words, setting]) => [each.id, words, each, setting] as const);
+});
 
 describe("the procedure library", () => {
-  it("names every procedure and every step once", () => {
+  it("names every procedure once, and finds each by its name", () => {
     const ids = PROCEDURES.map((each) => each.id);
     expect(new Set(ids).size).toBe(ids.length);
-    for (const each of PROCEDURES) {
-      const steps = each.steps.map((step) => step.id);
-      expect(new Set(steps).size).toBe(steps.length);
-      expect(procedure(each.id)).toBe(each);
-    }
+    expect(ids).toHaveLength(12);
+    for (const each of PROCEDURES) expect(procedure(each.id)).toBe(each);
     expect(procedure("dance-a-jig")).toBeNull();
   });
 
-  it.each(walks)(
-    "%s with %j ends with nothing open, every end closed by a later step",
-    (_id, facts, each) => {
-      const place = { unit: "u", part: "p", run: "r", isolator: "switch-off" as const };
-      const steps = stepsFor(each, facts);
-      const events = steps.map((step, i) => ({
-        id: `event-${i}`.padEnd(10, "-"),
-        at: new Date(Date.UTC(2026, 2, 14, 9, i)).toISOString(),
-        kind: "done" as const,
-        step: step.id,
-        ...(step.records === "look" ? { grade: "grey" as const } : {}),
-      }));
-      const state = replayRun(steps, events, place);
-      expect(state.refused).toEqual([]);
-      expect(state.ends.open).toEqual([]);
-      expect(state.current).toBeNull();
-    },
-  );
-
-  it.each(walks)(
-    "%s with %j cuts the power before anything is opened or taken out",
-    (_id, facts, each) => {
-      const steps = stepsFor(each, facts);
-      const power = steps.findIndex((step) => step.opens?.some((end) => end.end === "switch-off"));
-      const opened = steps.findIndex((step) =>
-        step.opens?.some((end) => ["panel-off", "part-out"].includes(end.end)),
-      );
-      expect(power).toBeGreaterThanOrEqual(0);
-      expect(power).toBeLessThan(opened);
-    },
-  );
-
-  it.each(walks)(
-    "%s with %j puts back in the reverse of taking out, and renews once",
-    (_id, facts, each) => {
-      const steps = stepsFor(each, facts);
-      const out = steps.flatMap((step) => (step.opens ?? []).map((end) => end.key));
-      const back = steps.flatMap((step) => (step.closes ? [step.closes] : []));
-      expect(back).toEqual([...out].reverse());
-      expect(steps.filter((step) => step.renews)).toHaveLength(1);
-    },
-  );
-
-  it("has the dated frame and the arrow in it, and says to bring the new one", () => {
-    const words = PROCEDURES[0]!.steps.map((step) => step.title).join(" ");
-    expect(words).toContain("arrow toward the blower");
-    expect(words).toContain("date on its frame");
-    expect(PROCEDURES[0]!.bring[0]).toBe("the new filter");
+  it("has no fault in any variant", () => {
+    const input = lintProceduresInput.parse({ procedures: PROCEDURES });
+    expect(lintProcedures(input)).toEqual({ faults: [] });
   });
 
-  it("leads through every panel filter, and pretends nothing for the others", () => {
+  it.each(ways)("%s, %s: is walked to its end with nothing open", (_id, _words, each, setting) => {
+    const job = jobOf(each, setting);
+    const events = walk(job);
+    const state = replayRun(job, [...events, event({ kind: "finished" })]);
+    expect(state.refused).toEqual([]);
+    expect(state.ends.open).toEqual([]);
+    expect([state.status, state.hold]).toEqual(["finished", null]);
+    expect(state.settled.filter(({ step }) => step.renews)).toHaveLength(1);
+    // Minutes of work are said for what has steps of work.
+    expect(each.handsOnMinutes).toBeGreaterThan(0);
+  });
+
+  it.each(ways)(
+    "%s, %s: leads back from every one of its steps, and closes what it opened",
+    (_id, _words, each, setting) => {
+      const job = jobOf(each, setting);
+      const whole = walk(job);
+      for (let behind = 0; behind < whole.length; behind++) {
+        const so = whole.slice(0, behind);
+        const { current } = replayRun(job, so);
+        const turned = event({
+          kind: "turned-back",
+          step: current!.id,
+          reason: "other",
+          words: "the phone rang",
+          at: so.at(-1)?.at ?? STARTED,
+        });
+        const state = replayRun(job, walk(job, { from: [...so, turned] }));
+        expect(state.refused).toEqual([]);
+        expect(state.ends.open).toEqual([]);
+        expect(state.current).toBeNull();
+      }
+    },
+  );
+
+  it.each(ways)("%s, %s: each answer leads somewhere", (_id, _words, each, setting) => {
+    const job = jobOf(each, setting);
+    for (const step of stepsFor(each, setting, new Map())) {
+      const { records } = step;
+      const answers: Seen[] =
+        records?.kind === "choice"
+          ? records.options.map(({ value }) => ({ choice: value }))
+          : records?.kind === "reading" && isWordKind(records.reading)
+            ? Object.keys(WORD_KINDS[records.reading]).map((value) => ({ reading: { value } }))
+            : [];
+      const before = walk(job, { until: step.id });
+      const { round } = replayRun(job, before);
+      for (const seen of answers) {
+        const at = before.at(-1)?.at ?? STARTED;
+        const made = event({ kind: "done", step: step.id, round, at, ...seen });
+        const state = replayRun(job, [...before, made]);
+        expect(state.refused).toEqual([]);
+        // Forward, round again, or a reason to stop.
+        expect(state.current?.id !== step.id || state.round > round || state.hold).toBeTruthy();
+      }
+    }
+  });
+
+  it("cautions just before the step that can hurt, and keeps to one line of why", () => {
+    const hot = PROCEDURES.filter(({ gas }) => gas).map(({ id }) => id);
+    expect(hot).toEqual(["walk-round", "polish-flame-sensor"]);
+    const cautioned = (id: string) =>
+      procedure(id)!.steps.flatMap((step) => (step.caution ? [step.id] : []));
+    expect(cautioned("flush-condensate-line")).toEqual([
+      "ventilate",
+      "ventilate-vinegar",
+      "flush-bleach",
+    ]);
+    expect(cautioned("magnetic-full-clean")).toContain("cool");
+    expect(cautioned("rinse-outdoor-coil")).toContain("breaker-off");
+  });
+
+  it("leads through every panel filter, what is washed or wrapped, and pretends nothing else", () => {
     expect(MEDIA_KINDS.filter((media) => renewalOf(media))).toEqual([
       "fibreglass-25",
       "pleated-25",
       "pleated-50",
       "pleated-100",
       "pleated-125",
+      "washable-panel",
+      "carbon-prefilter",
     ]);
+  });
+
+  it("is reached by a job each, and no job asks for one that is not there", () => {
+    const jobs = [
+      ...PART_KINDS.flatMap(({ id }) => partTasks(id)),
+      ...UNIT_KINDS.flatMap(({ id }) => unitTasks(id)),
+      ...HOME_TASKS,
+      ...MEDIA_KINDS.map(renewalTask),
+    ];
+    const asked = new Set(jobs.flatMap(({ procedureIds = [] }) => procedureIds));
+    expect([...asked].sort()).toEqual(PROCEDURES.map(({ id }) => id).sort());
+  });
+
+  it("has words for whatever a run may show", () => {
+    for (const { steps } of PROCEDURES)
+      for (const { records } of steps)
+        if (records?.kind === "reading") expect(READING_WORDS[records.reading].act).toBeTruthy();
+    for (const [kind, words] of Object.entries(SUGGESTS))
+      for (const seen of Object.keys(words))
+        expect(Object.keys(WORD_KINDS[kind as keyof typeof WORD_KINDS])).toContain(seen);
+    expect(NOT_POSSIBLE_OPTIONS.map(({ value }) => value).sort()).toEqual([...NOT_POSSIBLE].sort());
   });
 });
 

@@ -1,7 +1,8 @@
 import type { Cadence } from "@/core/due/cadence";
 import { GREY_LOOK } from "@/core/register/agenda";
 import { CLEAN_DUCTS } from "@/core/register/duct-cleanings";
-import { LOOK, RENEW, type Doer, type TaskDefinition } from "@/core/register/task";
+import type { Doer } from "@/core/procedures/doers";
+import { LOOK, RENEW, type TaskDefinition } from "@/core/register/task";
 import { MEDIA, type Media } from "@/core/wear/media";
 import type { PartKindId } from "./part-kinds";
 import { renewalOf } from "./procedures/library";
@@ -50,6 +51,8 @@ const onReading = (reading: Reading, verdict: "watch" | "act" = "act"): Cadence 
 });
 const earliest = (...of: Cadence[]): Cadence => ({ kind: "earliest", of });
 
+const led = (...procedureIds: string[]) => ({ procedureIds });
+
 /** Weeks before the cold or the heat in which technicians still have time. */
 const BEFORE_HEATING = season("heatingStart", -28);
 const BEFORE_COOLING = season("coolingStart", -28);
@@ -65,7 +68,16 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     job("replace", "Put on a new belt", onReading("belt"), "confident", 20, { onlyWhen: true }),
   ],
   burners: [job("clean", "Have the burners cleaned", every(2, "year"), "licensed", 30)],
-  "flame-sensor": [job("polish", "Polish the flame sensor", every(2, "year"), "confident", 15)],
+  "flame-sensor": [
+    job(
+      "polish",
+      "Polish the flame sensor",
+      every(2, "year"),
+      "confident",
+      15,
+      led("polish-flame-sensor"),
+    ),
+  ],
   pilot: [
     job("measure", "Measure the pilot’s millivolts", BEFORE_HEATING, "confident", 20, {
       waiting: 5,
@@ -79,8 +91,18 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   ],
   "condensate-trap": [job("flush", "Rinse and refill the trap", every(6, "month"), "owner", 15)],
   "condensate-line": [
-    job("flush", "Brush and flush the line", every(2, "month", "cooling"), "owner", 20),
-    job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, { onlyWhen: true }),
+    job(
+      "flush",
+      "Brush and flush the line",
+      every(2, "month", "cooling"),
+      "owner",
+      20,
+      led("flush-condensate-line"),
+    ),
+    job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, {
+      onlyWhen: true,
+      ...led("flush-condensate-line"),
+    }),
   ],
   "plastic-vent": [
     job("intake", "Clear leaves from vent and intake", season("leafFall", 14), "owner", 20),
@@ -109,6 +131,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     job("clean", "Rinse the outdoor coil", season("coolingStart", -21), "owner", 45, {
       waiting: 10,
       alsoDoes: ["base-drain:clear"],
+      ...led("rinse-outdoor-coil"),
     }),
   ],
   "base-drain": [
@@ -128,6 +151,13 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   ],
   "inlet-screen": [job("wash", "Wash the inlet screen", every(3, "month"), "licensed", 10)],
   "head-drain": [job("flush", "Pour water through its drain", BEFORE_COOLING, "owner", 10)],
+  "fine-filter": [
+    job("wash", "Wash the fine filter", every(6, "month"), "owner", 5, {
+      waiting: 45,
+      ...led("wash-fine-filter"),
+    }),
+    job("replace", "Put in a new fine filter", every(3, "year"), "owner", 5),
+  ],
   "recovery-core": [
     job(
       "wash",
@@ -135,7 +165,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       earliest(every(5, "year", "growth"), onReading("heat-recovery-efficiency")),
       "owner",
       60,
-      { waiting: 2880 },
+      { waiting: 2880, ...led("wash-recovery-core") },
     ),
     job("measure", "Measure the four temperatures", every(6, "month", "heating"), "owner", 15),
   ],
@@ -154,8 +184,18 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   "exhaust-hose": [job("vacuum", "Vacuum the hose’s ends", yearly, "owner", 10)],
   flue: [job("check", "Have the flue checked", yearly, "licensed", 20)],
   "magnetic-filter": [
-    job("clean", "Clean the magnetic filter", BEFORE_HEATING, "owner", 30),
-    job("again", "Flush it once more", onReading("sludge"), "owner", 10, { onlyWhen: true }),
+    job(
+      "clean",
+      "Clean the magnetic filter",
+      BEFORE_HEATING,
+      "owner",
+      30,
+      led("magnetic-full-clean", "magnetic-quick-flush"),
+    ),
+    job("again", "Flush it once more", onReading("sludge"), "owner", 10, {
+      onlyWhen: true,
+      ...led("magnetic-quick-flush", "magnetic-full-clean"),
+    }),
   ],
   inhibitor: [job("check", "Test the heating’s water", yearly, "owner", 10)],
   pressure: [
@@ -203,6 +243,7 @@ const COOLING_VISIT = job("visit", "Have it serviced", BEFORE_COOLING, "licensed
 });
 const COOLING_TEST = job("test", "Try the cooling", season("firstWarmDay"), "owner", 5, {
   waiting: 15,
+  ...led("cooling-test"),
 });
 
 const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
@@ -232,7 +273,7 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
 };
 
 export const HOME_TASKS: readonly TaskDefinition[] = [
-  job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5),
+  job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5, led("walk-round")),
   job("alarms", "Press the test of every alarm", every(1, "month"), "owner", 5),
 ];
 
@@ -276,8 +317,8 @@ export function renewalTask(media: Media): TaskDefinition {
       "owner",
       procedure?.handsOnMinutes ?? RENEW_MINUTES,
     ),
-    waiting: MEDIA[media].cleaned ? WASH_WAIT_MINUTES : 0,
-    ...(procedure ? { procedureId: procedure.id } : {}),
+    waiting: procedure?.waitingMinutes ?? (MEDIA[media].cleaned ? WASH_WAIT_MINUTES : 0),
+    ...(procedure ? { procedureIds: [procedure.id] } : {}),
   };
 }
 

@@ -146,6 +146,12 @@ export const PART_KINDS = [
     questions: [long("Length of the line")],
   },
   { id: "louvres", name: "Louvres", done: "Wiped", care: "turned by hand only with the power off" },
+  {
+    id: "fine-filter",
+    name: "Fine filter of a head",
+    done: "Washed",
+    care: "soaked, dried in the shade; new after three years",
+  },
   { id: "head-drain", name: "Drain of a head", done: "Flushed", care: "a cup of water runs away" },
   {
     id: "clearance",

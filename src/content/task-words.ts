@@ -1,7 +1,8 @@
 import type { Cadence } from "@/core/due/cadence";
 import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { GREY_LOOK } from "@/core/register/agenda";
-import type { Doer, PlannedTask, School } from "@/core/register/task";
+import type { Doer } from "@/core/procedures/doers";
+import type { PlannedTask, School } from "@/core/register/task";
 import { spanWords } from "@/core/quantities/words";
 import { READING_WORDS } from "./reading-words";
 

@@ -169,14 +169,10 @@ export const UNIT_KINDS = [
     equipment: { heats: true, cools: true, fan: auto },
     levels: ["ground", "upper"],
     shutOffs: ["breaker", "disconnect"],
-    slots: [
-      slot("Mesh", "head-mesh"),
-      maySlot("Second head’s mesh", "head-mesh"),
-      maySlot("Fine filter", "vent-fine"),
-    ],
+    slots: [slot("Mesh", "head-mesh"), maySlot("Second head’s mesh", "head-mesh")],
     parts: [
       ...has("evaporator-coil", "louvres", "head-drain", "condenser-coil", "clearance"),
-      ...may("base-drain", "line-insulation", "refrigerant-charge"),
+      ...may("fine-filter", "base-drain", "line-insulation", "refrigerant-charge"),
     ],
     questions: [HEADS],
     photograph: [PLATE, "each head with its front open", "the outdoor unit and what stands near"],

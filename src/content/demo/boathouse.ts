@@ -23,6 +23,8 @@ export const home: Home = {
   unitSystem: "metric",
   currency: "EUR",
   climate: merrowBend,
+  localRules:
+    "The boiler’s gas side only by licensed people. Let home: a CO alarm on both levels, tested at each change of tenant.",
 };
 
 export const levels: Level[] = [

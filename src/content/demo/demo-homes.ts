@@ -4,6 +4,7 @@ import * as boathouse from "./boathouse";
 import { chanceFrom } from "@/core/quantities/chance";
 import { demoCare } from "./demo-care";
 import { demoHistory, type Truth } from "./demo-history";
+import { demoPhotos, type DemoPhoto } from "./demo-photos";
 import { demoWeather } from "./demo-weather";
 import * as sluice from "./sluice-house";
 
@@ -13,7 +14,7 @@ const WEATHER_DAYS = 1300;
 /** How long ago the homes were entered, days: a little before their record begins. */
 export const LIVED_DAYS = 1150;
 
-export type Demo = { book: HomeBook; ends: sluice.DemoEnd[] };
+export type Demo = { book: HomeBook; runs: sluice.DemoRun[]; photos: DemoPhoto[] };
 
 type Facts = Omit<
   HomeBook,
@@ -67,9 +68,11 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
     parts: sluice.partsIn(units),
     drivers: sluice.drivers(today),
   };
+  const drying = sluice.leftDrying(now);
   return {
     book: lived(facts, sluice.truths, sluice.notes(today), sluice.FORGOTTEN, today),
-    ends: sluice.leftOpen(now),
+    runs: [drying],
+    photos: demoPhotos(today, drying.id),
   };
 }
 
@@ -82,5 +85,9 @@ export function theBoathouse(today: PlainDate): Demo {
     parts: boathouse.partsIn(units),
     drivers: boathouse.drivers(),
   };
-  return { book: lived(facts, boathouse.truths, boathouse.notes(today), [], today), ends: [] };
+  return {
+    book: lived(facts, boathouse.truths, boathouse.notes(today), [], today),
+    runs: [],
+    photos: [],
+  };
 }

@@ -1,6 +1,6 @@
 import { climateSchema } from "@/core/climate/climate";
 import { addDays, plainDate, type PlainDate } from "@/core/quantities/plain-date";
-import type { EndEntry } from "@/core/procedures/loose-ends";
+import type { RunEvent } from "@/core/procedures/run-event";
 import type {
   AirSystem,
   Contact,
@@ -13,6 +13,7 @@ import type {
   Unit,
 } from "@/core/register/register";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
+import { washRecoveryCore } from "../procedures/wash-recovery-core";
 import type { Truth } from "./demo-history";
 
 export const SLUICE_HOUSE = "sluice-house";
@@ -32,6 +33,8 @@ export const home: Home = {
   unitSystem: "metric",
   currency: "EUR",
   climate: merrowBend,
+  localRules:
+    "Gas and refrigerant only by licensed people; a changed vent needs the inspector’s stamp. Filters, drains and washing are the householder’s own.",
 };
 
 export const levels: Level[] = [
@@ -582,7 +585,7 @@ export function partsIn(units: readonly Unit[]): Part[] {
       pilot: {},
       blower: { answers: { drive: "belt" } },
     }),
-    ...partsOf(by("studio-pump"), { "base-drain": {} }),
+    ...partsOf(by("studio-pump"), { "base-drain": {}, "fine-filter": { name: "Fine filter" } }),
     ...partsOf(by("loft-ventilator"), {
       "room-valves": { answers: { count: "11" } },
       "condensate-line": { answers: { length: "3", ends: "the bath’s stack" } },
@@ -728,31 +731,47 @@ function readings(today: PlainDate): HistoryEvent[] {
 /** Jobs that slipped: with an alarm that is spent three things are past their time when the demo starts. */
 export const FORGOTTEN = ["cellar-furnace-condensate-trap.flush", "dryer-dryer-duct.brush"];
 
-const DRYING_HOURS = 48;
 const STARTED_HOURS_AGO = 26;
-const hoursFrom = (now: Date, hours: number) =>
-  new Date(now.getTime() + hours * 3_600_000).toISOString();
 
-export type DemoEnd = EndEntry & { words: string };
+/** A run that somebody has begun and left, as the demo starts. */
+export type DemoRun = {
+  id: string;
+  unitId: string;
+  partId: string;
+  taskKey: string;
+  procedureId: string;
+  startedAt: string;
+  events: RunEvent[];
+  /** A picture taken on the way. */
+  photo: { id: string; step: string; moment: "before" | "after" };
+};
+
+const SEEN_ON_THE_WAY: Record<string, object> = {
+  seal: { reading: { value: "flattened" } },
+  "runs-clear": { choice: "clear" },
+};
 
 /** The recovery core of the ventilator, washed yesterday and still drying; the machine is off. */
-export function leftOpen(now: Date): DemoEnd[] {
-  const entry = (id: string, end: EndEntry["end"], hoursAgo: number, words: string) => ({
-    id: `demo-${id}`,
-    unit: "loft-ventilator",
-    part: undefined,
-    end,
-    at: hoursFrom(now, -hoursAgo),
-    action: "open" as const,
-    readyAt: undefined,
-    after: undefined,
-    words,
-  });
-  return [
-    entry("off", "switch-off", STARTED_HOURS_AGO + 1, "off while its core dries"),
-    {
-      ...entry("core", "part-drying", STARTED_HOURS_AGO, "the recovery core, washed yesterday"),
-      readyAt: hoursFrom(now, DRYING_HOURS - STARTED_HOURS_AGO),
-    },
-  ];
+export function leftDrying(now: Date): DemoRun {
+  const started = now.getTime() - (STARTED_HOURS_AGO + 1) * 3_600_000;
+  const at = (minutes: number) => new Date(started + minutes * 60_000).toISOString();
+  const last = washRecoveryCore.steps.findIndex((step) => step.id === "is-it-dry");
+  const set = washRecoveryCore.steps.findIndex((step) => step.id === "set-to-dry");
+  return {
+    id: "demo-core-run",
+    unitId: "loft-ventilator",
+    partId: "loft-ventilator-recovery-core",
+    taskKey: "wash",
+    procedureId: washRecoveryCore.id,
+    startedAt: at(0),
+    events: washRecoveryCore.steps.slice(0, last).map((step, i): RunEvent => ({
+      id: `demo-core-${step.id}`,
+      // An hour's work until it is set to dry, then a few minutes more.
+      at: at(i <= set ? (60 * i) / set : 60 + 5 * (i - set)),
+      kind: "done",
+      step: step.id,
+      ...SEEN_ON_THE_WAY[step.id],
+    })),
+    photo: { id: "demo-photo-core-before", step: "note-arrow", moment: "before" },
+  };
 }

@@ -5,10 +5,16 @@ export const changePanelFilter = {
   title: "Change the filter",
   verb: "Change",
   who: "owner",
-  outcome: "replaced",
   handsOnMinutes: 10,
   waitingMinutes: 0,
-  bring: ["the new filter", "a marker", "a bag for the old one", "a cloth or vacuum"],
+  checks: [
+    { id: "size", words: "The new filter has the size that belongs here" },
+    {
+      id: "cut",
+      words: "Or, the size not being known: a sheet to cut, for this once",
+      when: "size-unknown",
+    },
+  ],
   steps: [
     {
       id: "new-one-at-hand",
@@ -16,6 +22,8 @@ export const changePanelFilter = {
       title: "Have the new filter beside you",
       detail: "Out of its wrapping, with a marker and a bag for the old one.",
       shows: "size",
+      tools: ["a marker", "a torch"],
+      consumables: ["the new filter", "a bag for the old one"],
     },
     {
       id: "find-direction",
@@ -25,6 +33,7 @@ export const changePanelFilter = {
         "While the blower still runs, open the slot a hand’s width and hold a sheet of paper across it. The side it is drawn to is the blower’s. Draw an arrow on the slot, then shut it.",
       caution: "Only paper goes in: keep fingers, sleeves and hair out while it runs.",
       when: "direction-unknown",
+      tools: ["a sheet of paper"],
     },
     {
       id: "power-off",
@@ -40,6 +49,7 @@ export const changePanelFilter = {
       kind: "open",
       title: "Open the slot",
       detail: "Note how its cover hooks in. Keep any screws together.",
+      photo: "before",
       opens: [{ key: "door", end: "panel-off", thing: "cover", state: "off" }],
     },
     {
@@ -55,14 +65,53 @@ export const changePanelFilter = {
       kind: "inspect",
       title: "How does the old one look?",
       detail: "Hold it to a lamp. Blocked light means blocked air.",
-      records: "look",
+      photo: "before",
+      records: { kind: "look" },
+    },
+    {
+      id: "past-the-frame",
+      kind: "inspect",
+      title: "Did dust get past its frame?",
+      detail: "Look along the edges of the old one, and into the duct behind it.",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "no", name: "No, its edges are clean" },
+          {
+            value: "yes",
+            name: "Yes, dirty edges or dust behind it",
+            suggests:
+              "Air slips past: the filter is too small for its slot, or the seal is gone. What goes past lands on the coil. Measure the slot, and look at the coil when you can.",
+          },
+        ],
+      },
+    },
+    {
+      id: "debris",
+      kind: "inspect",
+      title: "What lies in the slot?",
+      detail: "Its colour tells where it comes from. Nothing there? Go on without.",
+      records: { kind: "reading", reading: "duct-debris" },
+      recordIsOptional: true,
     },
     {
       id: "dust-slot",
       kind: "clean",
       title: "Wipe the slot clean",
+      detail: "Guides, corners and the seat of the frame.",
+      cleans: { what: "slot", how: "dry" },
+      tools: ["a cloth or a vacuum"],
+    },
+    {
+      id: "measure-slot",
+      kind: "measure",
+      title: "Measure the slot, for next time",
       detail:
-        "Guides, corners and the seat of the frame. Dust past the frame shows where air slips by.",
+        "Width, height and depth of the opening between its guides. It is asked once; from then on the right size is known.",
+      when: "size-unknown",
+      records: { kind: "size" },
+      recordIsOptional: true,
+      tools: ["a tape measure"],
     },
     {
       id: "check-new",
@@ -70,7 +119,7 @@ export const changePanelFilter = {
       title: "Check the new one’s size",
       detail: "Hold it against the slot. It should fill the guides without being forced.",
       why: "A filter that nearly fits lets dirt past it, onto the coil.",
-      shows: "size",
+      shows: "fit",
     },
     {
       id: "new-one-in",
@@ -81,6 +130,15 @@ export const changePanelFilter = {
       why: "Fitted backwards it loads unevenly and may cave in.",
       shows: "direction",
       closes: "filter",
+      opens: [
+        {
+          key: "light",
+          end: "light-unreset",
+          thing: "filter light",
+          state: "not reset",
+          when: "has-indicator",
+        },
+      ],
       renews: true,
     },
     {
@@ -96,6 +154,9 @@ export const changePanelFilter = {
       title: "Close the slot",
       detail: "Cover hooked in as it was, every screw back.",
       closes: "door",
+      outOfTurn: "The light can only be reset with the power on.",
+      photo: "after",
+      shows: "photos",
     },
     {
       id: "power-on",
@@ -104,6 +165,7 @@ export const changePanelFilter = {
       detail: "The same switch, back to where it was.",
       shows: "shut-off",
       closes: "power",
+      outOfTurn: "The light can only be reset with the power on.",
     },
     {
       id: "hear-it-start",
@@ -120,6 +182,7 @@ export const changePanelFilter = {
       detail: "So that it counts from today.",
       shows: "indicator",
       when: "has-indicator",
+      closes: "light",
     },
   ],
 } as const satisfies Procedure;

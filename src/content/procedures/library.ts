@@ -1,29 +1,61 @@
 import type { Procedure } from "@/core/procedures/procedure";
 import type { Media } from "@/core/wear/media";
 import { changePanelFilter } from "./change-panel-filter";
+import { cleanWashableFilter } from "./clean-washable-filter";
+import { coolingTest } from "./cooling-test";
+import { flushCondensateLine } from "./flush-condensate-line";
+import { magneticFullClean, magneticQuickFlush } from "./magnetic-filter";
+import { polishFlameSensor } from "./polish-flame-sensor";
+import { purifierPreFilter } from "./purifier-pre-filter";
+import { rinseOutdoorCoil } from "./rinse-outdoor-coil";
+import { walkRound } from "./walk-round";
+import { washFineFilter } from "./wash-fine-filter";
+import { washRecoveryCore } from "./wash-recovery-core";
 
-export const PROCEDURES: readonly Procedure[] = [changePanelFilter];
+export const PROCEDURES: readonly Procedure[] = [
+  changePanelFilter,
+  cleanWashableFilter,
+  walkRound,
+  polishFlameSensor,
+  flushCondensateLine,
+  coolingTest,
+  rinseOutdoorCoil,
+  washFineFilter,
+  washRecoveryCore,
+  purifierPreFilter,
+  magneticQuickFlush,
+  magneticFullClean,
+];
 
 export function procedure(id: string): Procedure | null {
   return PROCEDURES.find((each) => each.id === id) ?? null;
 }
 
-const PANELS: readonly Media[] = [
-  "fibreglass-25",
-  "pleated-25",
-  "pleated-50",
-  "pleated-100",
-  "pleated-125",
-];
+const RENEWALS: Partial<Record<Media, Procedure>> = {
+  "fibreglass-25": changePanelFilter,
+  "pleated-25": changePanelFilter,
+  "pleated-50": changePanelFilter,
+  "pleated-100": changePanelFilter,
+  "pleated-125": changePanelFilter,
+  "washable-panel": cleanWashableFilter,
+  "carbon-prefilter": purifierPreFilter,
+};
 
 /** The job that renews a filter of this kind, where the library has it step by step. */
-export const renewalOf = (media: Media): Procedure | null =>
-  PANELS.includes(media) ? changePanelFilter : null;
+export const renewalOf = (media: Media): Procedure | null => RENEWALS[media] ?? null;
 
 /** What a procedure is found by: what its steps say. */
 export const procedureWords = (): { id: string; title: string; words: string }[] =>
-  PROCEDURES.map(({ id, title, bring, steps }) => ({
+  PROCEDURES.map(({ id, title, steps }) => ({
     id,
     title,
-    words: [id, ...bring, ...steps.flatMap((step) => [step.title, step.detail ?? ""])].join(" "),
+    words: [
+      id,
+      ...steps.flatMap(({ title: name, detail = "", tools = [], consumables = [] }) => [
+        name,
+        detail,
+        ...tools,
+        ...consumables,
+      ]),
+    ].join(" "),
   }));

@@ -22,6 +22,7 @@ describe("the registry", () => {
       "run-hours",
       "wear",
       "loose-ends",
+      "lint-procedures",
       "filter-fit",
       "rating-crosswalk",
       "registers",

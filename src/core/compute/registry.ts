@@ -33,6 +33,7 @@ import { dueInput } from "../due/cadence";
 import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../procedures/loose-ends";
+import { lintProcedures, lintProceduresInput, lintProceduresOutput } from "../procedures/lint";
 import { wear } from "../wear/wear";
 import { wearInput, wearOutput } from "../wear/wear-schema";
 
@@ -86,6 +87,14 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: looseEndsInput,
     output: looseEndsOutput,
     run: looseEnds,
+  }),
+  define({
+    name: "lint-procedures",
+    summary:
+      "Whether procedures close what they open, in every way they can go, and in a safe order.",
+    input: lintProceduresInput,
+    output: lintProceduresOutput,
+    run: lintProcedures,
   }),
   define({
     name: "filter-fit",

@@ -23,7 +23,7 @@ export const END_KINDS = [
 export type EndKind = (typeof END_KINDS)[number];
 
 /** What brings a unit's power back. A switch inside the machine is none of these. */
-const ISOLATORS: readonly EndKind[] = ["switch-off", "breaker-off", "disconnect-out"];
+export const ISOLATORS: readonly EndKind[] = ["switch-off", "breaker-off", "disconnect-out"];
 /** What must be put right in a unit before its power comes back. */
 const BEFORE_POWER: readonly EndKind[] = [
   "panel-off",
@@ -36,7 +36,7 @@ const BEFORE_POWER: readonly EndKind[] = [
 
 const instantSchema = z.iso.datetime({ offset: true, local: true });
 /** Milliseconds; a time without an offset is taken as UTC, so that no machine's zone leaks in. */
-const instant = (text: string): number =>
+export const instantOf = (text: string): number =>
   Date.parse(/(Z|[+-]\d{2}:\d{2})$/.test(text) ? text : `${text}Z`);
 
 const entrySchema = z.strictObject({
@@ -98,14 +98,14 @@ export type LooseEnds = z.output<typeof looseEndsOutput>;
 export function inStep<T extends { at: string }>(log: readonly T[]): T[] {
   let latest = "";
   return log.map((entry) => {
-    if (latest !== "" && instant(entry.at) < instant(latest)) return { ...entry, at: latest };
+    if (latest !== "" && instantOf(entry.at) < instantOf(latest)) return { ...entry, at: latest };
     latest = entry.at;
     return entry;
   });
 }
 
 function inOrder(log: readonly EndEntry[]): EndEntry[] {
-  return [...log].sort((a, b) => instant(a.at) - instant(b.at));
+  return [...log].sort((a, b) => instantOf(a.at) - instantOf(b.at));
 }
 
 type Live = { entry: EndEntry; parked: boolean };
@@ -198,14 +198,14 @@ export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
   const all = live.map((end) => end.entry);
   const open = live.filter((end) => !end.parked).map((end) => end.entry);
   const ids = (ends: EndEntry[]) => ends.map((end) => end.id);
-  const now = instant(input.now);
+  const now = instantOf(input.now);
 
   const blocked: LooseEnds["blocked"] = [];
   for (const end of open) {
     // A parked panel is off all the same: power waits for it too.
     const power = powerBlockers(end, all);
     if (power.length > 0) blocked.push({ id: end.id, by: ids(power), why: "power-comes-last" });
-    if (end.end === "part-drying" && end.readyAt !== undefined && instant(end.readyAt) > now)
+    if (end.end === "part-drying" && end.readyAt !== undefined && instantOf(end.readyAt) > now)
       blocked.push({ id: end.id, by: [], why: "still-drying" });
     const steps = stepBlockers(end, open);
     if (steps.length > 0) blocked.push({ id: end.id, by: ids(steps), why: "after-another" });

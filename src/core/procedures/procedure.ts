@@ -1,81 +1,228 @@
-import type { EndKind } from "./loose-ends";
+import { z } from "zod";
+import { DOERS } from "./doers";
+import { READING_KINDS, type ReadingKind } from "../readings/reading-kinds";
+import { END_KINDS } from "./loose-ends";
 
-export type StepKind =
-  | "prepare"
-  | "shut"
-  | "open"
-  | "remove"
-  | "inspect"
-  | "clean"
-  | "measure"
-  | "wait"
-  | "fit"
-  | "restore"
-  | "test"
-  | "reset"
-  | "label"
-  | "caution";
+export const STEP_KINDS = [
+  "prepare",
+  "shut",
+  "open",
+  "remove",
+  "inspect",
+  "clean",
+  "measure",
+  "wait",
+  "fit",
+  "restore",
+  "test",
+  "reset",
+  "label",
+  "caution",
+] as const;
 
-export type Who = "owner" | "confident" | "licensed";
+/** What may be true of the place a job is done at, and decides which steps it has. */
+export const JOB_FACTS = [
+  "direction-unknown",
+  "size-unknown",
+  "has-indicator",
+  "sealed-system",
+  "header-tank",
+] as const;
+export type JobFact = (typeof JOB_FACTS)[number];
 
-/** What is known of a part that decides which steps its job has. */
-export type PartFacts = { directionKnown: boolean; indicator: boolean };
-export type StepCondition = "direction-unknown" | "has-indicator";
+const id = z.string().min(1).max(64);
+const words = z.string().min(1);
 
-export type StepEnd = {
+const stepEndSchema = z.strictObject({
   /** Names the end within its procedure. */
-  key: string;
-  end: EndKind;
+  key: id,
+  end: z.enum(END_KINDS),
   /** As the V shows it: “power”, “off”. */
-  thing: string;
-  state: string;
-};
+  thing: words,
+  state: words,
+  when: z.enum(JOB_FACTS).optional(),
+  /** Of `part-drying`: the least it takes, minutes. Never shortened. */
+  dryMinutes: z.number().int().positive().optional(),
+  /** Ends of this procedure that have to be closed before this one. */
+  after: z.array(id).optional(),
+});
+export type StepEnd = z.output<typeof stepEndSchema>;
 
-export type Step = {
-  id: string;
-  kind: StepKind;
-  /** Imperative and short: what to do. */
-  title: string;
-  detail?: string;
+const recordSchema = z.discriminatedUnion("kind", [
+  /** How the filter looks; `any-filter` asks which, where a job goes through the house. */
+  z.strictObject({ kind: z.literal("look"), of: z.literal("any-filter").optional() }),
+  /**
+   * Something measured, or seen in words, and judged. `of` says which machines of a home it is read
+   * at; `difference` names the two temperatures whose difference it is, the warmer first.
+   */
+  z.strictObject({
+    kind: z.literal("reading"),
+    reading: z.enum(READING_KINDS as [ReadingKind, ...ReadingKind[]]),
+    of: z.enum(["every-co-alarm", "any-machine"]).optional(),
+    difference: z.tuple([words, words]).optional(),
+  }),
+  /** One of several answers that are no reading. */
+  z.strictObject({
+    kind: z.literal("choice"),
+    options: z
+      .array(z.strictObject({ value: id, name: words, suggests: z.string().optional() }))
+      .min(2),
+  }),
+  /** The opening of a slot, and the size to buy from now on. */
+  z.strictObject({ kind: z.literal("size") }),
+]);
+
+export const stepSchema = z.strictObject({
+  id,
+  kind: z.enum(STEP_KINDS),
+  /** Imperative and short: one thing to do. */
+  title: words,
+  detail: words.optional(),
   /** Only where a mistake is costly. */
-  why?: string;
+  why: words.optional(),
   /** Shown just before what can hurt. */
-  caution?: string;
-  opens?: StepEnd[];
+  caution: words.optional(),
+  /** Who may do it, where that is not who may do the whole job. */
+  who: z.enum(DOERS).optional(),
+  opens: z.array(stepEndSchema).optional(),
   /** The key of an end that an earlier step opened. */
-  closes?: string;
-  records?: "look";
-  /** What the register knows that helps with this step. */
-  shows?: "shut-off" | "size" | "direction" | "label" | "indicator";
-  when?: StepCondition;
-  /** The new filter, or the cleaned one, is in place once this is done. */
-  renews?: true;
-};
+  closes: id.optional(),
+  /** Why this end is closed while one opened later is still open. */
+  outOfTurn: words.optional(),
+  /** Cleaning of something, named by the key of its end or a word of its own. */
+  cleans: z
+    .strictObject({
+      what: id,
+      how: z.enum(["dry", "wet"]),
+      /** It belongs in water, and may go back wet. */
+      staysWet: z.literal(true).optional(),
+    })
+    .optional(),
+  /** Begins a time that runs by itself once the step is done. */
+  starts: z.strictObject({ key: id, minutes: z.number().int().positive(), words }).optional(),
+  /** Times that must be over before this step is done. */
+  waitsFor: z.array(id).optional(),
+  records: recordSchema.optional(),
+  /** The step may be passed without its record. */
+  recordIsOptional: z.literal(true).optional(),
+  /** Goes back to an earlier step until what is seen here is one of these. */
+  repeats: z.strictObject({ from: id, until: z.array(z.string()).min(1) }).optional(),
+  /** What the register or the bench knows that helps with this step. */
+  shows: z
+    .enum([
+      "shut-off",
+      "size",
+      "direction",
+      "label",
+      "indicator",
+      "photos",
+      "fit",
+      "dilution",
+      "wrap",
+      "dose",
+    ])
+    .optional(),
+  tools: z.array(words).optional(),
+  consumables: z.array(words).optional(),
+  /** A picture is worth taking here. */
+  photo: z.enum(["before", "after"]).optional(),
+  when: z.enum(JOB_FACTS).optional(),
+  variants: z.array(id).min(1).optional(),
+  /** Only after one of these was seen at an earlier step. */
+  whenSeen: z.strictObject({ step: id, is: z.array(z.string()).min(1) }).optional(),
+  /** From here the job counts: the new filter is in, the clean part is back. */
+  renews: z.literal(true).optional(),
+});
+export type Step = z.output<typeof stepSchema>;
 
-export type Procedure = {
-  id: string;
-  title: string;
-  /** Finishes “… the filter”: the word on the button. */
-  verb: string;
-  who: Who;
-  /** Whether a new item comes in, or the old one goes back. */
-  outcome: "replaced" | "cleaned";
-  handsOnMinutes: number;
-  waitingMinutes: number;
-  bring: string[];
-  steps: Step[];
-};
+export const procedureSchema = z.strictObject({
+  id,
+  title: words,
+  /** The word on the button that begins it. */
+  verb: words,
+  who: z.enum(DOERS),
+  handsOnMinutes: z.number().int().min(0),
+  waitingMinutes: z.number().int().min(0),
+  /** Schools: exactly one is followed in a run, the first where nobody chose. */
+  variants: z
+    .array(
+      z.strictObject({
+        id,
+        name: words,
+        says: words,
+        /** Jobs of the same air system it must not share a day with, as `kind of part:key`. */
+        notSameDayAs: z.array(words).optional(),
+        handsOnMinutes: z.number().int().min(0).optional(),
+        waitingMinutes: z.number().int().min(0).optional(),
+      }),
+    )
+    .optional(),
+  /** What has to be true before it is begun. */
+  checks: z.array(z.strictObject({ id, words, when: z.enum(JOB_FACTS).optional() })).optional(),
+  /** It wants a day at least this warm outside, °C, and says why. */
+  mildDay: z.strictObject({ leastC: z.number(), why: words }).optional(),
+  /** What the people in the house have to know. */
+  household: words.optional(),
+  /** Touches what local rules often say something about. */
+  rules: z.literal(true).optional(),
+  /** There is a flame or gas near: the way out of a gas smell is shown all along. */
+  gas: z.literal(true).optional(),
+  steps: z.array(stepSchema).min(1),
+});
+export type Procedure = z.output<typeof procedureSchema>;
 
-/** The steps of a job at one part, in order. */
-export function stepsFor(procedure: Procedure, facts: PartFacts): Step[] {
-  return procedure.steps.filter((step) => {
-    switch (step.when) {
-      case "direction-unknown":
-        return !facts.directionKnown;
-      case "has-indicator":
-        return facts.indicator;
-      case undefined:
-        return true;
-    }
-  });
+/** What is fixed for a run when it begins. */
+export type RunSetting = { facts: readonly JobFact[]; variant: string | null };
+
+/** What was seen at a step, by its plain word: an answer, the word of a reading, a grade. */
+export type SeenWords = ReadonlyMap<string, string>;
+
+const isIn = (step: Step, { facts, variant }: RunSetting): boolean =>
+  (step.when === undefined || facts.includes(step.when)) &&
+  (step.variants === undefined || (variant !== null && step.variants.includes(variant)));
+
+/** The steps of a job at one place, in order, given what has been seen so far. */
+export function stepsFor(procedure: Procedure, setting: RunSetting, seen: SeenWords): Step[] {
+  return procedure.steps
+    .filter((step) => {
+      const { whenSeen } = step;
+      return (
+        isIn(step, setting) &&
+        (whenSeen === undefined || whenSeen.is.includes(seen.get(whenSeen.step) ?? ""))
+      );
+    })
+    .map((step) => {
+      const opens = step.opens?.filter(
+        ({ when }) => when === undefined || setting.facts.includes(when),
+      );
+      return opens?.length === step.opens?.length ? step : { ...step, opens };
+    });
+}
+
+/** The variant a run follows when nobody chose: the first, or none where there are none. */
+export const usualVariant = ({ variants }: Procedure): string | null => variants?.[0]?.id ?? null;
+
+/** Minutes at work and of waiting, as a variant has them. */
+export function minutesOf(
+  procedure: Procedure,
+  variant: string | null,
+): { handsOn: number; waiting: number } {
+  const own = procedure.variants?.find((each) => each.id === variant);
+  return {
+    handsOn: own?.handsOnMinutes ?? procedure.handsOnMinutes,
+    waiting: own?.waitingMinutes ?? procedure.waitingMinutes,
+  };
+}
+
+/** What to have at hand, in the order in which it is needed, and what of it is used up. */
+export function bringOf(
+  procedure: Procedure,
+  setting: RunSetting,
+): { tools: string[]; consumables: string[] } {
+  const steps = procedure.steps.filter((step) => isIn(step, setting));
+  const once = (list: string[]) => [...new Set(list)];
+  return {
+    tools: once(steps.flatMap((step) => step.tools ?? [])),
+    consumables: once(steps.flatMap((step) => step.consumables ?? [])),
+  };
 }

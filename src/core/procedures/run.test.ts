@@ -1,26 +1,24 @@
 import fc from "fast-check";
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
-import { stepsFor } from "./procedure";
-import { blockedBy, isOpen, replayRun, runEventSchema, type RunEvent, type RunPlace } from "./run";
+import { coolingTest } from "@/content/procedures/cooling-test";
+import { flushCondensateLine } from "@/content/procedures/flush-condensate-line";
+import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
+import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
+import { event, jobOf, soundAt, STARTED, walk } from "../../../tests/run-events";
+import { bringOf, minutesOf, stepsFor } from "./procedure";
+import { blocksOf, endWordsOf, holdsUp, isOpen, minutesAtWork, replayRun } from "./run";
+import { runEventSchema, type RunEvent } from "./run-event";
 
-const steps = stepsFor(changePanelFilter, { directionKnown: true, indicator: false });
-const place: RunPlace = { unit: "furnace", part: "slot", run: "run-1", isolator: "switch-off" };
-
-let count = 0;
-type Doing = { kind: RunEvent["kind"]; step?: string; grade?: string; words?: string };
-const event = (doing: Doing): RunEvent =>
-  runEventSchema.parse({
-    id: `event-${++count}`.padEnd(10, "-"),
-    at: new Date(Date.UTC(2026, 2, 14, 9, 0, count)).toISOString(),
-    ...doing,
-  });
+const job = jobOf(changePanelFilter);
+const { place } = job;
+const steps = stepsFor(changePanelFilter, job.setting, new Map());
 const done = (step: string) =>
-  event({ kind: "done", step, ...(step === "look" ? { grade: "loaded" } : {}) });
+  event({ kind: "done", step, ...soundAt(steps.find(({ id }) => id === step) ?? steps[0]!) });
 const upTo = (last: string) => {
   const index = steps.findIndex((step) => step.id === last);
   return steps.slice(0, index + 1).map((step) => done(step.id));
 };
-const of = (events: RunEvent[]) => replayRun(steps, events, place);
+const of = (events: RunEvent[]) => replayRun(job, events);
 const whys = (events: RunEvent[]) => of(events).refused.map((refusal) => refusal.why);
 
 describe("a run of the panel filter", () => {
@@ -28,7 +26,7 @@ describe("a run of the panel filter", () => {
     const state = of([]);
     expect(state.current?.id).toBe("new-one-at-hand");
     expect(state.ends.open).toEqual([]);
-    expect(state.status).toBe("going");
+    expect([state.status, state.undoes]).toEqual(["going", null]);
   });
 
   it("opens power, slot and filter on the way down and closes them in reverse on the way up", () => {
@@ -43,24 +41,43 @@ describe("a run of the panel filter", () => {
   it("finishes only behind its last step, with the grade of the look in its record", () => {
     const last = steps.at(-1)!.id;
     expect(whys([...upTo("power-on"), event({ kind: "finished" })])).toEqual(["steps-left"]);
-    const state = of([...upTo(last), event({ kind: "finished" })]);
+    const state = of([...upTo(last), event({ kind: "finished", minutes: 9, costMinor: 890 })]);
     expect(state.status).toBe("finished");
-    expect(state.settled.find((settled) => settled.step.id === "look")?.grade).toBe("loaded");
+    expect(state.finish).toMatchObject({ minutes: 9, costMinor: 890 });
+    const look = state.settled.find((settled) => settled.step.id === "look");
+    expect(look?.seen.grade).toBe("grey");
   });
 
-  it("names the unit's own isolator", () => {
-    const state = replayRun(steps, upTo("power-off"), { ...place, isolator: "breaker-off" });
-    expect(state.ends.open.map((end) => end.end)).toEqual(["breaker-off"]);
+  it("goes on where it was when its finish is taken back", () => {
+    const events = [...upTo(steps.at(-1)!.id), event({ kind: "finished" })];
+    const state = of([...events, event({ kind: "undone" })]);
+    expect([state.status, state.current, state.finish]).toEqual(["going", null, null]);
+    expect(of([...events, event({ kind: "undone" }), event({ kind: "finished" })]).status).toBe(
+      "finished",
+    );
   });
 
-  it("wants a look where one is recorded", () => {
-    const bare = event({ kind: "done", step: "look" });
-    expect(whys([...upTo("old-one-out"), bare])).toEqual(["look-missing"]);
+  it("names the unit's own isolator, and its ends in the words of its steps", () => {
+    const breaker = { ...job, place: { ...place, isolator: "breaker-off" as const } };
+    const state = replayRun(breaker, upTo("open-slot"));
+    expect(state.ends.open.map((end) => end.end)).toEqual(["breaker-off", "panel-off"]);
+    expect(endWordsOf(state, place, "run-1:door")).toBe("cover off");
+    expect(endWordsOf(state, place, "run-1:filter")).toBeNull();
+  });
+
+  it("wants a look where one is recorded, and an answer where one is asked", () => {
+    const bare = (step: string) => event({ kind: "done", step });
+    expect(whys([...upTo("old-one-out"), bare("look")])).toEqual(["look-missing"]);
+    expect(whys([...upTo("look"), bare("past-the-frame")])).toEqual(["seen-missing"]);
+    const odd = event({ kind: "done", step: "past-the-frame", choice: "perhaps" });
+    expect(whys([...upTo("look"), odd])).toEqual(["seen-unreadable"]);
+    // What lies in the slot need not be said.
+    expect(whys([...upTo("past-the-frame"), bare("debris")])).toEqual([]);
   });
 
   it("does not skip, and takes no step of another job", () => {
     expect(whys([done("power-off")])).toEqual(["not-the-step"]);
-    expect(whys([done("polish-the-sensor")])).toEqual(["not-the-step"]);
+    expect(whys([event({ kind: "done", step: "polish" })])).toEqual(["not-the-step"]);
   });
 
   it("refuses nothing that was done twice: the second device came too late", () => {
@@ -73,13 +90,13 @@ describe("a run of the panel filter", () => {
     const state = of([...upTo("new-one-in"), back]);
     expect(state.current?.id).toBe("new-one-in");
     expect(isOpen(state, place, "filter")).toBe(true);
+    expect(state.undoes).toBe("check-new");
     const undone = of([...upTo("power-off"), event({ kind: "back", step: "power-off" })]);
     expect(undone.ends.open).toEqual([]);
   });
 
   it("ignores a step back that another device has taken already", () => {
-    const back = event({ kind: "back", step: "new-one-in" });
-    const once = [...upTo("new-one-in"), back];
+    const once = [...upTo("new-one-in"), event({ kind: "back", step: "new-one-in" })];
     expect(of([...once, event({ kind: "back", step: "new-one-in" })]).settled).toEqual(
       of(once).settled,
     );
@@ -89,7 +106,9 @@ describe("a run of the panel filter", () => {
     const left = event({ kind: "leave-open", step: "new-one-in", words: "it is the wrong size" });
     const events = [...upTo("check-new"), left, done("date-it"), done("close-slot")];
     const state = of(events);
-    expect(blockedBy(state, place, state.current!)).toEqual(["run-1:filter"]);
+    expect(blocksOf(job, state, state.current!, STARTED).flatMap(({ by }) => by)).toEqual([
+      "run-1:filter",
+    ]);
     expect(whys([...events, done("power-on")])).toEqual(["power-comes-last"]);
   });
 
@@ -122,8 +141,7 @@ describe("a run of the panel filter", () => {
   });
 
   it("is over when it is over", () => {
-    const events = [event({ kind: "stopped" }), done("new-one-at-hand")];
-    expect(whys(events)).toEqual(["over"]);
+    expect(whys([event({ kind: "stopped" }), done("new-one-at-hand")])).toEqual(["over"]);
   });
 
   it("goes by the order of its steps, not by the clocks of the devices that took them", () => {
@@ -136,48 +154,283 @@ describe("a run of the panel filter", () => {
     expect(state.ends.open.map((end) => end.end)).toEqual(["switch-off"]);
   });
 
-  it("has the steps its part calls for", () => {
-    const ids = stepsFor(changePanelFilter, { directionKnown: false, indicator: true }).map(
-      (step) => step.id,
-    );
-    expect(ids).toContain("find-direction");
+  it("has the steps its place calls for, and a light to reset where there is one", () => {
+    const facts = ["direction-unknown", "has-indicator", "size-unknown"] as const;
+    const all = stepsFor(changePanelFilter, { facts, variant: null }, new Map());
+    const ids = all.map((step) => step.id);
+    expect(ids).toEqual(expect.arrayContaining(["find-direction", "measure-slot"]));
     expect(ids.at(-1)).toBe("reset-light");
+    expect(all.find(({ id }) => id === "new-one-in")?.opens?.map(({ key }) => key)).toEqual([
+      "light",
+    ]);
     expect(steps.map((step) => step.id)).not.toContain("find-direction");
+    expect(steps.find(({ id }) => id === "new-one-in")?.opens).toEqual([]);
   });
 
-  it("never closes power over an open slot, whatever two devices send in whatever order", () => {
-    const anyEvent = fc.oneof(
-      fc
-        .constantFrom(...steps.map((step) => step.id))
-        .map((step) => ({ kind: "done" as const, step })),
-      fc
-        .constantFrom(...steps.map((step) => step.id))
-        .map((step) => ({ kind: "back" as const, step })),
-      fc
-        .constantFrom("new-one-in", "close-slot", "power-on")
-        .map((step) => ({ kind: "leave-open" as const, step, words: "for a reason" })),
+  it("keeps notes and pictures beside its steps", () => {
+    const note = event({ kind: "note", step: "look", words: "the cover sticks" });
+    const photo = event({ kind: "photo", step: "look", photo: "photo-0001", moment: "before" });
+    const state = of([...upTo("look"), note, photo]);
+    expect(state.notes.map(({ words }) => words)).toEqual(["the cover sticks"]);
+    expect(state.photos).toEqual([{ photo: "photo-0001", step: "look", moment: "before" }]);
+    expect(state.current?.id).toBe("past-the-frame");
+  });
+});
+
+describe("a job that is not possible now", () => {
+  const turned = event({
+    kind: "turned-back",
+    step: "check-new",
+    reason: "wrong-size",
+    words: "it is an inch too deep",
+    until: "2026-03-21",
+  });
+
+  it("is led back: only what is open is still to do, in its order, and nothing counts", () => {
+    const events = [...upTo("dust-slot"), turned];
+    const left: string[] = [];
+    let state = of(events);
+    while (state.current) {
+      left.push(state.current.id);
+      events.push(event({ kind: "done", step: state.current.id }));
+      state = of(events);
+    }
+    expect(left).toEqual(["new-one-in", "close-slot", "power-on"]);
+    expect(state.ends.open).toEqual([]);
+    expect(state.settled.filter(({ onReturn }) => onReturn).map(({ step }) => step.id)).toEqual(
+      left,
     );
+    expect(state.turnedBack).toMatchObject({ reason: "wrong-size", until: "2026-03-21" });
+  });
+
+  it("can be gone on with after all", () => {
+    const back = event({ kind: "back", step: "turned-back" });
+    const state = of([...upTo("dust-slot"), turned, back]);
+    expect([state.turnedBack, state.current?.id]).toEqual([null, "check-new"]);
+  });
+});
+
+describe("licensed work", () => {
+  const flame = jobOf(polishFlameSensor);
+  const cracked = walk(flame, {
+    until: "sensor-cracked",
+    seen: { "find-rod": { choice: "cracked" } },
+  });
+
+  it("is not an owner's to do, only to hand over; then the way leads back", () => {
+    const state = replayRun(flame, cracked);
+    expect(state.current?.id).toBe("sensor-cracked");
+    expect(holdsUp(flame, state, state.current!, STARTED)).toBe("licensed-only");
+    const tried = event({ kind: "done", step: "sensor-cracked" });
+    expect(replayRun(flame, [...cracked, tried]).refused.map(({ why }) => why)).toEqual([
+      "licensed-only",
+    ]);
+    const over = event({ kind: "handed-over", step: "sensor-cracked" });
+    const back = walk(flame, { from: [...cracked, over] });
+    const end = replayRun(flame, back);
+    expect(end.turnedBack?.reason).toBe("licensed");
+    expect(end.settled.map(({ step }) => step.id)).not.toContain("sensor-out");
+    expect(end.ends.open).toEqual([]);
+  });
+
+  it("is done by somebody licensed who is there", () => {
+    const licensed = jobOf(polishFlameSensor, {}, "licensed");
+    const state = replayRun(licensed, [
+      ...cracked,
+      event({ kind: "done", step: "sensor-cracked" }),
+    ]);
+    expect(state.refused).toEqual([]);
+    expect(state.current?.id).toBe("sensor-out");
+  });
+
+  it("is nothing to hand over where it is not licensed", () => {
+    const over = event({ kind: "handed-over", step: "new-one-at-hand" });
+    expect(whys([over])).toEqual(["nothing-to-hand-over"]);
+  });
+});
+
+describe("what means stop", () => {
+  const flame = jobOf(polishFlameSensor);
+  const sooting = walk(flame, { seen: { "test-start": { reading: { value: "sooting" } } } });
+
+  it("puts the run on hold, whatever is sent, until somebody made it safe", () => {
+    const held = replayRun(flame, sooting);
+    expect(held.hold).toMatchObject({ why: "reading", reading: "flame", step: "test-start" });
+    const finish = event({ kind: "finished" });
+    expect(replayRun(flame, [...sooting, finish]).refused[0]?.why).toBe("on-hold");
+    const safe = event({ kind: "made-safe", words: "the technician cleaned the burners" });
+    const state = replayRun(flame, [...sooting, safe, event({ kind: "finished" })]);
+    expect([state.hold, state.status]).toEqual([null, "finished"]);
+    expect(state.madeSafe[0]?.words).toContain("technician");
+  });
+
+  it("is taken back where the wrong picture was chosen", () => {
+    const back = event({ kind: "back", step: "test-start" });
+    const state = replayRun(flame, [...sooting, back]);
+    expect([state.hold, state.current?.id]).toEqual([null, "test-start"]);
+  });
+
+  it.each(["gas", "co"] as const)("holds at once at an alarm: %s", (alarm) => {
+    const events = [...upTo("power-off"), event({ kind: "alarm", alarm })];
+    expect(of(events).hold).toMatchObject({ why: alarm, step: "open-slot" });
+    expect(whys([...events, done("open-slot")])).toEqual(["on-hold"]);
+    expect(of([...events, event({ kind: "back", step: "alarm" })]).hold).toBeNull();
+  });
+});
+
+describe("times", () => {
+  const cooling = jobOf(coolingTest);
+  const events = walk(cooling, { until: "wait" });
+
+  it("run by themselves from the step that began them, and hold what waits for them", () => {
+    const state = replayRun(cooling, events);
+    const [timer] = state.timers;
+    expect(timer).toMatchObject({ key: "run", step: "set-cooling" });
+    expect(Date.parse(timer!.readyAt) - Date.parse(timer!.startedAt)).toBe(15 * 60_000);
+    // Another step was done meanwhile.
+    expect(state.settled.at(-1)?.step.id).toBe("hear-outside");
+    const early = event({ kind: "done", step: "wait", at: "2026-03-14T09:10:00Z" });
+    expect(replayRun(cooling, [...events, early]).refused.map(({ why }) => why)).toEqual([
+      "still-waiting",
+    ]);
+    const late = event({ kind: "done", step: "wait", at: timer!.readyAt });
+    expect(replayRun(cooling, [...events, late]).refused).toEqual([]);
+  });
+
+  it("never dry anything sooner because a device's clock runs ahead", () => {
+    const core = jobOf(washRecoveryCore);
+    const before = walk(core, { until: "is-it-dry" });
+    const state = replayRun(core, before);
+    const drying = state.ends.open.find(({ end }) => end === "part-drying")!;
+    expect(Date.parse(drying.readyAt!) - Date.parse(drying.since)).toBe(2 * 86_400_000);
+    const ahead = event({ kind: "done", step: "is-it-dry", at: drying.readyAt });
+    const oneDayOn = "2026-03-15T12:00:00Z";
+    expect(replayRun(core, [...before, ahead], oneDayOn).refused.map(({ why }) => why)).toEqual([
+      "still-drying",
+    ]);
+    const then = new Date(Date.parse(drying.readyAt!) + 1).toISOString();
+    expect(replayRun(core, [...before, ahead], then).refused).toEqual([]);
+  });
+
+  it("a core does not go back while it dries, whatever words are given", () => {
+    const core = jobOf(washRecoveryCore);
+    const left = event({ kind: "leave-open", step: "is-it-dry", words: "it looks dry to me" });
+    const fit = event({ kind: "done", step: "core-in" });
+    const state = replayRun(core, [...walk(core, { until: "is-it-dry" }), left, fit]);
+    expect(state.refused.map(({ why }) => why)).toEqual(["after-another"]);
+  });
+
+  it("count as work only as far as somebody worked", () => {
+    const at = (minute: number) => new Date(Date.parse(STARTED) + minute * 60_000).toISOString();
+    const settled = (minute: number, kind: "clean" | "wait") => ({
+      step: { id: "x", kind, title: "x" },
+      at: at(minute),
+      event: "x",
+      seen: {},
+    });
+    // 4 minutes, a night counted as a quarter of an hour, a wait not at all, 2 minutes.
+    expect(
+      minutesAtWork(STARTED, [
+        settled(4, "clean"),
+        settled(604, "clean"),
+        settled(700, "wait"),
+        settled(702, "clean"),
+      ]),
+    ).toBe(4 + 15 + 2);
+  });
+});
+
+describe("until it runs clear", () => {
+  const line = jobOf(flushCondensateLine);
+  const cloudy = { reading: { value: "cloudy" } };
+  const first = walk(line, { until: "watch-it-run" });
+
+  it("goes back to the brush at anything else, and counts its rounds", () => {
+    const again = event({ kind: "done", step: "watch-it-run", round: 0, ...cloudy });
+    const state = replayRun(line, [...first, again]);
+    expect([state.current?.id, state.round]).toEqual(["brush", 1]);
+    expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off"]);
+    const clear = walk(line, { from: [...first, again] });
+    expect(replayRun(line, clear).current).toBeNull();
+    expect(replayRun(line, clear).round).toBe(1);
+  });
+
+  it("takes no step of an earlier round for one of this", () => {
+    const again = event({ kind: "done", step: "watch-it-run", round: 0, ...cloudy });
+    const late = event({ kind: "done", step: "brush", round: 0 });
+    expect(replayRun(line, [...first, again, late]).current?.id).toBe("brush");
+  });
+
+  it("goes back over a round that was taken by mistake", () => {
+    const again = event({ kind: "done", step: "watch-it-run", round: 0, ...cloudy });
+    const state = replayRun(line, [...first, again, event({ kind: "back", step: "watch-it-run" })]);
+    expect([state.current?.id, state.round]).toEqual(["watch-it-run", 0]);
+  });
+});
+
+describe("what a way takes", () => {
+  it("brings what its steps need, once, in their order, and no other school's", () => {
+    const bleach = bringOf(flushCondensateLine, { facts: [], variant: "bleach" });
+    expect(bleach.tools).toEqual([
+      "a cloth",
+      "a bucket",
+      "rubber gloves",
+      "eye protection",
+      "a drain brush",
+      "a jug of warm water",
+    ]);
+    expect(bleach.consumables).toEqual(["a cup of household bleach"]);
+    expect(bringOf(flushCondensateLine, { facts: [], variant: "water" }).consumables).toEqual([]);
+  });
+
+  it("has the minutes of its variant, or of the whole", () => {
+    expect(minutesOf(washRecoveryCore, null)).toEqual({ handsOn: 60, waiting: 2880 });
+    expect(minutesOf(coolingTest, "feel")).toEqual({ handsOn: 5, waiting: 15 });
+  });
+});
+
+describe("two devices on one run", () => {
+  it("lose and double nothing, however what they send is shuffled together", () => {
+    // Each acts on what it sees: all that came so far, and its own; the rest reaches it later.
     fc.assert(
       fc.property(
-        fc.nat({ max: steps.length }),
-        fc.array(anyEvent, { maxLength: 30 }),
-        (start, wild) => {
-          const events = [
-            ...steps.slice(0, start).map((step) => done(step.id)),
-            ...wild.map((doing) => (doing.kind === "done" ? done(doing.step) : event(doing))),
-          ];
-          const state = of(events);
-          const kinds = state.ends.open.map((end) => end.end);
-          const powerWasCut = state.settled.some((settled) => settled.step.id === "power-off");
+        fc.array(fc.tuple(fc.boolean(), fc.constantFrom("done", "back", "note")), {
+          maxLength: 40,
+        }),
+        fc.integer({ min: 0, max: 3 }),
+        (moves, lag) => {
+          const log: RunEvent[] = [];
+          const own: [RunEvent[], RunEvent[]] = [[], []];
+          for (const [isSecond, kind] of moves) {
+            const mine = own[isSecond ? 1 : 0];
+            const seen = [...log.slice(0, Math.max(0, log.length - lag))];
+            const view = of([...seen, ...mine.filter((each) => !seen.includes(each))]);
+            const step = view.current;
+            const doing =
+              kind === "done" && step
+                ? { kind: "done", step: step.id, round: view.round, ...soundAt(step) }
+                : kind === "back" && view.undoes
+                  ? { kind: "back", step: view.undoes }
+                  : { kind: "note", step: "look", words: "a word in passing" };
+            const made = event(doing);
+            mine.push(made);
+            log.push(made);
+          }
+          const state = of(log);
+          // Whatever was sent, the run is a prefix of its steps, each once, with its ends as they say.
+          const ids = state.settled.map(({ step }) => step.id);
+          expect(ids).toEqual(steps.slice(0, ids.length).map(({ id }) => id));
+          const kinds = state.ends.open.map(({ end }) => end);
           if (kinds.includes("panel-off") || kinds.includes("part-out"))
             expect(kinds).toContain("switch-off");
-          if (!powerWasCut) expect(kinds).toEqual([]);
-          expect(state.settled.map((settled) => settled.step.id)).toEqual(
-            steps.slice(0, state.settled.length).map((step) => step.id),
-          );
+          expect(state.notes).toHaveLength(log.filter(({ kind }) => kind === "note").length);
+          // Sent again in whole it is the same run.
+          const again = [...log, ...log.filter(({ kind }) => kind === "done")];
+          expect(of(again).settled.length).toBeGreaterThanOrEqual(state.settled.length);
+          expect(of(again).refused.every(({ why }) => why === "not-the-step")).toBe(true);
         },
       ),
-      { numRuns: 80 },
+      { numRuns: 60 },
     );
   });
 });

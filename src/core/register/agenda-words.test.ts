@@ -1,6 +1,6 @@
 import { plainDate } from "../quantities/plain-date";
 import type { TaskStanding } from "./agenda";
-import { dueWords, jobFill, lastWords, windowWords } from "./agenda-words";
+import { dueWords, jobFill, lastWords, putOffWords, windowWords } from "./agenda-words";
 
 const today = plainDate("2026-03-14");
 const every = { kind: "every", n: 10, unit: "day", within: undefined } as const;
@@ -8,6 +8,7 @@ const standing = (extra: Partial<TaskStanding>): TaskStanding => ({
   task: {
     ...{ id: "home.walk", key: "walk", name: "Walk", kind: "home", cadence: every, who: "owner" },
     ...{ handsOn: 5, waiting: 0, alsoDoes: [], isOff: false, isChanged: false, isOwn: false },
+    procedureIds: [],
   },
   unit: null,
   opens: null,
@@ -17,6 +18,7 @@ const standing = (extra: Partial<TaskStanding>): TaskStanding => ({
   because: every,
   lastDone: null,
   since: null,
+  putOff: null,
   ahead: [],
   ...extra,
 });
@@ -24,6 +26,20 @@ const dates = (opens: string, due: string, closes: string) => ({
   opens: plainDate(opens),
   due: plainDate(due),
   closes: plainDate(closes),
+});
+
+describe("a job put off", () => {
+  const tried = { on: plainDate("2026-03-12"), words: "the ladder is too short" };
+  it("says until when and why; once that day has come, that it was tried in vain", () => {
+    const until = plainDate("2026-03-21");
+    expect(putOffWords({ putOff: { ...tried, until } }, today)).toBe(
+      "put off to Sat 21 Mar: the ladder is too short",
+    );
+    expect(putOffWords({ putOff: { ...tried, until } }, until)).toBe(
+      "not possible on Thu 12 Mar: the ladder is too short",
+    );
+    expect(putOffWords({ putOff: null }, today)).toBe("");
+  });
 });
 
 describe("when a job is due, in words", () => {

@@ -50,6 +50,15 @@ export function lastWords(
   return since ? `not done yet, counted from ${dayAndMonth(since, today)}` : "not done yet";
 }
 
+/** “put off to Sat 21 Mar: the ladder is too short”; empty where nobody tried in vain. */
+export function putOffWords({ putOff }: Pick<TaskStanding, "putOff">, today: PlainDate): string {
+  if (!putOff) return "";
+  const { on, until, words } = putOff;
+  return until && until > today
+    ? `put off to ${dateWords(until, today)}: ${words}`
+    : `not possible on ${dateWords(on, today)}: ${words}`;
+}
+
 /** How far a job has come from when it was last done to when it is due; 1 is due. Null without dates. */
 export function jobFill(standing: TaskStanding, today: PlainDate): number | null {
   const { due, opens, lastDone, since, state } = standing;

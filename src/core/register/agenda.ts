@@ -32,9 +32,38 @@ export type TaskStanding = {
   lastDone: PlainDate | null;
   /** From when it is owed where it was never done. */
   since: PlainDate | null;
+  /** That it was not possible the last time somebody tried, and nobody did it since. */
+  putOff: PutOff | null;
   /** The days it is taken to be done, one after another; never before today. */
   ahead: PlainDate[];
 };
+
+/** A try that came to nothing: when, why, and when to try again. */
+export type PutOff = { on: PlainDate; words: string; until: PlainDate | null };
+
+const knownPutOffs = new WeakMap<readonly HistoryEvent[], Map<string, HistoryEvent>>();
+
+function putOffs({ events }: Pick<HomeBook, "events">): Map<string, HistoryEvent> {
+  let last = knownPutOffs.get(events);
+  if (last) return last;
+  last = new Map();
+  const gone = new Set(events.flatMap(({ corrects }) => corrects ?? []));
+  for (const event of events)
+    if (event.kind === "put-off" && !gone.has(event.id))
+      last.set(taskId(event, event.taskKey ?? ""), event);
+  knownPutOffs.set(events, last);
+  return last;
+}
+
+function putOffOf(book: HomeBook, task: PlannedTask, lastDone: PlainDate | null): PutOff | null {
+  const event = putOffs(book).get(task.id);
+  if (!event || (lastDone !== null && lastDone > event.date)) return null;
+  return { on: event.date, words: event.words ?? "", until: event.until ?? null };
+}
+
+/** Whether somebody tried in vain and means to try again on a later day. */
+export const isPutOff = ({ putOff }: Pick<TaskStanding, "putOff">, today: PlainDate): boolean =>
+  putOff?.until != null && putOff.until > today;
 
 /** An event that `after` cadences know: a look at a filter that showed grey or worse. */
 export const GREY_LOOK = "grey-look";
@@ -224,7 +253,8 @@ export function agendaOf(
     const lastDone = lastDoneOf(book, task, isMain, byUnit.get(task.unitId) ?? []);
     const standing = slots.get(task.partId ?? "");
     const dueTask = dueTaskOf(book, task, unit, standing, lastDone);
-    const common = { task, unit, lastDone, since: owedSince(book, task, unit) };
+    const putOff = putOffOf(book, task, lastDone);
+    const common = { task, unit, lastDone, putOff, since: owedSince(book, task, unit) };
     if (task.isOff || !isCountable(dueTask))
       return {
         ...common,

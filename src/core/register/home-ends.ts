@@ -1,11 +1,13 @@
 import type { EndEntry, LooseEnds, OpenEnd } from "../procedures/loose-ends";
 import { inStep, looseEnds } from "../procedures/loose-ends";
-import type { RunState } from "../procedures/run";
+import { endWordsOf, type RunJob, type RunState } from "../procedures/run";
 
 /** An end left open somewhere in a home, and where to go to put it right. */
 export type HomeEnd = OpenEnd & {
   /** The run it belongs to, while that is going on. */
   runId?: string;
+  /** What it is, in the words of its step: “core drying”. */
+  label?: string;
   /** Why it stays open, where somebody said so. */
   words?: string;
   blockedBy: string[];
@@ -15,8 +17,8 @@ export type HomeEnd = OpenEnd & {
 
 export type HomeEnds = { open: HomeEnd[]; order: string[] };
 
-type Recorded = EndEntry & { words?: string };
-type Going = { runId: string; state: RunState };
+type Recorded = EndEntry & { label?: string; words?: string };
+type Going = { job: RunJob; state: RunState };
 
 /** What is open in a home: of the runs going on, and what outlived its run. */
 export function endsOfHome(
@@ -29,14 +31,57 @@ export function endsOfHome(
   const ends: LooseEnds = looseEnds({ now, log });
   const open = ends.open.map((end): HomeEnd => {
     const run = going.find((each) => each.state.log.some((entry) => entry.id === end.id));
-    const words = recorded.findLast((entry) => entry.id === end.id && entry.words)?.words;
+    const said = recorded.findLast((entry) => entry.id === end.id && entry.action === "open");
+    const label = run ? endWordsOf(run.state, run.job.place, end.id) : said?.label;
     return {
       ...end,
-      ...(run ? { runId: run.runId } : {}),
-      ...(words ? { words } : {}),
+      ...(run ? { runId: run.job.place.run } : {}),
+      ...(label ? { label } : {}),
+      ...(said?.words ? { words: said.words } : {}),
       blockedBy: ends.blocked.filter((block) => block.id === end.id).flatMap((block) => block.by),
       isDrying: ends.blocked.some((block) => block.id === end.id && block.why === "still-drying"),
     };
   });
   return { open, order: ends.order };
+}
+
+/** What one thing left open is: all of a run that is going on, or one end that outlived its run. */
+export type LeftOpen = {
+  id: string;
+  unit: string;
+  part?: string;
+  runId?: string;
+  since: string;
+  /** Longest open first. */
+  ends: HomeEnd[];
+  /** What dries, and until when; the last of them where there are several. */
+  drying?: HomeEnd & { readyAt: string };
+};
+
+/** The loose ends of a home, those of one run together, in the order in which they are put right. */
+export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
+  const groups = new Map<string, LeftOpen>();
+  for (const id of order) {
+    const end = open.find((each) => each.id === id);
+    if (!end) continue;
+    const key = end.runId ?? end.id;
+    const group = groups.get(key) ?? {
+      id: key,
+      unit: end.unit,
+      ...(end.part ? { part: end.part } : {}),
+      ...(end.runId ? { runId: end.runId } : {}),
+      since: end.since,
+      ends: [],
+    };
+    group.ends = [...group.ends, end].sort((a, b) => (a.since < b.since ? -1 : 1));
+    group.since = group.ends[0]!.since;
+    const dries = group.ends.filter(
+      (each): each is HomeEnd & { readyAt: string } =>
+        each.end === "part-drying" && each.readyAt !== undefined,
+    );
+    if (dries.length > 0)
+      group.drying = dries.reduce((last, each) => (each.readyAt > last.readyAt ? each : last));
+    groups.set(key, group);
+  }
+  return [...groups.values()];
 }

@@ -2,11 +2,14 @@ import fc from "fast-check";
 import { addDays, daysFrom, plainDate } from "../quantities/plain-date";
 import { equipmentSchema } from "../climate/run-hours";
 import { climateSchema } from "../climate/climate";
-import type { RunState } from "../procedures/run";
 import { agendaOf } from "./agenda";
 import { effectiveHistory } from "./effective-history";
 import { fittingOf } from "./fitting";
-import { endsOfHome } from "./home-ends";
+import { changePanelFilter } from "@/content/procedures/change-panel-filter";
+import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
+import { jobOf, walk } from "../../../tests/run-events";
+import { replayRun } from "../procedures/run";
+import { endsOfHome, leftOpenOf } from "./home-ends";
 import { lintelOf } from "./lintel";
 import { contextOf, driversOf, engineDriver, faceAreaM2, stintsOf, wearOfSlot } from "./part-wear";
 import { historyOf } from "./record";
@@ -425,9 +428,8 @@ describe("the ends of a home", () => {
   const now = "2026-03-14T09:00:00Z";
 
   it("join what outlived its run with the runs going on", () => {
-    const going = [
-      { runId: "run", state: { log: [entry("run:door", "panel-off")] } as unknown as RunState },
-    ];
+    const job = jobOf(changePanelFilter);
+    const going = [{ job, state: replayRun(job, walk(job, { until: "old-one-out" })) }];
     const ends = endsOfHome(
       now,
       [entry("old", "switch-off", { words: "waiting for a part" })],
@@ -435,10 +437,28 @@ describe("the ends of a home", () => {
     );
     expect(ends.open.map(({ id, runId, words }) => [id, runId, words])).toEqual([
       ["old", undefined, "waiting for a part"],
-      ["run:door", "run", undefined],
+      ["run-1:power", "run-1", undefined],
+      ["run-1:door", "run-1", undefined],
     ]);
-    expect(ends.open[0]!.blockedBy).toEqual(["run:door"]);
-    expect(ends.order).toEqual(["run:door", "old"]);
+    expect(ends.open.map(({ label }) => label)).toEqual([undefined, "power off", "cover off"]);
+    expect(ends.open[0]!.blockedBy).toEqual(["run-1:door"]);
+    expect(ends.order).toEqual(["run-1:door", "run-1:power", "old"]);
+  });
+
+  it("are one thing for each run, with what dries before the rest, and each for itself after it", () => {
+    const core = jobOf(washRecoveryCore);
+    const state = replayRun(core, walk(core, { until: "is-it-dry" }));
+    const old = { unit: "boiler", words: "no washer" };
+    const left = leftOpenOf(
+      endsOfHome(now, [entry("old", "part-drying", old)], [{ job: core, state }]),
+    );
+    expect(left.map(({ id, runId, ends }) => [id, runId, ends.length])).toEqual([
+      ["run-1", "run-1", 6],
+      ["old", undefined, 1],
+    ]);
+    expect(left[0]!.drying).toMatchObject({ label: "core drying", readyAt: expect.any(String) });
+    expect(left[0]!.ends[0]!.label).toBe("windows open");
+    expect(left[1]!.drying).toBeUndefined();
   });
 
   it("stand in the order recorded, though the device that closed one had a slow clock", () => {

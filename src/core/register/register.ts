@@ -22,6 +22,8 @@ export type Home = {
   unitSystem: UnitSystem;
   currency: string;
   climate: Climate;
+  /** What local rules ask for: who may touch gas, what needs a permit. */
+  localRules?: string;
   /** The day it was entered, once it is stored: nothing was owed here before. */
   enteredOn?: PlainDate;
 };
@@ -224,6 +226,7 @@ export const HISTORY_KINDS = [
   "reading",
   "breakdown",
   "forgotten",
+  "put-off",
   "note",
   "withdrawn",
 ] as const;
@@ -243,6 +246,8 @@ export type HistoryEvent = {
   words?: string;
   minutes?: number;
   costMinor?: number;
+  /** Of a job put off: when to try again. */
+  until?: PlainDate;
   look?: { grade?: Grade; pressureDropPa?: number };
   reading?: ReadingTaken;
 };

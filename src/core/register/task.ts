@@ -1,10 +1,7 @@
 import { z } from "zod";
 import type { PlainDate } from "../quantities/plain-date";
 import { cadenceSchema, type Cadence } from "../due/cadence";
-
-/** Who may do a job: anyone at home, someone sure of their hands, or only a licensed person. */
-export const DOERS = ["owner", "confident", "licensed"] as const;
-export type Doer = (typeof DOERS)[number];
+import { DOERS, type Doer } from "../procedures/doers";
 
 /** Three ways of deciding when a filter goes. */
 export const SCHOOLS = ["wear", "look", "calendar"] as const;
@@ -21,7 +18,8 @@ export type TaskDefinition = {
   /** Minutes at work, and of waiting that needs nobody. */
   handsOn: number;
   waiting: number;
-  procedureId?: string;
+  /** The procedures that do it step by step: the usual one first. */
+  procedureIds?: readonly string[];
   /** Jobs of the same unit that are done with it, as `kind of part:key`. */
   alsoDoes?: readonly string[];
   /** Only offered once something happened or was read; never owed by the calendar. */
@@ -70,7 +68,7 @@ export type PlannedTask = TaskPlace & {
   who: Doer;
   handsOn: number;
   waiting: number;
-  procedureId?: string;
+  procedureIds: readonly string[];
   alsoDoes: readonly string[];
   isOff: boolean;
   isChanged: boolean;
@@ -96,7 +94,7 @@ export function planned(
   place: TaskPlace & { kind: string },
   setting: TaskSetting | undefined,
 ): PlannedTask {
-  const { key, alsoDoes = [], procedureId } = definition;
+  const { key, alsoDoes = [], procedureIds = [] } = definition;
   const changes = setting?.changes ?? {};
   const value = { ...definition, ...changes };
   return {
@@ -109,7 +107,7 @@ export function planned(
     who: value.who,
     handsOn: value.handsOn,
     waiting: value.waiting,
-    ...(procedureId ? { procedureId } : {}),
+    procedureIds,
     alsoDoes,
     isOff: changes.isOff ?? false,
     isChanged: Object.keys(changes).length > 0,

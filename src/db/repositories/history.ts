@@ -55,6 +55,7 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(event.words === null ? {} : { words: event.words }),
     ...(event.minutes === null ? {} : { minutes: event.minutes }),
     ...(event.costMinor === null ? {} : { costMinor: event.costMinor }),
+    ...(event.until === null ? {} : { until: event.until as PlainDate }),
     ...(look === null
       ? {}
       : {
@@ -120,6 +121,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   words: event.words,
   minutes: event.minutes,
   costMinor: event.costMinor,
+  until: event.until,
 });
 
 /** SQLite takes a limited number of values in one statement. */
@@ -146,3 +148,7 @@ export async function appendEvents(
 
 export const appendEvent = (tx: Tx, homeId: string, event: HistoryEvent): Promise<void> =>
   appendEvents(tx, homeId, [event]);
+
+/** Everything a run has written, withdrawals included, in the order it was recorded. */
+export const listEventsOfRun = (db: Reader, runId: string): Promise<HistoryEvent[]> =>
+  select(db, eq(events.runId, runId));

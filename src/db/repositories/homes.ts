@@ -15,6 +15,7 @@ function toHome(row: typeof homes.$inferSelect): Home {
     timeZone: row.timeZone,
     unitSystem: row.unitSystem,
     currency: row.currency,
+    ...(row.localRules ? { localRules: row.localRules } : {}),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     climate: climateSchema.parse({
       monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
@@ -36,6 +37,7 @@ const toRow = (home: Home) => ({
   coolingDesignMeanC: home.climate.coolingDesignMeanC,
   dailyRangeK: JSON.stringify(home.climate.dailyRangeC),
   spreadK: home.climate.spreadC,
+  localRules: home.localRules ?? null,
 });
 
 /** Homes in the order they were entered; the deleted ones are left out. */

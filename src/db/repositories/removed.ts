@@ -1,10 +1,10 @@
 import { and, eq, isNotNull } from "drizzle-orm";
 import { inSentence } from "@/core/quantities/words";
 import type { Reader } from "../client";
-import { contacts, homes, parts, registers, rooms, units } from "../schema";
+import { contacts, homes, parts, photos, registers, rooms, units } from "../schema";
 
 export type Removed = {
-  kind: "unit" | "slot" | "home" | "room" | "register" | "contact";
+  kind: "unit" | "slot" | "home" | "room" | "register" | "contact" | "photo";
   id: string;
   name: string;
   deletedAt: string;
@@ -38,6 +38,17 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     .select({ id: contacts.id, name: contacts.name, deletedAt: contacts.deletedAt })
     .from(contacts)
     .where(and(eq(contacts.homeId, homeId), isNotNull(contacts.deletedAt)));
+  const taken = await db
+    .select({
+      id: photos.id,
+      unit: units.name,
+      fileName: photos.fileName,
+      addedAt: photos.addedAt,
+      deletedAt: photos.deletedAt,
+    })
+    .from(photos)
+    .leftJoin(units, eq(units.id, photos.unitId))
+    .where(and(eq(photos.homeId, homeId), isNotNull(photos.deletedAt)));
   const as = (
     kind: Removed["kind"],
     rows: readonly { id: string; name: string; deletedAt: string | null }[],
@@ -52,6 +63,13 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     ...as("room", inRooms),
     ...as("register", turned),
     ...as("contact", called),
+    ...as(
+      "photo",
+      taken.map(({ unit, fileName, addedAt, ...row }) => ({
+        ...row,
+        name: [unit ?? "The house", fileName ?? `of ${addedAt.slice(0, 10)}`].join(", "),
+      })),
+    ),
     ...as("home", gone),
   ];
   return removed.sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));

@@ -1,52 +1,115 @@
-import { and, asc, eq, isNull, max } from "drizzle-orm";
+import { and, asc, desc, eq, isNotNull, isNull, max } from "drizzle-orm";
 import { z } from "zod";
-import { runEventSchema, type RunEvent } from "@/core/procedures/run";
-import type { PartFacts } from "@/core/procedures/procedure";
+import { runEventSchema, type RunEvent } from "@/core/procedures/run-event";
+import type { Doer } from "@/core/procedures/doers";
+import {
+  JOB_FACTS,
+  procedureSchema,
+  type JobFact,
+  type Procedure,
+} from "@/core/procedures/procedure";
+import type { RunJob } from "@/core/procedures/run";
 import { END_KINDS, type EndEntry, type EndKind } from "@/core/procedures/loose-ends";
 import type { Reader, Tx } from "../client";
-import { looseEndEntries, runEvents, runs } from "../schema";
+import { looseEndEntries, runEvents, runs, tasks } from "../schema";
 
 export type Run = {
   id: string;
   homeId: string;
-  unitId: string;
-  partId: string;
+  unitId: string | null;
+  partId: string | null;
   taskId: string;
+  /** Which of the jobs of its place it does. */
+  taskKey: string;
   procedureId: string;
-  facts: PartFacts;
+  /** As it was when the run began. */
+  procedure: Procedure;
+  facts: JobFact[];
+  variant: string | null;
+  doer: Doer;
   isolator: EndKind;
   startedAt: string;
   endedAt: string | null;
 };
 
-const factsSchema = z.strictObject({ directionKnown: z.boolean(), indicator: z.boolean() });
+/** Runs of before had two facts by name. */
+const oldFactsSchema = z
+  .strictObject({ directionKnown: z.boolean(), indicator: z.boolean() })
+  .transform(({ directionKnown, indicator }): JobFact[] => [
+    ...(directionKnown ? [] : (["direction-unknown"] as const)),
+    ...(indicator ? (["has-indicator"] as const) : []),
+  ]);
+const factsSchema = z.union([z.array(z.enum(JOB_FACTS)), oldFactsSchema]);
 
-const toRun = (row: typeof runs.$inferSelect): Run => ({
+type Row = { run: typeof runs.$inferSelect; taskKey: string };
+const toRun = ({ run: row, taskKey }: Row): Run => ({
   ...row,
+  taskKey,
   facts: factsSchema.parse(JSON.parse(row.facts)),
+  procedure: procedureSchema.parse(JSON.parse(row.procedure)),
   isolator: z.enum(END_KINDS).parse(row.isolator),
 });
 
-export async function insertRun(tx: Tx, run: Run): Promise<void> {
-  await tx.insert(runs).values({ ...run, facts: JSON.stringify(run.facts) });
+const select = (db: Reader) =>
+  db
+    .select({ run: runs, taskKey: tasks.key })
+    .from(runs)
+    .innerJoin(tasks, eq(tasks.id, runs.taskId))
+    .$dynamic();
+
+export async function insertRun(tx: Tx, run: Omit<Run, "taskKey">): Promise<void> {
+  const json = { facts: JSON.stringify(run.facts), procedure: JSON.stringify(run.procedure) };
+  await tx.insert(runs).values({ ...run, ...json });
 }
 
+/** A run as the core replays it; what goes through the whole house stands at the home itself. */
+export const jobOfRun = (run: Run): RunJob => ({
+  procedure: run.procedure,
+  setting: { facts: run.facts, variant: run.variant },
+  place: {
+    unit: run.unitId ?? run.homeId,
+    ...(run.partId ? { part: run.partId } : {}),
+    run: run.id,
+    isolator: run.isolator,
+  },
+  doer: run.doer,
+});
+
 export async function findRun(db: Reader, id: string): Promise<Run | null> {
-  const rows = await db.select().from(runs).where(eq(runs.id, id));
+  const rows = await select(db).where(eq(runs.id, id));
   return rows[0] ? toRun(rows[0]) : null;
 }
 
 /** The runs of a home that have been started and not ended. */
 export async function listOpenRuns(db: Reader, homeId: string): Promise<Run[]> {
-  const rows = await db
-    .select()
-    .from(runs)
+  const rows = await select(db)
     .where(and(eq(runs.homeId, homeId), isNull(runs.endedAt)))
     .orderBy(asc(runs.startedAt));
   return rows.map(toRun);
 }
 
-export async function markRunEnded(tx: Tx, id: string, at: string): Promise<void> {
+/** The latest run of a job that ended, if there was one. */
+export async function findLastRun(
+  db: Reader,
+  { homeId, unitId, partId, taskKey }: Pick<Run, "homeId" | "unitId" | "partId" | "taskKey">,
+): Promise<Run | null> {
+  const rows = await select(db)
+    .where(
+      and(
+        eq(runs.homeId, homeId),
+        unitId === null ? isNull(runs.unitId) : eq(runs.unitId, unitId),
+        partId === null ? isNull(runs.partId) : eq(runs.partId, partId),
+        eq(tasks.key, taskKey),
+        isNotNull(runs.endedAt),
+      ),
+    )
+    .orderBy(desc(runs.endedAt))
+    .limit(1);
+  return rows[0] ? toRun(rows[0]) : null;
+}
+
+/** Ends a run, or, with `at` null, lets it go on. */
+export async function markRunEnded(tx: Tx, id: string, at: string | null): Promise<void> {
   await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, id));
 }
 
@@ -84,7 +147,7 @@ export async function appendRunEvents(
 }
 
 /** An entry of the log of ends, and why it was left, where someone said so. */
-export type RecordedEnd = EndEntry & { words?: string; runId?: string };
+export type RecordedEnd = EndEntry & { label?: string; words?: string; runId?: string };
 
 export async function listEndEntries(db: Reader, homeId: string): Promise<RecordedEnd[]> {
   const rows = await db
@@ -101,6 +164,7 @@ export async function listEndEntries(db: Reader, homeId: string): Promise<Record
     action: row.action,
     readyAt: row.readyAt ?? undefined,
     after: undefined,
+    ...(row.label === null ? {} : { label: row.label }),
     ...(row.words === null ? {} : { words: row.words }),
     ...(row.runId === null ? {} : { runId: row.runId }),
   }));
@@ -117,6 +181,7 @@ export async function appendEndEntry(tx: Tx, homeId: string, entry: RecordedEnd)
     action: entry.action,
     readyAt: entry.readyAt,
     runId: entry.runId,
+    label: entry.label,
     words: entry.words,
   });
 }

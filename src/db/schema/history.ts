@@ -40,6 +40,8 @@ export const events = sqliteTable(
     words: text("words"),
     minutes: integer("minutes"),
     costMinor: integer("cost_minor"),
+    /** Of a job put off: when to try again. */
+    until: text("until_on"),
   },
   (table) => [
     index("events_part").on(table.partId, table.date),

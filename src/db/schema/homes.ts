@@ -24,6 +24,8 @@ export const homes = sqliteTable(
     /** JSON: one daily range or twelve, K. */
     dailyRangeK: text("daily_range_k").notNull(),
     spreadK: real("spread_k").notNull(),
+    /** What local rules ask for, in the words of whoever lives there. */
+    localRules: text("local_rules"),
     /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
     observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),

@@ -7,3 +7,4 @@ export * from "./drivers";
 export * from "./tasks";
 export * from "./history";
 export * from "./runs";
+export * from "./photos";

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { DOERS } from "../../core/procedures/doers";
 import { homes } from "./homes";
 import { parts } from "./parts";
 import { tasks } from "./tasks";
@@ -12,18 +13,20 @@ export const runs = sqliteTable(
     homeId: text("home_id")
       .notNull()
       .references(() => homes.id, { onDelete: "restrict" }),
-    unitId: text("unit_id")
-      .notNull()
-      .references(() => units.id, { onDelete: "restrict" }),
-    partId: text("part_id")
-      .notNull()
-      .references(() => parts.id, { onDelete: "restrict" }),
+    /** None where a job goes through the whole house. */
+    unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
+    partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     taskId: text("task_id")
       .notNull()
       .references(() => tasks.id, { onDelete: "restrict" }),
     procedureId: text("procedure_id").notNull(),
-    /** JSON: what was known of the part at the start, so that its steps stay the same. */
+    /** JSON: the procedure as it was when the run began, so that its steps stay the same. */
+    procedure: text("procedure").notNull().default("{}"),
+    /** JSON: what was known of the place at the start. */
     facts: text("facts").notNull(),
+    variant: text("variant"),
+    /** Who does it: what only a licensed person may do is theirs. */
+    doer: text("doer", { enum: DOERS }).notNull().default("owner"),
     isolator: text("isolator").notNull(),
     startedAt: text("started_at").notNull(),
     endedAt: text("ended_at"),
@@ -65,6 +68,8 @@ export const looseEndEntries = sqliteTable(
     action: text("action", { enum: ["open", "close", "park"] }).notNull(),
     readyAt: text("ready_at"),
     runId: text("run_id").references(() => runs.id, { onDelete: "restrict" }),
+    /** What it is, in the words of its step: “core drying”. */
+    label: text("label"),
     /** Why it stays open, in the words of whoever left it so. */
     words: text("words"),
   },

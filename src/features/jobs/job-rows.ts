@@ -1,7 +1,13 @@
 import { cadenceWords, DOER_WORDS, pathOfTask } from "@/content/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, listWords } from "@/core/quantities/words";
-import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agenda-words";
+import {
+  dueWords,
+  jobFill,
+  lastWords,
+  putOffWords,
+  windowWords,
+} from "@/core/register/agenda-words";
 import type { TaskStanding } from "@/core/register/agenda";
 import type { DueState } from "@/core/due/due";
 import type { HomeBook } from "@/core/register/register";
@@ -25,6 +31,10 @@ export type JobRow = {
   isOff: boolean;
   isChanged: boolean;
   isVisit: boolean;
+  /** That somebody tried in vain, and when they try again. */
+  putOff: string;
+  /** Whether a procedure leads through it. */
+  isLed: boolean;
   /** The days of its coming rounds, the first of them. */
   rounds: string;
   /** A filter’s renewal is noted with its look, and led through step by step. */
@@ -61,6 +71,8 @@ export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate)
     isOff: task.isOff,
     isChanged: task.isChanged,
     isVisit: task.who === "licensed",
+    putOff: putOffWords(standing, today),
+    isLed: task.procedureIds.length > 0,
     rounds: roundsWords(standing.ahead, today),
     isRenewal: task.key === RENEW,
     doneAt: task.key === LOOK ? `look?slot=${task.partId}` : `jobs/${task.id}/done`,

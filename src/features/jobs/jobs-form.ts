@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { SEASONS } from "@/core/climate/climate";
 import { SPAN_UNITS, WITHIN, type Cadence } from "@/core/due/cadence";
-import { DOERS, SCHOOLS, type TaskChanges } from "@/core/register/task";
+import { DOERS } from "@/core/procedures/doers";
+import { SCHOOLS, type TaskChanges } from "@/core/register/task";
 
 const MOST_SPAN = 1000;
 const MOST_MINUTES = 6000;

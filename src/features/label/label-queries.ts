@@ -1,19 +1,39 @@
 import "server-only";
+import { agendaNow } from "@/content/agendas";
+import { partKind } from "@/content/part-kinds";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { stintsOf, wearOfSlot } from "@/core/register/part-wear";
+import { historyOf } from "@/core/register/record";
+import type { FilterSlot, Part, Unit } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 
-/** What the label of the filter now in a slot says. */
-export async function labelOf(homeId: string, slotId: string) {
+/** What a label says: of the filter now in a slot, or of a part as it was last seen to. */
+export type Label = {
+  unit: Unit;
+  doneOn: PlainDate | null;
+  due: PlainDate | null;
+} & ({ kind: "slot"; slot: FilterSlot } | { kind: "part"; part: Part; done: string });
+
+export async function labelOf(homeId: string, partId: string): Promise<Label | null> {
   const book = await homeBook(homeId);
-  const slot = book?.slots.find((each) => each.id === slotId);
-  const unit = book?.units.find((each) => each.id === slot?.unitId);
-  if (!book || !slot || !unit) return null;
-  const wear = wearOfSlot(book, slot, todayIn(book.home.timeZone));
-  return {
-    unit,
-    slot,
-    fittedOn: stintsOf(book, slot).at(-1)?.startedOn ?? null,
-    due: wear?.likely ?? null,
-  };
+  if (!book) return null;
+  const today = todayIn(book.home.timeZone);
+  const slot = book.slots.find(({ id }) => id === partId);
+  const part = book.parts.find(({ id }) => id === partId);
+  const unit = book.units.find(({ id }) => id === (slot ?? part)?.unitId);
+  if (!unit) return null;
+  if (slot)
+    return {
+      kind: "slot",
+      unit,
+      slot,
+      doneOn: stintsOf(book, slot).at(-1)?.startedOn ?? null,
+      due: wearOfSlot(book, slot, today)?.likely ?? null,
+    };
+  if (!part) return null;
+  const job = agendaNow(book, today).find(({ task }) => task.partId === partId);
+  const last = historyOf(book, partId).findLast(({ kind }) => kind === "done");
+  const done = partKind(part.kind).done;
+  return { kind: "part", unit, part, done, doneOn: last?.date ?? null, due: job?.due ?? null };
 }

@@ -1,12 +1,14 @@
 import "server-only";
-import { procedure, renewalOf } from "@/content/procedures/library";
+import { tasksOf } from "@/content/home-tasks";
+import { procedure } from "@/content/procedures/library";
 import { slotTitle } from "@/content/slot-words";
+import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/procedures/procedure";
 import { homeBook } from "@/db/home-book";
 
-export type JobPlace = { slotId: string; words: string };
+export type JobPlace = { jobId: string; words: string };
 
-/** A procedure of the library, with the slots of a home at which it is done. */
+/** A procedure of the library, with the jobs of a home it leads through. */
 export async function jobOf(
   homeId: string,
   procedureId: string,
@@ -14,10 +16,13 @@ export async function jobOf(
   const book = await homeBook(homeId);
   const job = procedure(procedureId);
   if (!book || !job) return null;
-  const slots = book.slots.filter((slot) => renewalOf(slot.media)?.id === procedureId);
-  const places = slots.map((slot) => {
-    const unit = book.units.find((each) => each.id === slot.unitId);
-    return { slotId: slot.id, words: `${unit?.name}: ${slotTitle(slot)}` };
-  });
+  const places = tasksOf(book)
+    .filter((task) => !task.isOff && task.procedureIds.includes(procedureId))
+    .map((task) => {
+      const unit = book.units.find(({ id }) => id === task.unitId);
+      const slot = book.slots.find(({ id }) => id === task.partId);
+      const what = slot ? slotTitle(slot) : inSentence(task.name);
+      return { jobId: task.id, words: unit ? `${unit.name}: ${what}` : task.name };
+    });
   return { job, places };
 }

@@ -6,12 +6,13 @@ import { appStore } from "@/db/app-store";
 import { markHomeDeleted } from "@/db/repositories/homes";
 import { markContactDeleted } from "@/db/repositories/contacts";
 import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
+import { markPhotoDeleted } from "@/db/repositories/photos";
 import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 
 const thing = z.object({
-  kind: z.enum(["home", "unit", "slot", "room", "register", "contact"]),
+  kind: z.enum(["home", "unit", "slot", "room", "register", "contact", "photo"]),
   homeId: z.string(),
   id: z.string(),
 });
@@ -28,6 +29,7 @@ async function mark(raw: Thing, at: string | null): Promise<void> {
       await markPartDeleted(tx, id, at);
     else if (kind === "room") await markRoomDeleted(tx, homeId, id, at);
     else if (kind === "contact") await markContactDeleted(tx, homeId, id, at);
+    else if (kind === "photo") await markPhotoDeleted(tx, homeId, id, at);
     else if (kind === "register" && (await homeOfRegister(tx, id)) === homeId)
       await markRegisterDeleted(tx, id, at);
   });

@@ -1,57 +1,152 @@
 import "server-only";
+import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
+import { bringOf } from "@/core/procedures/procedure";
+import type { RunState } from "@/core/procedures/run";
+import { moneyFigure } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { RunEvent, RunPlace, RunState } from "@/core/procedures/run";
-import type { FilterSlot, Home, Unit } from "@/core/register/register";
+import { bySoonestDue, isPutOff, type TaskStanding } from "@/core/register/agenda";
+import type { FilterSlot, HistoryEvent, HomeBook, Part, Unit } from "@/core/register/register";
 import type { Standing } from "@/core/register/standing";
+import { taskId } from "@/core/register/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
+import { listEventsOfRun } from "@/db/repositories/history";
+import { listPhotosOfRun, type Photo } from "@/db/repositories/photos";
 import type { Run } from "@/db/repositories/runs";
 import { now, todayIn } from "@/lib/clock";
-import { placeOf, readRun } from "./run-replay";
+import type { RunInput } from "./components/use-run";
+import type { RunWith } from "./run-with";
+import { tryAgainOn } from "./run-facts";
+import { readRun } from "./run-replay";
 
 export type RunSheet = {
   run: Run;
-  home: Home;
-  unit: Unit;
-  slot: FilterSlot;
-  events: RunEvent[];
+  book: HomeBook;
+  unit: Unit | undefined;
+  part: Part | FilterSlot | undefined;
+  slot: FilterSlot | undefined;
   state: RunState;
-  place: RunPlace;
+  input: RunInput;
   today: PlainDate;
-  serverNow: string;
-  /** After the run: how the slot stands now. */
-  standing: Standing;
+  photos: Photo[];
+  /** After the run: how its job stands now, and the filter, where it is one. */
+  job: TaskStanding | undefined;
+  standing: Standing | undefined;
+  /** What the run wrote and what counts of it. */
+  written: HistoryEvent[];
+  /** What comes next: at the same machine first. */
+  next: TaskStanding | undefined;
 };
+
+/** A job this near is offered next, days. */
+const NEXT_WITHIN = 30;
 
 export async function runSheetOf(runId: string): Promise<RunSheet | null> {
   const { db } = await appStore();
   const found = await readRun(db, runId);
-  if (!found) return null;
-  const { run, events, state } = found;
-  const book = await homeBook(run.homeId);
-  const unit = book?.units.find((each) => each.id === run.unitId);
-  const slot = book?.slots.find((each) => each.id === run.partId);
-  if (!book || !unit || !slot) return null;
+  const book = found && (await homeBook(found.run.homeId));
+  if (!found || !book) return null;
+  const { run, job: input, events, state } = found;
+  const unit = book.units.find(({ id }) => id === run.unitId);
+  const slot = book.slots.find(({ id }) => id === run.partId);
+  const part = slot ?? book.parts.find(({ id }) => id === run.partId);
+  if ((run.unitId && !unit) || (run.partId && !part)) return null;
   const today = todayIn(book.home.timeZone);
+  const place = { unitId: run.unitId ?? undefined, partId: run.partId ?? undefined };
+  const agenda = agendaNow(book, today);
+  const own = taskId(place, run.taskKey);
+  const isOver = run.endedAt !== null;
+  const written = isOver ? await listEventsOfRun(db, runId) : [];
+  const gone = new Set(book.events.flatMap(({ corrects }) => corrects ?? []));
   return {
     run,
-    home: book.home,
+    book,
     unit,
+    part,
     slot,
-    events,
-    state,
-    place: placeOf(run),
+    // A run that ended under an earlier library may no longer replay to its end: ended it is.
+    state: isOver && state.status === "going" ? { ...state, status: "finished" } : state,
+    input: { runId, job: input, events, serverNow: now().toISOString() },
     today,
-    serverNow: now().toISOString(),
-    standing: standingsOf(book, today).find((standing) => standing.slot.id === slot.id)!,
+    photos: await listPhotosOfRun(db, runId),
+    job: agenda.find(({ task }) => task.id === own),
+    standing: standingsOf(book, today).find((standing) => standing.slot.id === slot?.id),
+    written: written.filter(({ id, kind }) => kind !== "withdrawn" && !gone.has(id)),
+    next: nextOf(agenda, own, unit, today),
   };
 }
 
-export const runTitle = ({ unit, slot }: RunSheet): string =>
-  `${unit.name}, ${inSentence(slot.name)}`;
+/** The most pressing job after this one that its doer may do: at the same machine, else anywhere. */
+function nextOf(
+  agenda: readonly TaskStanding[],
+  own: string,
+  unit: Unit | undefined,
+  today: PlainDate,
+): TaskStanding | undefined {
+  const until = new Date(Date.parse(today) + NEXT_WITHIN * 86_400_000).toISOString().slice(0, 10);
+  const near = agenda
+    .filter(
+      (job) =>
+        job.task.id !== own &&
+        job.task.who !== "licensed" &&
+        job.due !== null &&
+        job.due <= until &&
+        !isPutOff(job, today),
+    )
+    .sort(bySoonestDue);
+  return near.find((job) => job.unit?.id === unit?.id) ?? near[0];
+}
+
+export const runTitle = ({ unit, part, run }: RunSheet): string =>
+  unit
+    ? [unit.name, part && inSentence(part.name)].filter(Boolean).join(", ")
+    : run.procedure.title;
 
 /** As one writes it on a frame: with the year. */
-export const todayWords = ({ today }: RunSheet): string =>
+const todayWords = (today: PlainDate): string =>
   `${dayAndMonth(today, today)} ${today.slice(0, 4)}`;
+
+/** What the screen of a run knows beside the run. */
+export function runWith(sheet: RunSheet): RunWith {
+  const { run, book, unit, slot, today, photos } = sheet;
+  const { home } = book;
+  const named = (units: readonly Unit[]) =>
+    units.map(({ id, name }) => ({ value: id, label: name }));
+  const { consumables } = bringOf(run.procedure, { facts: run.facts, variant: run.variant });
+  const filters = [...standingsOf(book, today)].sort(
+    (a, b) => (b.wear?.percentNow ?? 0) - (a.wear?.percentNow ?? 0),
+  );
+  return {
+    homeId: home.id,
+    unit,
+    slot,
+    title: runTitle(sheet),
+    dateToday: todayWords(today),
+    today,
+    tryAgain: tryAgainOn(today),
+    system: home.unitSystem,
+    currency: home.currency,
+    places: {
+      filters: filters.map(({ unit: of, slot: each }) => ({
+        value: each.id,
+        label: `${of.name}, ${inSentence(each.name)}`,
+      })),
+      machines: named(
+        book.units.filter(({ kind }) => kind !== "co-alarm" && kind !== "thermostat"),
+      ),
+      alarms: named(book.units.filter(({ kind }) => kind === "co-alarm")),
+    },
+    contacts: book.contacts,
+    rules: home.localRules,
+    hasGas:
+      run.procedure.gas === true || unit?.shutOffs.some(({ kind }) => kind === "gas-cock") === true,
+    photos: photos.map(({ id }) => id),
+    startedAt: run.startedAt,
+    finish: { cost: costOf(slot, home.currency), consumables },
+  };
+}
+
+const costOf = (slot: FilterSlot | undefined, currency: string): string =>
+  slot?.priceMinor === undefined ? "" : moneyFigure(slot.priceMinor * slot.filterCount, currency);

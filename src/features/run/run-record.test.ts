@@ -1,27 +1,34 @@
-import type { RunEvent } from "@/core/procedures/run";
+import { procedure } from "@/content/procedures/library";
+import type { RunEvent } from "@/core/procedures/run-event";
 import { effectiveHistory } from "@/core/register/effective-history";
 import { isolatorOf } from "@/core/register/register";
 import type { Store } from "@/db/client";
-import { listEventsOfPart } from "@/db/repositories/history";
-import { RENEW } from "@/core/register/task";
-import { ensureTask } from "@/db/repositories/tasks";
+import { listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
 import { readHomeBook } from "@/db/repositories/home-book";
+import { listSlots } from "@/db/repositories/parts";
 import {
+  findLastRun,
   findRun,
   insertRun,
+  jobOfRun,
   listEndEntries,
   listOpenRuns,
   listRunEvents,
 } from "@/db/repositories/runs";
+import { ensureTask } from "@/db/repositories/tasks";
+import { usualVariant } from "@/core/procedures/procedure";
+import { RENEW } from "@/core/register/task";
+import { event, walk } from "../../../tests/run-events";
 import { openDemoStore, type DemoStore } from "../../../tests/demo-store";
+import { factsOf } from "./run-facts";
 import { recordRunEvents } from "./run-record";
-import { readRun, stepsOf } from "./run-replay";
+import { readRun } from "./run-replay";
 import { thereAndBack } from "./there-and-back";
 
 jest.setTimeout(60_000);
 
 const HOME = "sluice-house";
-const NOW = new Date("2026-03-14T09:00:00Z");
+const NOW = new Date("2026-03-14T12:00:00Z");
 let demo: DemoStore;
 let store: Store;
 let count = 0;
@@ -32,48 +39,53 @@ beforeAll(async () => {
 });
 afterAll(() => demo.discard());
 
-const at = () => new Date(NOW.getTime() + ++count * 1000).toISOString();
-const id = () => `event-${String(++count).padStart(6, "0")}`;
-const done = (step: string): RunEvent => ({
-  id: id(),
-  at: at(),
-  kind: "done",
-  step,
-  ...(step === "look" ? { grade: "blocked" as const } : {}),
-});
-
-async function begin(partId = "cellar-filter"): Promise<string> {
+/** A run begun at a part, at a unit, or, with neither, through the house. */
+async function begin(
+  procedureId: string,
+  place: { partId?: string; unitId?: string },
+  key = RENEW,
+  variant?: string,
+): Promise<string> {
   const { book } = (await readHomeBook(store.db, HOME))!;
-  const slot = book.slots.find((each) => each.id === partId)!;
-  const unit = book.units.find((each) => each.id === slot.unitId)!;
+  const slot = book.slots.find(({ id }) => id === place.partId);
+  const part = slot ?? book.parts.find(({ id }) => id === place.partId);
+  const unit = book.units.find(({ id }) => id === (place.unitId ?? part?.unitId));
+  const job = procedure(procedureId)!;
   const runId = `run-${++count}`;
   await store.write(async (tx) => {
-    const task = { id: `${partId}-task`, unitId: unit.id, partId, key: RENEW, changes: {} };
+    const at = { ...(unit ? { unitId: unit.id } : {}), ...(part ? { partId: part.id } : {}) };
+    const task = { id: `${runId}-task`, key, changes: {}, ...at };
     return insertRun(tx, {
       id: runId,
       homeId: HOME,
-      unitId: unit.id,
-      partId,
+      unitId: unit?.id ?? null,
+      partId: part?.id ?? null,
       taskId: await ensureTask(tx, HOME, task, NOW.toISOString()),
-      procedureId: "change-panel-filter",
-      facts: { directionKnown: true, indicator: slot.indicator },
-      isolator: isolatorOf(unit),
-      startedAt: NOW.toISOString(),
+      procedureId,
+      procedure: job,
+      facts: factsOf(unit, slot),
+      variant: variant ?? usualVariant(job),
+      doer: "owner",
+      isolator: unit ? isolatorOf(unit) : "switch-off",
+      startedAt: "2026-03-14T09:00:00.000Z",
       endedAt: null,
     });
   });
   return runId;
 }
-const record = (runId: string, events: RunEvent[]) => recordRunEvents(store, runId, events, NOW);
-const allSteps = async (runId: string) =>
-  stepsOf((await findRun(store.db, runId))!).map((step) => step.id);
+const change = (partId = "cellar-filter") => begin("change-panel-filter", { partId });
+const jobAt = async (runId: string) => jobOfRun((await findRun(store.db, runId))!);
+const record = (runId: string, events: RunEvent[], now = NOW) =>
+  recordRunEvents(store, runId, events, now);
+const finished = (more: object = {}) => event({ kind: "finished", ...more });
 const historyOf = async (partId: string) =>
   effectiveHistory(await listEventsOfPart(store.db, partId));
+const ofRun = async (runId: string) => effectiveHistory(await listEventsOfRun(store.db, runId));
 
 describe("what a device sends", () => {
   it("is kept in order, once, however often it comes", async () => {
-    const runId = await begin();
-    const events = ["new-one-at-hand", "power-off", "open-slot"].map(done);
+    const runId = await change();
+    const events = walk(await jobAt(runId), { until: "old-one-out" });
     await record(runId, events.slice(0, 2));
     await record(runId, events);
     await record(runId, [events[0]!]);
@@ -81,35 +93,44 @@ describe("what a device sends", () => {
   });
 
   it("is refused where the rules forbid it, and the rest is kept", async () => {
-    const runId = await begin();
-    const [first, ahead, second] = [done("new-one-at-hand"), done("power-on"), done("power-off")];
-    const recorded = await record(runId, [first, ahead, second]);
+    const runId = await change();
+    const [first, second] = walk(await jobAt(runId), { until: "open-slot" });
+    const ahead = event({ kind: "done", step: "power-on" });
+    const recorded = await record(runId, [first!, ahead, second!]);
     expect(recorded).toMatchObject({
       kind: "recorded",
       refused: [{ id: ahead.id, why: "not-the-step" }],
     });
-    expect((await listRunEvents(store.db, runId)).map((event) => event.id)).toEqual([
-      first.id,
-      second.id,
+    expect((await listRunEvents(store.db, runId)).map(({ id }) => id)).toEqual([
+      first!.id,
+      second!.id,
     ]);
   });
 
   it("is not believed from a clock a day ahead, nor for a run nobody knows", async () => {
-    const runId = await begin();
-    const tomorrow = { ...done("new-one-at-hand"), at: "2026-03-16T09:00:00Z" };
-    expect(await record(runId, [tomorrow])).toEqual({ kind: "clock-off" });
-    expect(await record("no-run", [done("new-one-at-hand")])).toEqual({ kind: "unknown-run" });
+    const runId = await change();
+    const done = (at: string) => event({ kind: "done", step: "new-one-at-hand", at });
+    expect(await record(runId, [done("2026-03-16T09:00:00Z")])).toEqual({ kind: "clock-off" });
+    expect(await record("no-run", [done("2026-03-14T09:00:00Z")])).toEqual({
+      kind: "unknown-run",
+    });
     expect(await listRunEvents(store.db, runId)).toEqual([]);
   });
 
   it("from many devices at once leaves each event once and the run where the steps say", async () => {
-    const runId = await begin();
-    const steps = (await allSteps(runId)).slice(0, 4);
-    await Promise.all(Array.from({ length: 6 }, () => record(runId, steps.map(done))));
+    const runId = await change();
+    const job = await jobAt(runId);
+    // Six devices do the same four steps, each under names of its own.
+    await Promise.all(Array.from({ length: 6 }, () => record(runId, walk(job, { until: "look" }))));
     const { state, events } = (await readRun(store.db, runId))!;
-    expect(state.settled.map((settled) => settled.step.id)).toEqual(steps);
-    expect(new Set(events.map((event) => event.id)).size).toBe(events.length);
-    const way = thereAndBack(stepsOf((await findRun(store.db, runId))!), state);
+    expect(state.settled.map(({ step }) => step.id)).toEqual([
+      "new-one-at-hand",
+      "power-off",
+      "open-slot",
+      "old-one-out",
+    ]);
+    expect(new Set(events.map(({ id }) => id)).size).toBe(events.length);
+    const way = thereAndBack(state);
     expect(way.rungs.map((rung) => [rung.thing, rung.opened, rung.closed])).toEqual([
       ["power", true, false],
       ["cover", true, false],
@@ -117,18 +138,41 @@ describe("what a device sends", () => {
     ]);
     expect(way.leg).toBe("foot");
   });
+
+  it("two devices by turns lose and double nothing: a note of each, each step once", async () => {
+    const runId = await change("kiln-filter");
+    const job = await jobAt(runId);
+    let known: RunEvent[] = [];
+    for (let turn = 0; turn < 30; turn++) {
+      const mine = walk(job, { from: known }).slice(known.length, known.length + 1);
+      const late = walk(job, { from: known.slice(0, -1) }).slice(known.length - 1, known.length);
+      const note = event({ kind: "note", step: "look", words: `turn ${turn}` });
+      // One is a step behind and sends at the same time.
+      const [a] = await Promise.all([record(runId, [...mine, note]), record(runId, late)]);
+      if (a.kind !== "recorded") throw new Error("not recorded");
+      known = await listRunEvents(store.db, runId);
+    }
+    const { state } = (await readRun(store.db, runId))!;
+    expect(state.current).toBeNull();
+    expect(state.notes).toHaveLength(30);
+    const ids = state.settled.map(({ step }) => step.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    await record(runId, [event({ kind: "finished" })]);
+    expect((await ofRun(runId)).map(({ kind }) => kind)).toEqual(["look", "fitted"]);
+  });
 });
 
 describe("a finish", () => {
   it("writes the look at the old filter, then the new one with its cost, and nothing twice", async () => {
-    const runId = await begin("kiln-filter");
-    const before = await historyOf("kiln-filter");
-    await record(runId, (await allSteps(runId)).map(done));
-    const finished: RunEvent = { id: id(), at: at(), kind: "finished" };
-    await Promise.all([record(runId, [finished]), record(runId, [finished])]);
-    const [look, fitted, ...rest] = (await historyOf("kiln-filter")).slice(before.length);
+    const runId = await change("gallery-bank");
+    const before = await historyOf("gallery-bank");
+    const job = await jobAt(runId);
+    await record(runId, walk(job, { seen: { look: { grade: "blocked" } } }));
+    const end = finished({ minutes: 12, costMinor: 4200, used: ["the new filter"] });
+    await Promise.all([record(runId, [end]), record(runId, [end])]);
+    const [look, fitted, ...rest] = (await historyOf("gallery-bank")).slice(before.length);
     expect(rest).toEqual([]);
-    const oldItem = before.findLast((event) => event.itemId)!.itemId;
+    const oldItem = before.findLast(({ itemId }) => itemId)!.itemId;
     expect(look).toMatchObject({
       kind: "look",
       date: "2026-03-14",
@@ -136,44 +180,191 @@ describe("a finish", () => {
       look: { grade: "blocked" },
       runId,
     });
-    expect(fitted).toMatchObject({ kind: "fitted", date: "2026-03-14", costMinor: 890, runId });
+    expect(fitted).toMatchObject({ kind: "fitted", costMinor: 4200, minutes: 12, runId });
     expect(fitted!.itemId).not.toBe(oldItem);
     expect((await findRun(store.db, runId))!.endedAt).toBe(NOW.toISOString());
-    expect((await listOpenRuns(store.db, HOME)).map((run) => run.id)).not.toContain(runId);
+    expect((await listOpenRuns(store.db, HOME)).map(({ id }) => id)).not.toContain(runId);
   });
 
-  it("carries what stays open past the run, with its words, and fits nothing that is not in", async () => {
-    const runId = await begin("gallery-bank");
-    const before = await historyOf("gallery-bank");
-    const words = "the four new ones are too deep";
-    const steps = (await allSteps(runId)).map((step) =>
-      step === "new-one-in" || step === "power-on"
-        ? ({ id: id(), at: at(), kind: "leave-open", step, words } as const)
-        : done(step),
-    );
-    await record(runId, [...steps, { id: id(), at: at(), kind: "finished" }]);
-    const after = (await historyOf("gallery-bank")).slice(before.length);
-    expect(after.map((event) => event.kind)).toEqual(["look"]);
-    const left = (await listEndEntries(store.db, HOME)).filter((entry) => entry.runId === runId);
-    // The gallery's isolator is a disconnect.
-    expect(left.map(({ end, action, words: said }) => [end, action, said])).toEqual([
-      ["disconnect-out", "open", words],
-      ["part-out", "open", words],
+  it("taken back leaves nothing of it, and the run goes on; finished again it counts once", async () => {
+    const runId = await change("kiln-filter");
+    const before = await historyOf("kiln-filter");
+    await record(runId, [...walk(await jobAt(runId)), finished()]);
+    expect(await historyOf("kiln-filter")).toHaveLength(before.length + 2);
+    await record(runId, [event({ kind: "undone" })], new Date(NOW.getTime() + 9000));
+    expect(await historyOf("kiln-filter")).toEqual(before);
+    expect((await findRun(store.db, runId))!.endedAt).toBeNull();
+    await record(runId, [finished({ minutes: 7 })]);
+    const after = (await historyOf("kiln-filter")).slice(before.length);
+    expect(after.map(({ kind, minutes }) => [kind, minutes])).toEqual([
+      ["look", undefined],
+      ["fitted", 7],
     ]);
   });
 
-  it("is not had before the last step", async () => {
-    const runId = await begin();
-    const early = await record(runId, [{ id: id(), at: at(), kind: "finished" }]);
-    expect(early).toMatchObject({ refused: [{ why: "steps-left" }] });
-    expect((await findRun(store.db, runId))!.endedAt).toBeNull();
+  it("is not taken back a minute later: then entries are corrected", async () => {
+    const runId = await change("kiln-filter");
+    await record(runId, [...walk(await jobAt(runId)), finished()]);
+    const undone = event({ kind: "undone" });
+    const late = await record(runId, [undone], new Date(NOW.getTime() + 60_000));
+    expect(late).toMatchObject({ refused: [{ id: undone.id, why: "too-late" }] });
+    expect(await ofRun(runId)).toHaveLength(2);
   });
 
-  it("given up leaves no trace in the history", async () => {
-    const runId = await begin();
+  it("carries what stays open past the run, with its words and its name; taken back it is the run's again", async () => {
+    const runId = await change("gallery-bank");
+    const words = "the four new ones are too deep";
+    const leave = (step: string) => event({ kind: "leave-open", step, words });
+    const job = await jobAt(runId);
+    const out = [...walk(job, { until: "new-one-in" }), leave("new-one-in")];
+    const shut = [...walk(job, { from: out, until: "power-on" }), leave("power-on")];
+    await record(runId, [...walk(job, { from: shut }), finished()]);
+    expect((await ofRun(runId)).map(({ kind }) => kind)).toEqual(["look"]);
+    const left = (await listEndEntries(store.db, HOME)).filter((entry) => entry.runId === runId);
+    // The gallery's isolator is a disconnect.
+    expect(left.map(({ end, action, label, words: said }) => [end, action, label, said])).toEqual([
+      ["disconnect-out", "open", "power off", words],
+      ["part-out", "open", "filter out", words],
+    ]);
+    await record(runId, [event({ kind: "undone" })]);
+    const log = (await listEndEntries(store.db, HOME)).filter((entry) => entry.runId === runId);
+    expect(log.map(({ action }) => action)).toEqual(["open", "open", "close", "close"]);
+  });
+
+  it("is not had before the last step, and given up leaves no trace", async () => {
+    const runId = await change();
     const before = await historyOf("cellar-filter");
-    await record(runId, [done("new-one-at-hand"), { id: id(), at: at(), kind: "stopped" }]);
+    const early = await record(runId, [finished()]);
+    expect(early).toMatchObject({ refused: [{ why: "steps-left" }] });
+    const first = event({ kind: "done", step: "new-one-at-hand" });
+    await record(runId, [first, event({ kind: "stopped" })]);
     expect(await historyOf("cellar-filter")).toEqual(before);
     expect((await findRun(store.db, runId))!.endedAt).not.toBeNull();
+  });
+
+  it("of a job put off says why and until when, and renews nothing", async () => {
+    const runId = await change("gallery-bank");
+    const job = await jobAt(runId);
+    const turned = event({
+      kind: "turned-back",
+      step: "check-new",
+      reason: "wrong-size",
+      words: "it is an inch too deep",
+      until: "2026-03-21",
+    });
+    const back = walk(job, { from: [...walk(job, { until: "check-new" }), turned] });
+    await record(runId, [...back, finished()]);
+    expect(
+      (await ofRun(runId)).map(({ kind, words, until, taskKey }) => [kind, words, until, taskKey]),
+    ).toEqual([
+      ["look", undefined, undefined, undefined],
+      ["put-off", "it is an inch too deep", "2026-03-21", "renew"],
+    ]);
+    const last = await findLastRun(store.db, {
+      homeId: HOME,
+      unitId: "gallery",
+      partId: "gallery-bank",
+      taskKey: "renew",
+    });
+    expect(last?.id).toBe(runId);
+  });
+
+  it("keeps the size of a slot that was measured on the way", async () => {
+    const runId = await begin("change-panel-filter", { partId: "kiln-filter" });
+    const job = await jobAt(runId);
+    const withSize = {
+      ...job,
+      setting: { ...job.setting, facts: [...job.setting.facts, "size-unknown" as const] },
+    };
+    const events = walk(withSize, {
+      seen: { "measure-slot": { size: { opening: "20 1/8 x 25 1/8 x 1 1/8", buy: "20x25x1" } } },
+    });
+    await store.client.execute({
+      sql: "UPDATE runs SET facts = ? WHERE id = ?",
+      args: [JSON.stringify(withSize.setting.facts), runId],
+    });
+    await record(runId, [...events, finished()]);
+    const slot = (await listSlots(store.db, HOME)).find(({ id }) => id === "kiln-filter")!;
+    expect(slot.opening).toMatchObject({ text: "20 1/8 x 25 1/8 x 1 1/8" });
+    expect(slot.nominal).toMatchObject({ text: "20x25x1", unit: "in" });
+  });
+});
+
+describe("what was seen", () => {
+  it("at a part is a reading of it, and the job is done with its rounds told", async () => {
+    const partId = "cellar-furnace-condensate-line";
+    const runId = await begin("flush-condensate-line", { partId }, "flush");
+    const job = await jobAt(runId);
+    const once = walk(job, { until: "watch-it-run" });
+    const cloudy = event({
+      kind: "done",
+      step: "watch-it-run",
+      round: 0,
+      reading: { value: "cloudy" },
+    });
+    const note = event({ kind: "note", step: "brush", words: "the brush is too short" });
+    const all = walk(job, { from: [...once, cloudy, note] });
+    await record(runId, [...all, finished({ minutes: 25 })]);
+    const [drain, done] = await ofRun(runId);
+    expect(drain).toMatchObject({
+      kind: "reading",
+      partId,
+      reading: { kind: "drain", value: "clear" },
+    });
+    expect(done).toMatchObject({ kind: "done", partId, taskKey: "flush", minutes: 25 });
+    expect(done!.words).toBe("the brush is too short; 2 rounds until it was clear");
+  });
+
+  it("on a walk through the house belongs to what it was seen at; zero was read at every alarm", async () => {
+    const runId = await begin("walk-round", {}, "walk");
+    const job = await jobAt(runId);
+    const events = walk(job, {
+      seen: {
+        "co-display": { reading: { value: 0, unit: "ppm" } },
+        "filter-look": { grade: "grey", place: "kiln-filter" },
+        listen: { reading: { value: "rattle" }, place: "kiln-furnace" },
+      },
+    });
+    await record(runId, [...events, finished()]);
+    const entries = await ofRun(runId);
+    const alarms = entries.filter(({ reading }) => reading?.kind === "co-ppm");
+    expect(alarms).toHaveLength(4);
+    expect(new Set(alarms.map(({ unitId }) => unitId)).size).toBe(4);
+    expect(entries.find(({ kind }) => kind === "look")).toMatchObject({
+      partId: "kiln-filter",
+      unitId: "kiln-furnace",
+    });
+    expect(entries.find(({ reading }) => reading?.kind === "noise")?.unitId).toBe("kiln-furnace");
+    expect(entries.at(-1)).toMatchObject({ kind: "done", taskKey: "walk" });
+    expect(entries.at(-1)!.unitId).toBeUndefined();
+  });
+
+  it("and means stop is on record at once, though nobody comes back to finish", async () => {
+    const partId = "cellar-furnace-flame-sensor";
+    const runId = await begin("polish-flame-sensor", { partId }, "polish");
+    const job = await jobAt(runId);
+    const events = walk(job, { seen: { "test-start": { reading: { value: "sooting" } } } });
+    await record(runId, events);
+    expect((await ofRun(runId)).map(({ kind, reading }) => [kind, reading?.value])).toEqual([
+      ["reading", "sooting"],
+    ]);
+    const safe = event({ kind: "made-safe", words: "burners cleaned by the technician" });
+    await record(runId, [safe, finished()]);
+    const kinds = (await ofRun(runId)).map(({ kind }) => kind);
+    expect(kinds.sort()).toEqual(["done", "reading"]);
+  });
+});
+
+describe("a run of before", () => {
+  it("keeps the procedure it began with, and its two facts by name", async () => {
+    const runId = await change();
+    await store.client.execute({
+      sql: "UPDATE runs SET facts = ? WHERE id = ?",
+      args: ['{"directionKnown":false,"indicator":true}', runId],
+    });
+    const { state } = (await readRun(store.db, runId))!;
+    const ids = state.steps.map(({ id }) => id);
+    expect(ids).toContain("find-direction");
+    expect(ids.at(-1)).toBe("reset-light");
   });
 });

@@ -1,25 +1,45 @@
 import { randomUUID } from "node:crypto";
-import { dayIn, type PlainDate } from "@/core/quantities/plain-date";
-import { replayRun, type RunEvent, type RunRefusal, type RunState } from "@/core/procedures/run";
-import { fittingOf } from "@/core/register/fitting";
+import { readSize } from "@/core/quantities/size";
+import { replayRun, type RunJob, type RunRefusal, type RunState } from "@/core/procedures/run";
+import type { RunEvent } from "@/core/procedures/run-event";
 import { effectiveHistory } from "@/core/register/effective-history";
-import type { FilterSlot } from "@/core/register/register";
+import { fittingOf } from "@/core/register/fitting";
+import type { FilterSlot, HistoryEvent } from "@/core/register/register";
+import {
+  countedStep,
+  doneEntry,
+  endsLeft,
+  putOffEntry,
+  seenEntries,
+  wordsOf,
+  type RunWhere,
+} from "@/core/register/run-outcome";
+import { dayIn } from "@/core/quantities/plain-date";
 import type { Store, Tx } from "@/db/client";
-import { appendEvent, listEventsOfPart } from "@/db/repositories/history";
+import { appendEvents, listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
 import { findHome } from "@/db/repositories/homes";
-import { insertItem, listSlots } from "@/db/repositories/parts";
-import { appendEndEntry, appendRunEvents, markRunEnded, type Run } from "@/db/repositories/runs";
-import { placeOf, readRun, stepsOf } from "./run-replay";
+import { insertItem, listSlots, updateSlot } from "@/db/repositories/parts";
+import {
+  appendEndEntry,
+  appendRunEvents,
+  listEndEntries,
+  markRunEnded,
+  type Run,
+} from "@/db/repositories/runs";
+import { listUnits } from "@/db/repositories/units";
+import { readRun } from "./run-replay";
 
 /** A device's clock may be this far off before what it says is not believed, ms. */
 const MOST_CLOCK_ERROR_MS = 86_400_000;
+/** A finish is taken back for ten seconds on the screen; a slow network may take as long again, ms. */
+const UNDO_WITHIN_MS = 30_000;
 
 export type Recorded =
   | {
       kind: "recorded";
       events: RunEvent[];
       state: RunState;
-      refused: { id: string; why: RunRefusal }[];
+      refused: { id: string; why: RunRefusal | "too-late" }[];
     }
   | { kind: "unknown-run" }
   | { kind: "clock-off" };
@@ -39,69 +59,178 @@ export async function recordRunEvents(
   return store.write(async (tx): Promise<Recorded> => {
     const found = await readRun(tx, runId);
     if (!found) return { kind: "unknown-run" };
-    const { run, events, state: before } = found;
-    const fresh = sent.filter((event) => !events.some((known) => known.id === event.id));
-    const state = replayRun(stepsOf(run), [...events, ...fresh], placeOf(run));
+    const { run, job, events, state: before } = found;
+    const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
+    const unknown = sent.filter((event) => !events.some((known) => known.id === event.id));
+    const late = unknown.filter((event) => event.kind === "undone" && isLate);
+    const fresh = unknown.filter((event) => !late.includes(event));
+    const state = replayRun(job, [...events, ...fresh], now.toISOString());
     const refusals = state.refused.slice(before.refused.length);
     const accepted = fresh.filter(
       (event) => !refusals.some((refusal) => refusal.event.id === event.id),
     );
     await appendRunEvents(tx, runId, accepted);
-    if (before.status === "going" && state.status !== "going") await conclude(tx, run, state, now);
+    await writeWhatFollows(tx, { run, job, before, state }, now);
     return {
       kind: "recorded",
       events: [...events, ...accepted],
       state,
-      refused: refusals.map(({ event, why }) => ({ id: event.id, why })),
+      refused: [
+        ...refusals.map(({ event, why }) => ({ id: event.id, why })),
+        ...late.map(({ id }) => ({ id, why: "too-late" as const })),
+      ],
     };
   });
 }
 
-/** What a run amounts to once it is over: the look, the fitting, and what stays open with words. */
-async function conclude(tx: Tx, run: Run, state: RunState, now: Date): Promise<void> {
+type Step = { run: Run; job: RunJob; before: RunState; state: RunState };
+
+/** What the record, the slot and the loose ends have to hear of what a run came to. */
+async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
+  const { run, job, before, state } = step;
+  if (before.status !== "going" && state.status === "going") return takeBack(tx, run, now);
+  const isOver = before.status === "going" && state.status !== "going";
+  const { hold } = state;
+  const isNewHold = hold?.why === "reading" && before.hold?.at !== hold.at;
+  if (!isOver && !isNewHold) return;
+  const home = await findHome(tx, run.homeId);
+  if (!home) return;
+  const slots = await listSlots(tx, run.homeId);
+  const where = await whereOf(tx, run, home.timeZone, slots, now.toISOString());
+  // A reading that means stop is on record at once: nobody may come back to finish the run.
+  if (isNewHold)
+    await append(
+      tx,
+      run,
+      seenEntries(state, where).filter(({ id }) => id.startsWith(hold.event)),
+    );
+  if (!isOver) return;
   await markRunEnded(tx, run.id, now.toISOString());
   if (state.status !== "finished") return;
-  const home = await findHome(tx, run.homeId);
-  const slot = (await listSlots(tx, run.homeId)).find((each) => each.id === run.partId);
-  if (!home || !slot) return;
-  const dayOf = (at: string) => dayIn(home.timeZone, Date.parse(at));
-  await recordWork(tx, run, slot, state, dayOf, now.toISOString());
-  for (const end of state.ends.open) {
-    const left = state.settled.find(
-      (settled) => settled.leftOpen !== undefined && end.id === `${run.id}:${settled.step.closes}`,
-    );
-    const entry = state.log.find((each) => each.id === end.id && each.action === "open")!;
-    await appendEndEntry(tx, run.homeId, { ...entry, runId: run.id, words: left?.leftOpen });
-  }
+  const slot = slots.find((each) => each.id === run.partId);
+  const putOff = putOffEntry(state, where);
+  await append(tx, run, [
+    ...seenEntries(state, where),
+    ...(await workEntries(tx, state, where, slot)),
+    ...(putOff ? [putOff] : []),
+  ]);
+  if (slot) await keepSize(tx, state, slot);
+  for (const end of endsLeft(job, state))
+    await appendEndEntry(tx, run.homeId, { ...end, runId: run.id });
 }
 
-async function recordWork(
+async function whereOf(
   tx: Tx,
   run: Run,
-  slot: FilterSlot,
-  state: RunState,
-  dayOf: (at: string) => PlainDate,
+  homeTimeZone: string,
+  slots: readonly FilterSlot[],
   recordedAt: string,
-): Promise<void> {
-  const common = { unitId: run.unitId, partId: run.partId, runId: run.id, recordedAt };
-  const itemBefore = effectiveHistory(await listEventsOfPart(tx, run.partId)).findLast(
-    (event) => event.itemId !== undefined,
-  )?.itemId;
-  const look = state.settled.find((settled) => settled.grade !== undefined);
-  if (look?.grade)
-    await appendEvent(tx, run.homeId, {
-      ...common,
-      id: randomUUID(),
-      kind: "look",
-      date: dayOf(look.at),
-      look: { grade: look.grade },
-      ...(itemBefore ? { itemId: itemBefore } : {}),
-    });
-  const renewed = state.settled.find(({ step, leftOpen }) => step.renews && leftOpen === undefined);
-  if (!renewed) return;
-  const ids = { event: randomUUID(), item: randomUUID() };
-  const happened = { date: dayOf(renewed.at), recordedAt, runId: run.id };
-  const { event, item } = fittingOf(slot, ids, happened, itemBefore);
+): Promise<RunWhere> {
+  const units = await listUnits(tx, run.homeId);
+  const itemBefore = run.partId
+    ? effectiveHistory(await listEventsOfPart(tx, run.partId)).findLast(
+        (event) => event.itemId !== undefined,
+      )?.itemId
+    : undefined;
+  return {
+    homeTimeZone,
+    runId: run.id,
+    ...(run.unitId ? { unitId: run.unitId } : {}),
+    ...(run.partId ? { partId: run.partId } : {}),
+    taskKey: run.taskKey,
+    recordedAt,
+    ...(itemBefore ? { itemBefore } : {}),
+    alarms: units.flatMap(({ id, kind, retiredOn }) =>
+      kind === "co-alarm" && !retiredOn ? [id] : [],
+    ),
+    unitOfSlot: (slotId) => slots.find((slot) => slot.id === slotId)?.unitId,
+  };
+}
+
+/** The job itself: a filter that came in or went back, or that it was done. */
+async function workEntries(
+  tx: Tx,
+  state: RunState,
+  where: RunWhere,
+  slot: FilterSlot | undefined,
+): Promise<HistoryEvent[]> {
+  const done = doneEntry(state, where);
+  const counted = countedStep(state);
+  if (!done || !counted) return [];
+  if (!slot) return [done];
+  const ids = { event: `${counted.event}-fitted`, item: randomUUID() };
+  const date = dayIn(where.homeTimeZone, Date.parse(counted.at));
+  const words = wordsOf(state);
+  const happened = {
+    date,
+    recordedAt: where.recordedAt,
+    runId: where.runId,
+    ...(words ? { words } : {}),
+  };
+  const { event, item } = fittingOf(slot, ids, happened, where.itemBefore);
   if (item) await insertItem(tx, item);
-  await appendEvent(tx, run.homeId, event);
+  const { minutes, costMinor } = state.finish ?? {};
+  return [
+    {
+      ...event,
+      ...(minutes === undefined ? {} : { minutes }),
+      ...(costMinor === undefined ? {} : { costMinor }),
+    },
+  ];
+}
+
+/** Adds what the run has not added yet; what was taken back comes under a new name. */
+async function append(tx: Tx, run: Run, entries: readonly HistoryEvent[]): Promise<void> {
+  const known = await listEventsOfRun(tx, run.id);
+  const ids = new Set(known.map(({ id }) => id));
+  const gone = new Set(known.flatMap(({ corrects }) => corrects ?? []));
+  const isThere = (id: string) =>
+    known.some((each) => (each.id === id || each.id.startsWith(`${id}~`)) && !gone.has(each.id));
+  const fresh = entries
+    .filter(({ id }) => !isThere(id))
+    .map((event) => (ids.has(event.id) ? { ...event, id: `${event.id}~${randomUUID()}` } : event));
+  await appendEvents(tx, run.homeId, fresh);
+}
+
+/** The finish taken back: what it wrote is withdrawn, and its ends are the run's own again. */
+async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
+  await markRunEnded(tx, run.id, null);
+  const recordedAt = now.toISOString();
+  const written = await listEventsOfRun(tx, run.id);
+  const gone = new Set(written.flatMap(({ corrects }) => corrects ?? []));
+  await appendEvents(
+    tx,
+    run.homeId,
+    written
+      .filter(({ id, kind }) => kind !== "withdrawn" && !gone.has(id))
+      .map(({ id, unitId, partId, date }): HistoryEvent => ({
+        id: randomUUID(),
+        kind: "withdrawn",
+        corrects: id,
+        unitId,
+        partId,
+        date,
+        recordedAt,
+        runId: run.id,
+      })),
+  );
+  const log = (await listEndEntries(tx, run.homeId)).filter((entry) => entry.runId === run.id);
+  for (const entry of log.filter(({ action }) => action === "open"))
+    if (log.findLast(({ id }) => id === entry.id)?.action === "open")
+      await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "close" });
+}
+
+/** The size that was measured on the way belongs to the slot from now on. */
+async function keepSize(tx: Tx, state: RunState, slot: FilterSlot): Promise<void> {
+  const size = state.settled.findLast(({ seen }) => seen.size)?.seen.size;
+  if (!size) return;
+  const opening = readSize(size.opening, "in");
+  const buy = size.buy === undefined ? null : readSize(size.buy, "in");
+  await updateSlot(tx, {
+    ...slot,
+    ...(opening.ok ? { opening: { text: size.opening, mm: opening.mm } } : {}),
+    ...(buy?.ok && size.buy !== undefined
+      ? { nominal: { text: size.buy, mm: buy.mm, unit: buy.unit } }
+      : {}),
+  });
 }

@@ -1,4 +1,4 @@
-import type { Step, StepEnd } from "@/core/procedures/procedure";
+import type { StepEnd } from "@/core/procedures/procedure";
 import type { RunState } from "@/core/procedures/run";
 
 /** One rung of the V: what is shut, opened or taken out, and the step that puts it back. */
@@ -16,7 +16,8 @@ export type ThereAndBack = {
 };
 
 /** How far a run has gone down the one side of its V and up the other. */
-export function thereAndBack(steps: readonly Step[], state: RunState): ThereAndBack {
+export function thereAndBack(state: RunState): ThereAndBack {
+  const { steps } = state;
   const settled = new Map(state.settled.map((each) => [each.step.id, each]));
   const rungs = steps.flatMap((step) =>
     (step.opens ?? []).map((end): Rung => {
@@ -30,7 +31,18 @@ export function thereAndBack(steps: readonly Step[], state: RunState): ThereAndB
       };
     }),
   );
-  if (!state.current) return { rungs, leg: "over" };
-  if (rungs.some((rung) => !rung.opened)) return { rungs, leg: "down" };
-  return { rungs, leg: rungs.some((rung) => rung.closed || rung.left) ? "up" : "foot" };
+  // Turned back, what was never opened is none of its way.
+  const way = state.turnedBack ? rungs.filter((rung) => rung.opened) : rungs;
+  if (!state.current) return { rungs: way, leg: "over" };
+  const isUp = state.turnedBack !== null || way.some((rung) => rung.closed || rung.left);
+  if (isUp && way.every((rung) => rung.opened || rung.closed)) return { rungs: way, leg: "up" };
+  if (way.some((rung) => !rung.opened)) return { rungs: way, leg: "down" };
+  return { rungs: way, leg: "foot" };
+}
+
+/** The step that the end belongs to, in words: “cover stays off”. */
+export function staysWords(state: RunState): string {
+  const key = state.current?.closes;
+  const end = state.steps.flatMap((step) => step.opens ?? []).find((each) => each.key === key);
+  return end ? `${end.thing} stays ${end.state}` : "it stays open";
 }

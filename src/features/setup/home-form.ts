@@ -61,6 +61,7 @@ const shape = z.object({
   heatingDesign: z.string(),
   coolingDesign: z.string(),
   dailyRange: z.string(),
+  localRules: z.string().max(400, "Shorter, please: up to 400 letters.").optional(),
 });
 
 export type HomeFields = {
@@ -69,6 +70,7 @@ export type HomeFields = {
   currency: string;
   timeZone: string;
   climate: Climate;
+  localRules?: string;
 };
 
 /** Reads the fields of a home; temperatures come in the home's own unit and leave in °C. */
@@ -121,6 +123,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
     unitSystem: fields.unitSystem,
     currency: fields.currency,
     timeZone: fields.timeZone,
+    ...(fields.localRules ? { localRules: fields.localRules } : {}),
     climate: climateSchema.parse({
       monthlyMeanC,
       heatingDesignC: toCelsius(heating!, unit),

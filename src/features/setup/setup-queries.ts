@@ -10,7 +10,7 @@ const figure = (value: number) => String(Math.round(value * 10) / 10);
 export async function homeFieldsOf(homeId: string): Promise<Values | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
-  const { name, unitSystem, currency, timeZone, climate } = book.home;
+  const { name, unitSystem, currency, timeZone, climate, localRules } = book.home;
   const unit = unitSystem === "us" ? "F" : "C";
   const degrees = (celsius: number) => figure(fromCelsius(celsius, unit));
   const ranges =
@@ -20,6 +20,7 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
     unitSystem: [unitSystem],
     currency: [currency],
     timeZone: [timeZone],
+    localRules: [localRules ?? ""],
     monthlyMean: [climate.monthlyMeanC.map(degrees).join(" ")],
     heatingDesign: [degrees(climate.heatingDesignC)],
     coolingDesign: [degrees(climate.coolingDesignMeanC)],

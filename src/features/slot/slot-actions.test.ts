@@ -76,7 +76,7 @@ describe("a slot", () => {
       ["fitted", "2026-01-02", 3100],
     ]);
     const job = tasksOf(await book()).find((task) => task.partId === id);
-    expect([job?.key, job?.procedureId]).toEqual([RENEW, "change-panel-filter"]);
+    expect([job?.key, job?.procedureIds]).toEqual([RENEW, ["change-panel-filter"]]);
   });
 
   it("is changed, and keeps its record", async () => {

@@ -4,7 +4,7 @@ import { procedure } from "@/content/procedures/library";
 import { standingsOf } from "@/content/standings";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import type { Procedure } from "@/core/procedures/procedure";
-import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
+import { bySoonestDue, isPutOff, type TaskStanding } from "@/core/register/agenda";
 import type { HomeBook, Part } from "@/core/register/register";
 import type { Standing } from "@/core/register/standing";
 import { RENEW } from "@/core/register/task";
@@ -47,7 +47,10 @@ export async function todayOf(homeId: string): Promise<Today | null> {
   const isPast = (job: TaskStanding) => job.state === "past";
   const isSoon = (job: TaskStanding) => !isPast(job) && job.due !== null && job.due <= week;
   // What only a technician may do is no errand for today.
-  const nearest = jobs.find((job) => job.task.who !== "licensed" && (isPast(job) || isSoon(job)));
+  // Nor what somebody tried in vain and means to try again later.
+  const nearest = jobs.find(
+    (job) => job.task.who !== "licensed" && !isPutOff(job, today) && (isPast(job) || isSoon(job)),
+  );
   const until = addDays(today, CLOSER_DAYS);
   const isClose = (job: TaskStanding) =>
     job.due === null ? isUnknownFilter(job) : job.due <= until;
@@ -58,7 +61,7 @@ export async function todayOf(homeId: string): Promise<Today | null> {
       job.task.key === RENEW
         ? standingsOf(book, today).find((each) => each.slot.id === job.task.partId)
         : undefined,
-    procedure: job.task.procedureId ? procedure(job.task.procedureId) : null,
+    procedure: job.task.procedureIds[0] ? procedure(job.task.procedureIds[0]) : null,
   });
   return {
     book,

@@ -37,6 +37,8 @@ function whatHappened(book: HomeBook, event: HistoryEvent): string {
       return "Broke down";
     case "forgotten":
       return "What its looks taught was forgotten";
+    case "put-off":
+      return "Not possible";
     case "look":
       return lookWords(book, event);
     default:

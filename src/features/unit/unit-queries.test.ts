@@ -71,16 +71,16 @@ describe("a part's sheet", () => {
     if (sheet.kind !== "slot") throw new Error("a slot is a slot");
     expect(sheet.siblings.map(({ slot }) => slot.id)).toEqual(["mesh-left", "mesh-right"]);
     expect(sheet.drivers.map(({ words }) => words)).toContain("clay dust");
-    expect(sheet.isGuided).toBe(false);
+    expect(sheet.guide).toBeNull();
     expect(sheet.history.lines[0]!.what).not.toContain(":".concat(" mesh"));
     const filter = (await partSheetOf(HOME, "kiln-filter", false))!;
-    expect(filter.kind === "slot" && filter.isGuided).toBe(true);
+    expect(filter.kind === "slot" && filter.guide).toBe("Change");
   });
 
   it("knows when another part was last seen to", async () => {
     const sheet = (await partSheetOf(HOME, "dryer-dryer-duct", false))!;
     if (sheet.kind !== "part") throw new Error("a duct is a part");
-    expect(sheet.lastDone).toBe("2025-02-04");
+    expect(sheet.lastDone).toBe("2025-01-06");
     expect(sheet.history.lines[0]!.what).toBe("Cleaned");
     const alarm = (await partSheetOf(HOME, "alarm-upper-batteries", false))!;
     expect(alarm.history.lines[0]!.what).toBe("Replaced");

@@ -120,7 +120,8 @@ export type PartSheet =
       drivers: { driver: ScopedDriver; words: string }[];
       events: HistoryEvent[];
       /** Its change is led through step by step. */
-      isGuided: boolean;
+      /** The verb of the procedure that leads through its renewal, where there is one. */
+      guide: string | null;
       siblings: Standing[];
     })
   | (Common & { kind: "retired-slot"; slot: FilterSlot })
@@ -166,7 +167,7 @@ export async function partSheetOf(
     standing,
     events,
     drivers: driversOf(book, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
-    isGuided: renewalOf(slot.media) !== null,
+    guide: renewalOf(slot.media)?.verb ?? null,
     siblings,
   };
 }

@@ -3,8 +3,8 @@ import { notFound } from "next/navigation";
 import { HouseSection } from "@/features/house/components/house-section";
 import { houseOf } from "@/features/house/house-queries";
 import { EndList } from "@/features/loose-ends/components/end-list";
-import { goingRuns, openEnds } from "@/features/loose-ends/loose-ends-queries";
-import { StartButton } from "@/features/run/components/start-button";
+import { goingRuns, leftOpen, openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { StartLink } from "@/features/run/components/start-link";
 import { TodayView } from "@/features/today/components/today-view";
 import { todayOf } from "@/features/today/today-queries";
 import { ChangedLink } from "@/features/unit/components/part-view";
@@ -22,19 +22,20 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
     homeId,
     ends.open.map((end) => end.unit),
   );
-  const going = (await goingRuns(homeId)).map(({ run }) => run.partId);
+  const left = await leftOpen(homeId);
+  const going = await goingRuns(homeId);
   const { book } = data;
   return (
     <TodayView
       data={data}
-      openCount={ends.open.length}
+      openCount={left.length}
       ends={
         <EndList
           homeId={homeId}
-          ends={ends}
+          left={left}
           now={now().toISOString()}
           placeOf={(unitId, partId) => ({
-            unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "A removed unit",
+            unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "The house",
             partName: [...book.slots, ...book.parts]
               .find((part) => part.id === partId)
               ?.name.toLowerCase(),
@@ -43,11 +44,12 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
       }
       house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
       start={({ procedure, standing, job }) =>
-        standing && procedure ? (
-          <StartButton
+        procedure ? (
+          <StartLink
             homeId={homeId}
-            slotId={standing.slot.id}
-            words={going.includes(standing.slot.id) ? "Carry on" : "Start"}
+            jobId={job.task.id}
+            going={going.find(({ task }) => task === job.task.id)?.run.id}
+            words="Start"
           />
         ) : standing ? (
           <ChangedLink homeId={homeId} slotId={standing.slot.id} strong />

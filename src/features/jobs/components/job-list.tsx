@@ -5,6 +5,8 @@ import type { JobRow } from "../job-rows";
 const ROW =
   "grid grid-cols-[1.75rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-2.5";
 
+const ACT = "inline-flex min-h-8 items-center text-link underline underline-offset-4";
+
 /** Jobs with what is known of each; `placed` names unit and part as well. */
 export function JobList({
   homeId,
@@ -65,6 +67,7 @@ function JobWords({ homeId, row, placed }: { homeId: string; row: JobRow; placed
         {row.isChanged && !row.isOff && " (changed)"}
         {row.state !== "none" && `; ${row.last}`}
         {`; ${row.effort}`}
+        {row.putOff !== "" && `; ${row.putOff}`}
       </p>
     </div>
   );
@@ -80,15 +83,26 @@ function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
         </p>
       )}
       <p className="text-[0.9375rem] text-second">{row.window}</p>
-      {!row.isRenewal && row.state !== "none" && (
-        <Link
-          href={`/homes/${homeId}/${row.doneAt}`}
-          aria-label={`Note it done: ${row.name}`}
-          className="inline-flex min-h-8 items-center text-link underline underline-offset-4"
-        >
-          Note it done
-        </Link>
-      )}
+      <span className="flex flex-wrap justify-end gap-x-4">
+        {row.isLed && row.state !== "none" && (
+          <Link
+            href={`/homes/${homeId}/jobs/${row.id}/start`}
+            aria-label={`Do it step by step: ${row.name}`}
+            className={ACT}
+          >
+            Do it
+          </Link>
+        )}
+        {!row.isRenewal && row.state !== "none" && (
+          <Link
+            href={`/homes/${homeId}/${row.doneAt}`}
+            aria-label={`Note it done: ${row.name}`}
+            className={ACT}
+          >
+            Note it done
+          </Link>
+        )}
+      </span>
     </div>
   );
 }

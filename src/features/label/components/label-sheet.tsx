@@ -4,27 +4,25 @@ import { sizeAsPrinted } from "@/content/slot-words";
 import { ratingWords } from "@/core/quantities/rating";
 import { longDate } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, Unit } from "@/core/register/register";
+import type { FilterSlot } from "@/core/register/register";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PrintButton } from "@/ui/print-button";
+import type { Label } from "../label-queries";
 
 const withYear = (date: PlainDate) => `${longDate(date)} ${date.slice(0, 4)}`;
 
-/** A label for the frame of the filter in place: its size, arrow, date and next due. */
-export async function LabelSheet({
-  unit,
-  slot,
-  fittedOn,
-  due,
-  address,
-}: {
-  unit: Unit;
-  slot: FilterSlot;
-  fittedOn: PlainDate;
-  due: PlainDate | null;
-  address: string;
-}) {
+/** A label to stick on: what it is, since when, the next due day, and a code that opens its page. */
+export async function LabelSheet({ label, address }: { label: Label; address: string }) {
+  const { unit, doneOn, due } = label;
   const code = QRCode.create(address, { errorCorrectionLevel: "M" }).modules;
+  const rows: [string, string][] = [
+    [label.kind === "slot" ? "Fitted" : label.done, doneOn ? withYear(doneOn) : "not recorded yet"],
+    [
+      "Next due",
+      due ? `about ${withYear(due)}` : label.kind === "slot" ? "look monthly" : "as it shows",
+    ],
+    ...(label.kind === "slot" ? [["Arrow", arrowWords(label.slot)] as [string, string]] : []),
+  ];
   return (
     <div className="flex flex-col gap-6">
       <article
@@ -34,28 +32,27 @@ export async function LabelSheet({
         <div>
           <p className="text-second">{unit.name}</p>
           <p className="figures font-display text-[2.5rem] leading-tight font-bold">
-            {slot.filterCount > 1 && `${slot.filterCount} × `}
-            {sizeAsPrinted(slot.nominal.text)}
+            {label.kind === "part"
+              ? label.part.name
+              : `${label.slot.filterCount > 1 ? `${label.slot.filterCount} × ` : ""}${sizeAsPrinted(label.slot.nominal.text)}`}
           </p>
-          {slot.rating && <p className="text-lg">{ratingWords(slot.rating)}</p>}
+          {label.kind === "slot" && label.slot.rating && (
+            <p className="text-lg">{ratingWords(label.slot.rating)}</p>
+          )}
         </div>
-        <FlowArrow direction={slot.direction} size={104} />
+        {label.kind === "slot" && <FlowArrow direction={label.slot.direction} size={104} />}
         <dl className="figures col-span-2 grid grid-cols-[7.5rem_1fr] gap-y-1 border-t-2 border-ink pt-3 text-lg">
-          <dt>Fitted</dt>
-          <dd className="font-semibold">{withYear(fittedOn)}</dd>
-          <dt>Next due</dt>
-          <dd className="font-semibold">{due ? `about ${withYear(due)}` : "look monthly"}</dd>
-          <dt>Arrow</dt>
-          <dd>
-            {slot.direction === "unknown"
-              ? "toward the blower"
-              : `${DIRECTION_WORDS[slot.direction]}, toward the blower`}
-          </dd>
+          {rows.map(([name, value]) => (
+            <div key={name} className="col-span-2 grid grid-cols-subgrid">
+              <dt>{name}</dt>
+              <dd className="font-semibold">{value}</dd>
+            </div>
+          ))}
         </dl>
         <div className="col-span-2 flex items-center gap-4 border-t-2 border-ink pt-3">
           <svg
             role="img"
-            aria-label="Code that opens this filter’s page"
+            aria-label="Code that opens its page"
             viewBox={`-3 -3 ${code.size + 6} ${code.size + 6}`}
             className="size-24 shrink-0 bg-on-slate fill-slate"
             shapeRendering="crispEdges"
@@ -81,3 +78,8 @@ export async function LabelSheet({
     </div>
   );
 }
+
+const arrowWords = ({ direction }: FilterSlot): string =>
+  direction === "unknown"
+    ? "toward the blower"
+    : `${DIRECTION_WORDS[direction]}, toward the blower`;

@@ -2,34 +2,35 @@
 
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { END_WORDS } from "@/content/words";
-import type { HomeEnds } from "@/core/register/home-ends";
+import type { LeftOpen } from "@/core/register/home-ends";
 import { Bracket } from "@/ui/bracket";
+import { headOf } from "../left-open-words";
 
 /** On every page of a home while something is open: what, and the way to it. Today lists it whole. */
 export function EndStrip({
   homeId,
-  ends,
+  left,
+  now,
   unitNames,
 }: {
   homeId: string;
-  ends: HomeEnds;
+  left: readonly LeftOpen[];
+  now: string;
   unitNames: Record<string, string>;
 }) {
   const isToday = usePathname() === `/homes/${homeId}`;
-  const first = ends.open[0];
+  const [first] = left;
   if (!first || isToday) return null;
-  const others = ends.open.length - 1;
+  const others = left.length - 1;
   return (
     <aside aria-label="Left open" className="no-print">
       <Link
-        href={`/homes/${homeId}#left-open`}
+        href={first.runId ? `/runs/${first.runId}` : `/homes/${homeId}#left-open`}
         className="flex min-h-11 items-center gap-3 bg-wash px-4 py-1.5 text-ink no-underline hover:underline wide:px-7"
       >
         <Bracket height={24} />
         <span>
-          <strong>Left open:</strong> {unitNames[first.unit] ?? "a unit"},{" "}
-          {END_WORDS[first.end].open}
+          <strong>Left open:</strong> {unitNames[first.unit] ?? "the house"}, {headOf(first, now)}
           {others > 0 && `, and ${others} more`}
         </span>
       </Link>

@@ -10,8 +10,12 @@ export function ProcedureView({
 }: {
   job: Procedure;
   places: JobPlace[];
-  start: (slotId: string) => ReactNode;
+  start: (jobId: string) => ReactNode;
 }) {
+  const things = [
+    ...new Set(job.steps.flatMap(({ tools = [], consumables = [] }) => [...tools, ...consumables])),
+  ];
+  const named = new Map(job.variants?.map(({ id, name }) => [id, name]));
   return (
     <div className="grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
       <div>
@@ -28,7 +32,17 @@ export function ProcedureView({
                 {step.caution && (
                   <p className="border-l-4 border-attention pl-3 font-medium">{step.caution}</p>
                 )}
-                <p className="font-semibold">{step.title}</p>
+                <p className="font-semibold">
+                  {step.title}
+                  {step.variants && (
+                    <span className="font-normal text-second">
+                      {` (${step.variants.map((id) => named.get(id) ?? id).join(", ")})`}
+                    </span>
+                  )}
+                  {step.who === "licensed" && (
+                    <span className="font-normal text-attention-text"> licensed work</span>
+                  )}
+                </p>
                 {step.detail && <p className="text-second">{step.detail}</p>}
               </div>
             </li>
@@ -36,25 +50,27 @@ export function ProcedureView({
         </ol>
       </div>
       <aside className="flex flex-col gap-5">
-        <section className="border-t-[3px] border-ink pt-3">
-          <h2 className="text-lg">Bring</h2>
-          <ul className="list-disc pl-5">
-            {job.bring.map((thing) => (
-              <li key={thing}>{thing}</li>
-            ))}
-          </ul>
-        </section>
+        {things.length > 0 && (
+          <section className="border-t-[3px] border-ink pt-3">
+            <h2 className="text-lg">Bring</h2>
+            <ul className="list-disc pl-5">
+              {things.map((thing) => (
+                <li key={thing}>{thing}</li>
+              ))}
+            </ul>
+          </section>
+        )}
         {places.length > 0 && (
           <section className="border-t-[3px] border-ink pt-3">
             <h2 className="text-lg">Do it at</h2>
             <ul>
-              {places.map(({ slotId, words }) => (
+              {places.map(({ jobId, words }) => (
                 <li
-                  key={slotId}
+                  key={jobId}
                   className="flex items-center justify-between gap-3 border-b border-rule py-2"
                 >
                   {words}
-                  {start(slotId)}
+                  {start(jobId)}
                 </li>
               ))}
             </ul>

@@ -11,6 +11,7 @@ const KIND_WORDS = {
   room: "room",
   register: "register",
   contact: "contact",
+  photo: "picture",
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {

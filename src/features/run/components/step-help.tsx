@@ -1,27 +1,33 @@
 import { DIRECTION_WORDS, SHUT_OFF_WORDS } from "@/content/words";
-import { sizeAsPrinted, slotTitle } from "@/content/slot-words";
+import { fitWords, sizeAsPrinted, slotTitle } from "@/content/slot-words";
 import type { Step } from "@/core/procedures/procedure";
-import type { FilterSlot, Unit } from "@/core/register/register";
+import type { RunState } from "@/core/procedures/run";
+import type { ShutOffKind } from "@/core/register/register";
+import { fitOfSlot } from "@/core/register/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";
+import { PhotoFigure } from "./photos";
+import type { RunWith } from "../run-with";
+import { DilutionSheet, DoseSheet, WrapSheet } from "./step-bench";
 
-/** What the register knows that helps with the step at hand. */
+const NO_ISOLATOR: readonly ShutOffKind[] = ["gas-cock", "water-valve"];
+
+/** What the register or the bench knows that helps with the step at hand. */
 export function StepHelp({
   step,
-  unit,
-  slot,
-  dateToday,
+  known,
+  photos,
 }: {
   step: Step;
-  unit: Unit;
-  slot: FilterSlot;
-  dateToday: string;
+  known: RunWith;
+  photos: RunState["photos"];
 }) {
+  const { unit, slot, dateToday, system } = known;
   switch (step.shows) {
     case "shut-off":
-      return unit.shutOffs.length === 0 ? null : (
+      return !unit || unit.shutOffs.length === 0 ? null : (
         <ol className="max-w-[34rem] list-decimal border-b-[5px] border-amber bg-slate py-3 pr-4 pl-9 text-on-slate">
           {unit.shutOffs
-            .filter((off) => off.kind !== "gas-cock" && off.kind !== "water-valve")
+            .filter((off) => !NO_ISOLATOR.includes(off.kind))
             .map((off) => (
               <li key={off.id}>
                 {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
@@ -31,9 +37,18 @@ export function StepHelp({
         </ol>
       );
     case "size":
-      return <Fact>{slotTitle(slot)}</Fact>;
+      return slot ? <Fact>{slotTitle(slot)}</Fact> : null;
+    case "fit": {
+      const fit = slot && fitOfSlot(slot, undefined);
+      return !slot ? null : (
+        <>
+          <Fact>{slotTitle(slot)}</Fact>
+          {fit && <p className="max-w-[34rem]">{fitWords(fit, system === "us" ? "in" : "mm")}</p>}
+        </>
+      );
+    }
     case "direction":
-      return slot.direction === "unknown" ? (
+      return !slot || slot.direction === "unknown" ? (
         <Fact>The way you drew it: toward the side that drew the paper in.</Fact>
       ) : (
         <div className="flex items-center gap-5">
@@ -47,10 +62,32 @@ export function StepHelp({
     case "label":
       return (
         <Fact>
-          {dateToday}, {sizeAsPrinted(slot.nominal.text)}
+          {dateToday}
+          {slot && `, ${sizeAsPrinted(slot.nominal.text)}`}
         </Fact>
       );
-    default:
+    case "indicator":
+      return slot?.indicatorReset ? <Fact>{slot.indicatorReset}</Fact> : null;
+    case "photos": {
+      const before = photos.filter(({ moment }) => moment === "before");
+      return before.length === 0 ? null : (
+        <figure>
+          <figcaption className="text-[1.125rem] text-second">As it was before</figcaption>
+          <div className="mt-1 flex flex-wrap gap-3">
+            {before.map(({ photo }) => (
+              <PhotoFigure key={photo} id={photo} words="As it was before" />
+            ))}
+          </div>
+        </figure>
+      );
+    }
+    case "dilution":
+      return <DilutionSheet system={system} />;
+    case "wrap":
+      return <WrapSheet slot={slot} />;
+    case "dose":
+      return <DoseSheet system={system} />;
+    case undefined:
       return null;
   }
 }

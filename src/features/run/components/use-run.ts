@@ -2,22 +2,13 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
-import { procedure } from "@/content/procedures/library";
-import { stepsFor, type PartFacts } from "@/core/procedures/procedure";
-import {
-  replayRun,
-  runEventSchema,
-  type RunEvent,
-  type RunPlace,
-  type RunState,
-} from "@/core/procedures/run";
-import type { Grade } from "@/core/wear/belief";
+import { replayRun, type RunJob, type RunState } from "@/core/procedures/run";
+import { runEventSchema, type Doing, type RunEvent } from "@/core/procedures/run-event";
+import { newId } from "./new-id";
 
 export type RunInput = {
   runId: string;
-  procedureId: string;
-  facts: PartFacts;
-  place: RunPlace;
+  job: RunJob;
   events: RunEvent[];
   serverNow: string;
 };
@@ -27,27 +18,16 @@ const answerSchema = z.object({
   refused: z.array(z.object({ id: z.string(), why: z.string() })),
 });
 
-/** Without a secure context the browser has no randomUUID: any unlikely name will do. */
-const newId = () =>
-  globalThis.crypto?.randomUUID?.() ??
-  `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}${Math.random().toString(36).slice(2)}`;
-
 const RETRY_MS = 3000;
 
-type Doing =
-  | { kind: "done"; step: string; grade?: Grade }
-  | { kind: "back"; step: string }
-  | { kind: "leave-open"; step: string; words: string }
-  | { kind: "finished" }
-  | { kind: "stopped" };
-
 export type RunHandle = {
-  steps: ReturnType<typeof stepsFor>;
   state: RunState;
   /** The server could not be reached, or refused; it is tried again by itself. */
   trouble: string | null;
   /** Everything done here has been acknowledged. */
   isSaved: boolean;
+  /** The server's time by this device's clock, ms. */
+  now: () => number;
   act: (doing: Doing) => void;
 };
 
@@ -93,7 +73,7 @@ async function send(runId: string, events: readonly RunEvent[]): Promise<Answer>
  * on its way is kept in the browser, so that neither a reload nor a lost server loses it.
  */
 export function useRun(input: RunInput): RunHandle {
-  const { runId, procedureId, facts, place } = input;
+  const { runId, job } = input;
   const key = `run-${runId}`;
   const [known, setKnown] = useState(input.events);
   const [queue, setQueue] = useState<RunEvent[]>([]);
@@ -101,14 +81,11 @@ export function useRun(input: RunInput): RunHandle {
   const sending = useRef(false);
   const clockError = useRef<number | null>(null);
 
-  const steps = useMemo(() => {
-    const found = procedure(procedureId);
-    return found ? stepsFor(found, facts) : [];
-  }, [procedureId, facts]);
-  const state = useMemo(
-    () => replayRun(steps, [...known, ...queue], place),
-    [steps, known, queue, place],
-  );
+  const state = useMemo(() => {
+    // Between the server's answer and the emptied queue an event stands in both.
+    const ids = new Set(known.map(({ id }) => id));
+    return replayRun(job, [...known, ...queue.filter(({ id }) => !ids.has(id))]);
+  }, [job, known, queue]);
 
   const keep = useCallback(
     (events: RunEvent[]) => {
@@ -160,14 +137,15 @@ export function useRun(input: RunInput): RunHandle {
     };
   }, [flush, input.serverNow, key, runId]);
 
+  // The server's clock counts: a phone's may be wrong.
+  const now = useCallback(() => Date.now() + (clockError.current ?? 0), []);
   const act = useCallback(
     (doing: Doing) => {
-      // The server's clock counts: a phone's may be wrong.
-      const at = new Date(Date.now() + (clockError.current ?? 0)).toISOString();
-      keep([...waiting(key), { id: newId(), at, ...doing }]);
+      const at = new Date(now()).toISOString();
+      keep([...waiting(key), { id: newId(), at, ...doing } as RunEvent]);
       void flush();
     },
-    [flush, keep, key],
+    [flush, keep, key, now],
   );
-  return { steps, state, trouble, isSaved: queue.length === 0, act };
+  return { state, trouble, isSaved: queue.length === 0, now, act };
 }

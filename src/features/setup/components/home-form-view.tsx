@@ -1,7 +1,7 @@
 "use client";
 
 import { CURRENCIES } from "@/core/quantities/money";
-import { CheckField, FormSection, SelectField, TextField } from "@/ui/field";
+import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "../home-form";
 import { ClimateFields } from "./climate-fields";
@@ -40,6 +40,15 @@ export function HomeFormView({
               />
               <TimeZoneField fields={fields} />
             </div>
+            <TextArea
+              label="Rules where you live"
+              name="localRules"
+              rows={3}
+              maxLength={400}
+              defaultValue={fields.value("localRules")}
+              error={fields.error("localRules")}
+              hint="Who may touch gas, refrigerant or mains; what needs a permit or a yearly check. Shown before such work. It may stay empty."
+            />
           </FormSection>
           <FormSection
             title="Its climate"

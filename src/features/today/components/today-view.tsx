@@ -5,9 +5,16 @@ import { slotTitle } from "@/content/slot-words";
 import { cadenceWords, pathOfTask } from "@/content/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/register/agenda";
-import { dueWords, jobFill, lastWords, windowWords } from "@/core/register/agenda-words";
+import {
+  dueWords,
+  jobFill,
+  lastWords,
+  putOffWords,
+  windowWords,
+} from "@/core/register/agenda-words";
+import { bringOf, usualVariant, type Procedure } from "@/core/procedures/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { fillBand } from "@/core/register/standing";
+import { fillBand, type Standing } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
@@ -133,9 +140,7 @@ function Next({
   const fill = wear ? wear.percentNow / 100 : jobFill(job, today);
   const minutes = procedure?.handsOnMinutes ?? task.handsOn;
   const where = [standing?.slot.place ?? part?.place, unit?.access].filter(Boolean).join("; ");
-  const bring = standing
-    ? [inSentence(slotTitle(standing.slot)), ...(procedure?.bring.slice(1) ?? [])]
-    : [];
+  const bring = procedure ? bringWords(procedure, standing) : [];
   return (
     <section aria-labelledby="next" className="border-t-[3px] border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
@@ -163,6 +168,7 @@ function Next({
         )}
         <dl className="grid grow grid-cols-[4.5rem_minmax(0,1fr)] self-start">
           <Row name="Why">{standing?.sentence ?? whyWords(job, today)}</Row>
+          {job.putOff && <Row name="Last time">{capitalised(putOffWords(job, today))}</Row>}
           <Row name="Where">{where || unit?.name || "through the house"}</Row>
           {off && (
             <Row name="Shut off">
@@ -174,6 +180,16 @@ function Next({
       </div>
     </section>
   );
+}
+
+/** What to bring, the filter by its size; what else stands before the start. */
+function bringWords(procedure: Procedure, standing: Standing | undefined): string[] {
+  const facts = { facts: [], variant: usualVariant(procedure) };
+  const { tools, consumables } = bringOf(procedure, facts);
+  const things = [...consumables, ...tools].filter((thing) => thing !== "the new filter");
+  return standing && consumables.includes("the new filter")
+    ? [inSentence(slotTitle(standing.slot)), ...things]
+    : things;
 }
 
 /** “Cellar furnace: change the filter” */
@@ -230,6 +246,7 @@ function CloserRow({
         <p className="text-second">
           {standing?.sentence ?? whyWords(job, today)}
           {job.task.who === "licensed" && " For a technician."}
+          {job.putOff && ` ${capitalised(putOffWords(job, today))}.`}
         </p>
       </div>
       <div className="figures max-w-36 text-right">

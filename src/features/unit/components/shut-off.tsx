@@ -40,7 +40,16 @@ function ShutOffList({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
 }
 
 /** The same behind one press, for pages that show something else of the unit. */
-export function ShutOffPress({ name, shutOffs }: { name: string; shutOffs: readonly ShutOff[] }) {
+export function ShutOffPress({
+  name,
+  shutOffs,
+  isBrief = false,
+}: {
+  name: string;
+  shutOffs: readonly ShutOff[];
+  /** On a phone, where there is little room beside it. */
+  isBrief?: boolean;
+}) {
   return (
     <Dialog.Root>
       <Dialog.Trigger asChild>
@@ -48,7 +57,8 @@ export function ShutOffPress({ name, shutOffs }: { name: string; shutOffs: reado
           type="button"
           className="flex min-h-11 items-center gap-3 border-b-4 border-amber bg-slate px-4 font-semibold text-on-slate"
         >
-          How to shut it off
+          <span className={isBrief ? "hidden wide:inline" : ""}>How to shut it off</span>
+          {isBrief && <span className="wide:hidden">Shut off</span>}
         </button>
       </Dialog.Trigger>
       <Dialog.Portal>

@@ -125,7 +125,7 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
     <div className="flex items-center gap-4 bg-wash px-3 py-2.5">
       <Bracket />
       <p className="font-semibold">
-        Left open: {open.map((end) => END_WORDS[end.end].open).join(", ")}
+        Left open: {open.map((end) => end.label ?? END_WORDS[end.end].open).join(", ")}
       </p>
     </div>
   );

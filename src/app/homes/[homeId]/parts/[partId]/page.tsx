@@ -8,7 +8,9 @@ import { schoolsOf } from "@/features/jobs/schools";
 import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/readings/components/reading-section";
 import { readingSeriesOf } from "@/features/readings/readings-queries";
-import { StartButton } from "@/features/run/components/start-button";
+import { PhotoPairs } from "@/features/run/components/photo-pairs";
+import { photoPairsOf } from "@/features/run/photo-queries";
+import { StartLink } from "@/features/run/components/start-link";
 import { forgetLooks } from "@/features/slot/slot-actions";
 import { ChangedLink, PartView } from "@/features/unit/components/part-view";
 import { partSheetOf } from "@/features/unit/unit-queries";
@@ -26,7 +28,8 @@ export default async function PartPage({
   if (!sheet) notFound();
   const schools = await schoolsOf(homeId, partId);
   const jobs = await jobsOf(homeId, { unitId: sheet.unit.id, partId });
-  const isGoing = (await goingRuns(homeId)).some(({ run }) => run.partId === partId);
+  const renewal = jobs.find((row) => row.isRenewal);
+  const going = (await goingRuns(homeId)).find(({ task }) => task === renewal?.id);
   return (
     <PartView
       sheet={sheet}
@@ -52,18 +55,22 @@ export default async function PartPage({
         )
       }
       readings={
-        <ReadingSection
-          homeId={homeId}
-          place={partId}
-          series={await readingSeriesOf(homeId, { unitId: sheet.unit.id, partId })}
-        />
+        <>
+          <ReadingSection
+            homeId={homeId}
+            place={partId}
+            series={await readingSeriesOf(homeId, { unitId: sheet.unit.id, partId })}
+          />
+          <PhotoPairs pairs={await photoPairsOf(sheet.unit.id, partId)} />
+        </>
       }
       start={({ slot }) =>
-        sheet.kind === "slot" && sheet.isGuided ? (
-          <StartButton
+        sheet.kind === "slot" && sheet.guide && renewal ? (
+          <StartLink
             homeId={homeId}
-            slotId={slot.id}
-            words={isGoing ? "Carry on" : "Change it"}
+            jobId={renewal.id}
+            going={going?.run.id}
+            words={`${sheet.guide} it`}
           />
         ) : (
           <ChangedLink homeId={homeId} slotId={slot.id} strong />

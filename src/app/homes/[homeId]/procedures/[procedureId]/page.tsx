@@ -2,7 +2,8 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { ProcedureView } from "@/features/procedures/components/procedure-view";
 import { jobOf } from "@/features/procedures/procedures-queries";
-import { StartButton } from "@/features/run/components/start-button";
+import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
+import { StartLink } from "@/features/run/components/start-link";
 
 export const metadata: Metadata = { title: "How it is done" };
 
@@ -12,10 +13,18 @@ export default async function ProcedurePage({
   const { homeId, procedureId } = await params;
   const page = await jobOf(homeId, procedureId);
   if (!page) notFound();
+  const going = await goingRuns(homeId);
   return (
     <ProcedureView
       {...page}
-      start={(slotId) => <StartButton homeId={homeId} slotId={slotId} words="Start" />}
+      start={(jobId) => (
+        <StartLink
+          homeId={homeId}
+          jobId={jobId}
+          going={going.find(({ task }) => task === jobId)?.run.id}
+          words="Prepare"
+        />
+      )}
     />
   );
 }

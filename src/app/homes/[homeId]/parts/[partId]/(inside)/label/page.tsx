@@ -16,9 +16,11 @@ export default async function LabelPage({
   const address = `http://${host}/homes/${homeId}/parts/${partId}`;
   return (
     <>
-      <h1 className="no-print mb-5 text-[1.75rem]">Label for the frame</h1>
-      {label.fittedOn ? (
-        <LabelSheet {...label} fittedOn={label.fittedOn} address={address} />
+      <h1 className="no-print mb-5 text-[1.75rem]">
+        {label.kind === "slot" ? "Label for the frame" : "Label to stick on it"}
+      </h1>
+      {label.kind === "part" || label.doneOn ? (
+        <LabelSheet label={label} address={address} />
       ) : (
         <p>No filter is recorded in this slot yet, so there is nothing to put on a label.</p>
       )}

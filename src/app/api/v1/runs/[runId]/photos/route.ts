@@ -1,0 +1,8 @@
+import { postRunPhoto } from "@/features/run/photo-api";
+
+export async function POST(
+  request: Request,
+  { params }: RouteContext<"/api/v1/runs/[runId]/photos">,
+) {
+  return postRunPhoto((await params).runId, request);
+}

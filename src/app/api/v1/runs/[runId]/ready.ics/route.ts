@@ -1,0 +1,8 @@
+import { getReadyCalendar } from "@/features/run/ready-calendar";
+
+export async function GET(
+  request: Request,
+  { params }: RouteContext<"/api/v1/runs/[runId]/ready.ics">,
+) {
+  return getReadyCalendar((await params).runId, new URL(request.url).origin);
+}

@@ -1,0 +1,32 @@
+import type { Metadata } from "next";
+import { notFound, redirect } from "next/navigation";
+import { PrepareView } from "@/features/run/components/prepare-view";
+import { prepareOf } from "@/features/run/prepare-queries";
+import { putOff, startRun } from "@/features/run/run-actions";
+import { ShutOffPress } from "@/features/unit/components/shut-off";
+import { emptyForm } from "@/lib/forms";
+
+export const metadata: Metadata = { title: "Before you start" };
+
+export default async function StartPage({
+  params,
+  searchParams,
+}: PageProps<"/homes/[homeId]/jobs/[taskId]/start">) {
+  const { homeId, taskId } = await params;
+  const { way } = await searchParams;
+  const jobId = decodeURIComponent(taskId);
+  const ready = await prepareOf(homeId, jobId, typeof way === "string" ? way : undefined);
+  if (!ready) notFound();
+  if (ready.going) redirect(`/runs/${ready.going}`);
+  const { unit } = ready;
+  return (
+    <PrepareView
+      key={ready.way.value}
+      ready={ready}
+      start={startRun.bind(null, homeId, jobId, ready.way.value)}
+      putOff={putOff.bind(null, homeId, jobId)}
+      initial={emptyForm()}
+      shutOff={unit && <ShutOffPress name={unit.name} shutOffs={unit.shutOffs} />}
+    />
+  );
+}

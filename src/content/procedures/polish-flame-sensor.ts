@@ -1,0 +1,128 @@
+import type { Procedure } from "@/core/procedures/procedure";
+
+export const polishFlameSensor = {
+  id: "polish-flame-sensor",
+  title: "Polish the flame sensor",
+  verb: "Polish",
+  who: "confident",
+  handsOnMinutes: 15,
+  waitingMinutes: 0,
+  gas: true,
+  rules: true,
+  checks: [
+    { id: "cool", words: "The burner has been off for half an hour" },
+    { id: "manual", words: "The manual lets an owner open the burner compartment" },
+  ],
+  steps: [
+    {
+      id: "power-off",
+      kind: "shut",
+      title: "Switch the power off",
+      detail: "At the furnace’s own switch, and see its display go dark.",
+      caution: "Gas smell? Touch nothing, leave, and call from outside.",
+      shows: "shut-off",
+      opens: [{ key: "power", end: "switch-off", thing: "power", state: "off" }],
+    },
+    {
+      id: "door-off",
+      kind: "open",
+      title: "Take the burner door off",
+      detail: "Lift, then draw its foot out. Stand it where nobody kicks it.",
+      caution: "Metal near the burners and the vent stays hot for long: tap before you touch.",
+      photo: "before",
+      opens: [{ key: "door", end: "panel-off", thing: "door", state: "off" }],
+    },
+    {
+      id: "gas-off",
+      kind: "shut",
+      title: "Turn the gas valve’s switch off",
+      detail:
+        "The small switch or knob on the valve itself, to off. It turns by hand: never force it.",
+      opens: [{ key: "gas", end: "gas-shut", thing: "gas valve", state: "off" }],
+    },
+    {
+      id: "find-rod",
+      kind: "inspect",
+      title: "Find the rod with a single wire",
+      detail: "It stands in the last burner’s flame. The igniter has two wires: leave that alone.",
+      why: "An igniter breaks at a touch, and costs a call-out.",
+      tools: ["a torch"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "sound", name: "There it is, its insulator whole" },
+          {
+            value: "cracked",
+            name: "Its white insulator is cracked",
+            suggests: "A cracked one is not polished, it is replaced: a part a technician carries.",
+          },
+        ],
+      },
+    },
+    {
+      id: "sensor-cracked",
+      kind: "caution",
+      title: "Have the cracked sensor replaced",
+      detail: "Note the number on the rating plate for whoever comes. Put the rest back as it was.",
+      who: "licensed",
+      whenSeen: { step: "find-rod", is: ["cracked"] },
+    },
+    {
+      id: "sensor-out",
+      kind: "remove",
+      title: "Undo its screw and ease it out",
+      detail: "One screw. Draw it straight, without touching the rod with bare fingers.",
+      opens: [{ key: "sensor", end: "sensor-out", thing: "sensor", state: "out" }],
+      tools: ["a small screwdriver or nut driver"],
+    },
+    {
+      id: "polish",
+      kind: "clean",
+      title: "Polish it firmly all round",
+      detail:
+        "With a non-metallic scouring pad, until it is bright along its whole length. Wipe it.",
+      why: "Sandpaper leaves grit baked on, steel wool leaves threads: both blind it again.",
+      cleans: { what: "sensor", how: "dry" },
+      consumables: ["a non-metallic scouring pad"],
+    },
+    {
+      id: "sensor-in",
+      kind: "fit",
+      title: "Put it back, one screw, hand-tight",
+      detail: "Rod in line with the burner, its wire pushed on until it stops.",
+      closes: "sensor",
+      renews: true,
+      shows: "photos",
+    },
+    {
+      id: "gas-on",
+      kind: "restore",
+      title: "Turn the gas valve’s switch on",
+      closes: "gas",
+    },
+    {
+      id: "door-on",
+      kind: "restore",
+      title: "Hang the door back",
+      detail: "Its foot in first. It works the door switch: it has to sit.",
+      closes: "door",
+      photo: "after",
+    },
+    {
+      id: "power-on",
+      kind: "restore",
+      title: "Switch the power on",
+      shows: "shut-off",
+      closes: "power",
+    },
+    {
+      id: "test-start",
+      kind: "test",
+      title: "Call for heat and watch one full start",
+      detail:
+        "Draught fan, igniter, flames, then the blower. The flames must stay for a minute. Look through the window.",
+      caution: "Rolling or lazy yellow flames, or soot: switch off and call.",
+      records: { kind: "reading", reading: "flame" },
+    },
+  ],
+} as const satisfies Procedure;

@@ -1,0 +1,54 @@
+import type { Hold } from "@/core/procedures/run";
+import type { NotPossible } from "@/core/procedures/run-event";
+import { READING_WORDS, SEEN_WORDS } from "./reading-words";
+
+const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {
+  "out-of-reach": "Out of reach",
+  "in-the-way": "Something in the way",
+  "wrong-size": "The wrong size",
+  weather: "The weather",
+  missing: "Something missing",
+  licensed: "Licensed work first",
+  other: "Something else",
+};
+export const NOT_POSSIBLE_OPTIONS = Object.entries(NOT_POSSIBLE_WORDS).map(([value, name]) => ({
+  value,
+  name,
+}));
+
+/** What to do when nothing goes on. */
+export const HOLD_WORDS: Readonly<Record<Hold["why"], { title: string; steps: string[] }>> = {
+  gas: {
+    title: "Gas: everybody out, now",
+    steps: [
+      "Touch no switch, no plug, no phone in here; no flame.",
+      "Leave the doors open behind you and take everybody along.",
+      "From outside call the gas emergency line.",
+      "Go back in only when they say so.",
+    ],
+  },
+  co: {
+    title: "CO alarm: everybody out, now",
+    steps: [
+      "Wake and take everybody outside, into fresh air. Count heads.",
+      "From outside call the emergency number. A headache or dizziness: say so.",
+      "Go back in only when they say so, and have every burner looked at first.",
+    ],
+  },
+  reading: {
+    title: "",
+    steps: [
+      "Switch the machine off as its card says, and leave it off.",
+      "Open windows if anything burns in it.",
+      "Call a licensed person. Until then it stays off.",
+    ],
+  },
+};
+
+/** “Flame: sooting” */
+export function holdTitle(hold: Hold): string {
+  if (hold.why !== "reading") return HOLD_WORDS[hold.why].title;
+  const { value } = hold.seen;
+  const seen = typeof value === "string" ? (SEEN_WORDS[value] ?? value) : String(value);
+  return `${READING_WORDS[hold.reading].name}: ${seen}`;
+}

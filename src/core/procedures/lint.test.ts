@@ -1,0 +1,193 @@
+import { changePanelFilter } from "@/content/procedures/change-panel-filter";
+import { coolingTest } from "@/content/procedures/cooling-test";
+import { magneticFullClean } from "@/content/procedures/magnetic-filter";
+import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
+import { rinseOutdoorCoil } from "@/content/procedures/rinse-outdoor-coil";
+import { washFineFilter } from "@/content/procedures/wash-fine-filter";
+import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
+import { lintProcedures, lintProceduresInput, waysOf, type LintRule } from "./lint";
+import type { Procedure, Step } from "./procedure";
+
+const faultsOf = (procedure: Procedure): [string, LintRule][] =>
+  lintProcedures({ procedures: [procedure] }).faults.map(({ step, rule }) => [step, rule]);
+
+type Change = (steps: Step[]) => Step[];
+const with_ = (procedure: Procedure, change: Change): Procedure => ({
+  ...procedure,
+  steps: change([...procedure.steps]),
+});
+const without =
+  (id: string): Change =>
+  (steps) =>
+    steps.filter((step) => step.id !== id);
+const changed =
+  (id: string, change: Partial<Step>): Change =>
+  (steps) =>
+    steps.map((step) => (step.id === id ? { ...step, ...change } : step));
+/** Moves a step to stand right before another. */
+const moved =
+  (id: string, before: string): Change =>
+  (steps) => {
+    const step = steps.find((each) => each.id === id)!;
+    const rest = steps.filter((each) => each !== step);
+    return rest.toSpliced(
+      rest.findIndex((each) => each.id === before),
+      0,
+      step,
+    );
+  };
+
+/** A mistake somebody could make in a procedure, where it is found, and by which rule. */
+const PLANTED: [string, Procedure, Change, [string, LintRule]][] = [
+  [
+    "a valve never opened again",
+    magneticFullClean,
+    without("valve-one-open"),
+    ["valve-one", "left-open"],
+  ],
+  ["a setting not restored", coolingTest, without("set-back"), ["set-cooling", "left-open"]],
+  ["a light never reset", changePanelFilter, without("reset-light"), ["new-one-in", "left-open"]],
+  [
+    "a panel off before the power is",
+    polishFlameSensor,
+    moved("door-off", "power-off"),
+    ["door-off", "power-first"],
+  ],
+  [
+    "power on over an open lid",
+    magneticFullClean,
+    moved("power-on", "lid-on"),
+    ["power-on", "power-last"],
+  ],
+  [
+    "power on over an open drain",
+    magneticFullClean,
+    moved("power-on", "drain-shut"),
+    ["power-on", "power-last"],
+  ],
+  [
+    "wet before dry",
+    rinseOutdoorCoil,
+    moved("leaves", "drains-again"),
+    ["leaves", "wet-before-dry"],
+  ],
+  [
+    "a part fitted that is still drying",
+    washRecoveryCore,
+    moved("core-in", "is-it-dry"),
+    ["core-in", "refit-before-dry"],
+  ],
+  [
+    "a wet part fitted that was never dried",
+    washFineFilter,
+    (steps) => without("is-it-dry")(changed("to-dry", { opens: [] })(steps)),
+    ["fine-in", "refit-before-dry"],
+  ],
+  [
+    "drying without a time",
+    washRecoveryCore,
+    changed("set-to-dry", {
+      opens: [{ key: "drying", end: "part-drying", thing: "core", state: "drying" }],
+    }),
+    ["set-to-dry", "no-drying-time"],
+  ],
+  [
+    "putting back in another order than taking out",
+    magneticFullClean,
+    moved("bleed-shut", "core-in"),
+    ["bleed-shut", "out-of-turn"],
+  ],
+  [
+    "something closed that is not open",
+    changePanelFilter,
+    without("open-slot"),
+    ["close-slot", "closes-nothing"],
+  ],
+  [
+    "something opened twice",
+    coolingTest,
+    changed("hear-outside", {
+      opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "changed" }],
+    }),
+    ["hear-outside", "opened-twice"],
+  ],
+  [
+    "licensed work that an owner cannot leave to others",
+    polishFlameSensor,
+    changed("gas-off", { who: "licensed" }),
+    ["gas-off", "licensed-offered"],
+  ],
+  [
+    "a vent pipe that an owner takes off",
+    polishFlameSensor,
+    (steps) =>
+      changed("gas-on", { closes: "gas" })(
+        changed("gas-off", {
+          opens: [{ key: "gas", end: "vent-off", thing: "vent", state: "off" }],
+        })(steps),
+      ),
+    ["gas-off", "licensed-offered"],
+  ],
+  [
+    "a loop that opens something each time round",
+    rinseOutdoorCoil,
+    changed("rinse", {
+      opens: [{ key: "x", end: "drain-open", thing: "drain", state: "open" }],
+    }),
+    ["rinse", "ends-in-a-loop"],
+  ],
+  [
+    "a wait for a time that nothing began",
+    rinseOutdoorCoil,
+    changed("rinse", { waitsFor: ["sun"] }),
+    ["rinse", "refers-to-nothing"],
+  ],
+  [
+    "a step of a variant nobody knows",
+    rinseOutdoorCoil,
+    changed("rinse", { variants: ["steam"] }),
+    ["rinse", "refers-to-nothing"],
+  ],
+  [
+    "no step from which the job counts",
+    coolingTest,
+    changed("set-back", { renews: undefined }),
+    ["set-back", "counts-once"],
+  ],
+  [
+    "two steps of one name",
+    coolingTest,
+    changed("wait", { id: "measure" }),
+    ["measure", "id-twice"],
+  ],
+];
+
+describe("lint", () => {
+  it.each(PLANTED)("finds %s", (_, procedure, change, fault) => {
+    expect(faultsOf(procedure)).toEqual([]);
+    expect(faultsOf(with_(procedure, change))).toContainEqual(fault);
+  });
+
+  it("names the variant a fault is in, and only that", () => {
+    const full = with_(magneticFullClean, without("drain-shut"));
+    const { faults } = lintProcedures({ procedures: [full] });
+    expect(new Set(faults.map(({ variant }) => variant))).toEqual(new Set(["drained"]));
+    expect(faults.map(({ step, rule }) => [step, rule])).toEqual(
+      expect.arrayContaining([
+        ["drain-open", "left-open"],
+        ["power-on", "power-last"],
+      ]),
+    );
+  });
+
+  it("goes every way: each variant, with and without each fact, with whatever is seen", () => {
+    // Two variants, two facts, and seals sound, flattened or leaking.
+    expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3);
+    expect(waysOf(changePanelFilter)).toHaveLength(8);
+  });
+
+  it("takes no procedure with a word misspelt", () => {
+    const odd = { ...coolingTest, steps: [{ ...coolingTest.steps[0], clozes: "door" }] };
+    expect(lintProceduresInput.safeParse({ procedures: [odd] }).success).toBe(false);
+  });
+});

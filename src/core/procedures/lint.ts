@@ -1,0 +1,225 @@
+import { z } from "zod";
+import { ISOLATORS, looseEnds, type EndEntry } from "./loose-ends";
+import {
+  procedureSchema,
+  stepsFor,
+  type JobFact,
+  type Procedure,
+  type RunSetting,
+  type Step,
+  type StepEnd,
+} from "./procedure";
+
+export const LINT_RULES = [
+  "id-twice",
+  "refers-to-nothing",
+  "counts-once",
+  "opened-twice",
+  "closes-nothing",
+  "left-open",
+  "out-of-turn",
+  "power-first",
+  "power-last",
+  "wet-before-dry",
+  "refit-before-dry",
+  "no-drying-time",
+  "ends-in-a-loop",
+  "licensed-offered",
+] as const;
+export type LintRule = (typeof LINT_RULES)[number];
+
+export const lintProceduresInput = z.strictObject({ procedures: z.array(procedureSchema) });
+export const lintProceduresOutput = z.strictObject({
+  faults: z.array(
+    z.strictObject({
+      procedure: z.string(),
+      /** Empty where a procedure has only one way. */
+      variant: z.string(),
+      step: z.string(),
+      rule: z.enum(LINT_RULES),
+    }),
+  ),
+});
+export type LintFault = z.output<typeof lintProceduresOutput>["faults"][number];
+
+/** Every way a procedure can go: each variant, with every set of facts and of things seen. */
+export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step[] }[] {
+  const facts = [
+    ...new Set(
+      procedure.steps.flatMap((step) =>
+        [step.when, ...(step.opens ?? []).map((end) => end.when)].filter(
+          (fact): fact is JobFact => fact !== undefined,
+        ),
+      ),
+    ),
+  ];
+  // Each step that something hangs on shows one of the words that matter, or none of them.
+  const asked = [...new Set(procedure.steps.flatMap((step) => step.whenSeen?.step ?? []))];
+  let seen: Map<string, string>[] = [new Map()];
+  for (const step of asked) {
+    const words = [
+      ...new Set(
+        procedure.steps.flatMap(({ whenSeen }) => (whenSeen?.step === step ? whenSeen.is : [])),
+      ),
+    ];
+    seen = seen.flatMap((map) => [map, ...words.map((word) => new Map([...map, [step, word]]))]);
+  }
+  const variants = procedure.variants?.map((variant) => variant.id) ?? [null];
+  return variants.flatMap((variant) =>
+    subsets(facts).flatMap((some) => {
+      const setting = { facts: some, variant };
+      return seen.map((words) => ({ setting, steps: stepsFor(procedure, setting, words) }));
+    }),
+  );
+}
+
+const subsets = <T>(all: readonly T[]): T[][] =>
+  all.reduce<T[][]>((sets, each) => [...sets, ...sets.map((set) => [...set, each])], [[]]);
+
+/** Proves of procedures, in every way they can go, that they may be handed to a person. */
+export function lintProcedures({ procedures }: z.output<typeof lintProceduresInput>): {
+  faults: LintFault[];
+} {
+  const faults = new Map<string, LintFault>();
+  for (const procedure of procedures) {
+    const noteIn =
+      (variant: string): Note =>
+      (step, rule) => {
+        const fault = { procedure: procedure.id, variant, step, rule };
+        faults.set(Object.values(fault).join("\n"), fault);
+      };
+    checkReferences(procedure, noteIn(""));
+    for (const { setting, steps } of waysOf(procedure))
+      checkWay(procedure, steps, noteIn(setting.variant ?? ""));
+  }
+  return { faults: [...faults.values()] };
+}
+
+type Note = (step: string, rule: LintRule) => void;
+
+function checkReferences(procedure: Procedure, note: Note): void {
+  const { steps, variants = [] } = procedure;
+  const ids = steps.map((step) => step.id);
+  const known = new Set(variants.map((variant) => variant.id));
+  steps.forEach((step, i) => {
+    if (ids.indexOf(step.id) !== i) note(step.id, "id-twice");
+    const earlier = ids.slice(0, i);
+    const refersWell =
+      (step.variants ?? []).every((variant) => known.has(variant)) &&
+      (step.whenSeen === undefined || earlier.includes(step.whenSeen.step)) &&
+      (step.repeats === undefined || ids.slice(0, i + 1).includes(step.repeats.from));
+    if (!refersWell) note(step.id, "refers-to-nothing");
+    if (step.repeats && step.records === undefined) note(step.id, "refers-to-nothing");
+  });
+}
+
+function checkWay(procedure: Procedure, steps: readonly Step[], note: Note): void {
+  if (steps.filter((step) => step.renews).length !== 1) note(steps.at(-1)?.id ?? "", "counts-once");
+  checkEnds(steps, note);
+  checkCleaning(steps, note);
+  checkLoops(steps, note);
+  checkWaits(steps, note);
+  if (procedure.who !== "licensed") checkLicensed(steps, note);
+}
+
+function checkWaits(steps: readonly Step[], note: Note): void {
+  const started = new Set<string>();
+  for (const step of steps) {
+    if (step.waitsFor?.some((key) => !started.has(key))) note(step.id, "refers-to-nothing");
+    if (step.starts) started.add(step.starts.key);
+  }
+}
+
+/** What an owner must not do opens and closes nothing in an owner's job: it can be left to others. */
+function checkLicensed(steps: readonly Step[], note: Note): void {
+  for (const step of steps) {
+    const opens = step.opens ?? [];
+    const isTheirs = step.who === "licensed";
+    if (isTheirs && (opens.length > 0 || step.closes !== undefined || step.renews))
+      note(step.id, "licensed-offered");
+    // A vent pipe that comes off has to be tested for leaks when it goes back.
+    if (!isTheirs && opens.some(({ end }) => end === "vent-off")) note(step.id, "licensed-offered");
+  }
+}
+
+/** A loop that goes back over an end would open it twice. */
+function checkLoops(steps: readonly Step[], note: Note): void {
+  for (const [i, { repeats }] of steps.entries()) {
+    if (!repeats) continue;
+    const from = steps.findIndex((step) => step.id === repeats.from);
+    for (const step of steps.slice(Math.max(0, from), i + 1))
+      if (step.opens?.length || step.closes || step.renews) note(step.id, "ends-in-a-loop");
+  }
+}
+
+type Open = { end: StepEnd; step: string };
+const needsPowerOff = ({ end }: StepEnd) =>
+  end === "panel-off" || end === "part-out" || end === "sensor-out";
+const isIsolator = ({ end }: StepEnd) => ISOLATORS.includes(end);
+
+function checkEnds(steps: readonly Step[], note: Note): void {
+  let open: Open[] = [];
+  let log: EndEntry[] = [];
+  let clock = Date.UTC(2000, 0, 1);
+  const wasOpened = new Set<string>();
+  const entry = (end: StepEnd, action: "open" | "close"): EndEntry => ({
+    id: end.key,
+    unit: "unit",
+    part: undefined,
+    end: end.end,
+    at: new Date(clock).toISOString(),
+    action,
+    readyAt:
+      action === "open" && end.dryMinutes
+        ? new Date(clock + end.dryMinutes * 60_000).toISOString()
+        : undefined,
+    after: action === "open" ? end.after : undefined,
+  });
+  for (const step of steps) {
+    clock += 60_000;
+    if (step.closes !== undefined) {
+      const closing = open.find(({ end }) => end.key === step.closes);
+      if (!closing) note(step.id, "closes-nothing");
+      else {
+        const { end } = closing;
+        // What dries is closed when it is dry: the run sees to that.
+        if (end.dryMinutes) clock += end.dryMinutes * 60_000;
+        const now = new Date(clock).toISOString();
+        for (const block of looseEnds({ now, log }).blocked)
+          if (block.id === end.key)
+            note(step.id, block.why === "power-comes-last" ? "power-last" : "refit-before-dry");
+        if (open.at(-1) !== closing && !step.outOfTurn) note(step.id, "out-of-turn");
+        open = open.filter((each) => each !== closing);
+        log = [...log, entry(end, "close")];
+      }
+    }
+    for (const end of step.opens ?? []) {
+      if (wasOpened.has(end.key)) note(step.id, "opened-twice");
+      if (end.end === "part-drying" && !end.dryMinutes) note(step.id, "no-drying-time");
+      if (needsPowerOff(end) && !open.some((each) => isIsolator(each.end)))
+        note(step.id, "power-first");
+      if (wasOpened.has(end.key)) continue;
+      wasOpened.add(end.key);
+      open = [...open, { end, step: step.id }];
+      log = [...log, entry(end, "open")];
+    }
+  }
+  for (const { step } of open) note(step, "left-open");
+}
+
+/** Dry cleaning comes before wet, and what was wet dries before it goes back. */
+function checkCleaning(steps: readonly Step[], note: Note): void {
+  const wet = new Map<string, { isDry: boolean; staysWet: boolean }>();
+  const drying = new Set<string>();
+  for (const step of steps) {
+    const { cleans, closes } = step;
+    if (cleans?.how === "dry" && wet.has(cleans.what)) note(step.id, "wet-before-dry");
+    if (cleans?.how === "wet")
+      wet.set(cleans.what, { isDry: false, staysWet: cleans.staysWet === true });
+    for (const end of step.opens ?? []) if (end.end === "part-drying") drying.add(end.key);
+    if (closes !== undefined && drying.has(closes))
+      for (const each of wet.values()) each.isDry = true;
+    const goesBack = closes === undefined ? undefined : wet.get(closes);
+    if (goesBack && !goesBack.isDry && !goesBack.staysWet) note(step.id, "refit-before-dry");
+  }
+}

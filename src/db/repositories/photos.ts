@@ -1,0 +1,83 @@
+import { and, asc, desc, eq, isNull, lt } from "drizzle-orm";
+import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { Reader, Tx } from "../client";
+import { photoFiles, photos } from "../schema";
+
+/** A picture or paper, without what it holds. */
+export type Photo = {
+  id: string;
+  homeId: string;
+  unitId: string | null;
+  partId: string | null;
+  runId: string | null;
+  /** The step of the run it was taken at. */
+  step: string | null;
+  moment: PhotoMoment | null;
+  mime: string;
+  width: number | null;
+  height: number | null;
+  byteCount: number;
+  fileName: string | null;
+  addedAt: string;
+  deletedAt: string | null;
+};
+
+/** Adds a picture; one that is there already, sent twice, stays as it is. */
+export async function insertPhoto(tx: Tx, photo: Photo, bytes: Buffer): Promise<void> {
+  const added = await tx.insert(photos).values(photo).onConflictDoNothing().returning();
+  if (added.length > 0) await tx.insert(photoFiles).values({ photoId: photo.id, bytes });
+}
+
+export async function findPhoto(db: Reader, id: string): Promise<Photo | null> {
+  const rows = await db.select().from(photos).where(eq(photos.id, id));
+  return rows[0] ?? null;
+}
+
+export async function readPhotoBytes(db: Reader, id: string): Promise<Buffer | null> {
+  const rows = await db.select().from(photoFiles).where(eq(photoFiles.photoId, id));
+  return rows[0]?.bytes ?? null;
+}
+
+/** The pictures of a run in the order they were taken. */
+export const listPhotosOfRun = (db: Reader, runId: string): Promise<Photo[]> =>
+  db
+    .select()
+    .from(photos)
+    .where(and(eq(photos.runId, runId), isNull(photos.deletedAt)))
+    .orderBy(asc(photos.addedAt));
+
+/** The pictures taken at a part or unit, the newest first. */
+export const listPhotosAt = (
+  db: Reader,
+  place: { unitId: string; partId?: string },
+  most: number,
+): Promise<Photo[]> =>
+  db
+    .select()
+    .from(photos)
+    .where(
+      and(
+        place.partId ? eq(photos.partId, place.partId) : eq(photos.unitId, place.unitId),
+        isNull(photos.deletedAt),
+      ),
+    )
+    .orderBy(desc(photos.addedAt))
+    .limit(most);
+
+/** Takes a picture out of sight, or brings it back with `at` null. */
+export async function markPhotoDeleted(
+  tx: Tx,
+  homeId: string,
+  id: string,
+  at: string | null,
+): Promise<void> {
+  await tx
+    .update(photos)
+    .set({ deletedAt: at })
+    .where(and(eq(photos.id, id), eq(photos.homeId, homeId)));
+}
+
+/** Lets go for good of what was taken out before an instant. */
+export async function purgePhotos(tx: Tx, before: string): Promise<void> {
+  await tx.delete(photos).where(lt(photos.deletedAt, before));
+}

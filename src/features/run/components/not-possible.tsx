@@ -1,0 +1,96 @@
+"use client";
+
+import { useState } from "react";
+import { NOT_POSSIBLE_OPTIONS } from "@/content/run-words";
+import type { NotPossible } from "@/core/procedures/run-event";
+import { Button } from "@/ui/button";
+import { TextArea, TextField } from "@/ui/field";
+import { SwatchChoice } from "@/ui/swatch-choice";
+import { CloseDialog, RunDialog } from "./run-dialog";
+
+export type Reason = { reason: NotPossible; words: string; until: string };
+const FEWEST_LETTERS = 3;
+
+/** That a job is not possible now: why, and when to try again. What is open is closed on the way back. */
+export function NotPossibleDialog({
+  open,
+  tryAgain,
+  today,
+  onTurnBack,
+  onGiveUp,
+  onClose,
+}: {
+  /** How many ends are open. */
+  open: number;
+  tryAgain: string;
+  today: string;
+  onTurnBack: (reason: Reason) => void;
+  /** Leaves no trace; null once something was opened. */
+  onGiveUp: (() => void) | null;
+  onClose: () => void;
+}) {
+  const [reason, setReason] = useState<NotPossible>("out-of-reach");
+  const [errors, setErrors] = useState<{ words?: string; until?: string }>({});
+  return (
+    <RunDialog title="Not possible now" onClose={onClose}>
+      <p className="mt-1">
+        {open > 0
+          ? "You are led back: everything open is closed again, nothing counts as done, and this is shown before the next time."
+          : "Nothing counts as done. It is shown before the next time."}
+      </p>
+      <form
+        className="mt-3 flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const form = new FormData(event.currentTarget);
+          const words = String(form.get("words") ?? "").trim();
+          const until = String(form.get("until") ?? "");
+          const problems = {
+            ...(words.length < FEWEST_LETTERS
+              ? { words: "Say in a few words what is in the way." }
+              : {}),
+            ...(until < today ? { until: "Give today or a later day." } : {}),
+          };
+          setErrors(problems);
+          if (Object.keys(problems).length === 0) onTurnBack({ reason, words, until });
+        }}
+      >
+        <SwatchChoice
+          label="What comes nearest"
+          name="reason"
+          options={NOT_POSSIBLE_OPTIONS}
+          chosen={reason}
+          onChoose={(value) => setReason(value as NotPossible)}
+        />
+        <TextArea
+          label="In your words, for the next time"
+          name="words"
+          rows={2}
+          maxLength={300}
+          error={errors.words}
+        />
+        <TextField
+          label="Try again on"
+          name="until"
+          type="date"
+          min={today}
+          defaultValue={tryAgain}
+          error={errors.until}
+        />
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" weight="strong" className="min-h-14">
+            {open > 0 ? "Lead me back" : "Put it off"}
+          </Button>
+          <CloseDialog asChild>
+            <Button className="min-h-14">Not after all</Button>
+          </CloseDialog>
+          {onGiveUp && (
+            <Button weight="quiet" className="min-h-14" onClick={onGiveUp}>
+              Give this job up
+            </Button>
+          )}
+        </div>
+      </form>
+    </RunDialog>
+  );
+}

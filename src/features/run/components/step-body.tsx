@@ -1,0 +1,137 @@
+import { END_WORDS } from "@/content/words";
+import { blocksOf, type RunJob, type RunRefusal, type RunState } from "@/core/procedures/run";
+import type { Step } from "@/core/procedures/procedure";
+import { dryingOf, leftWords } from "../run-times";
+import type { ReadSeen, Typed } from "../seen";
+import { CallBack } from "./call-back";
+import { LicensedBlock } from "./licensed-block";
+import type { RunWith } from "../run-with";
+import { StepHelp } from "./step-help";
+import { StepRecord } from "./step-record";
+
+const WARNING = "border-l-[6px] border-attention bg-wash px-4 py-3";
+
+/** The step at hand: its caution, what to do, what helps, what to record. */
+export function StepBody({
+  current,
+  state,
+  job,
+  known,
+  runId,
+  heldUp,
+  heading,
+  at,
+  tried,
+  read,
+  typed,
+  setTyped,
+  photos,
+}: {
+  current: Step;
+  state: RunState;
+  job: RunJob;
+  known: RunWith;
+  runId: string;
+  heldUp: RunRefusal | null;
+  heading: React.RefObject<HTMLHeadingElement | null>;
+  at: number | null;
+  tried: boolean;
+  read: ReadSeen;
+  typed: Typed;
+  setTyped: (typed: Typed) => void;
+  photos: RunState["photos"];
+}) {
+  const { turnedBack, settled, steps, round } = state;
+  const drying = heldUp === "still-drying" ? dryingOf(state, job.place) : null;
+  return (
+    <div className="flex flex-col gap-4 text-[1.375rem] leading-snug">
+      {turnedBack ? (
+        <p className={WARNING}>
+          <strong>On the way back.</strong> {turnedBack.words}: put everything back as it was.
+          Nothing counts as done.
+        </p>
+      ) : (
+        <p className="figures text-[1.125rem] text-second">
+          Step {settled.length + 1} of {steps.length}
+          {round > 0 && `, round ${round + 1}`}
+        </p>
+      )}
+      {current.caution && (
+        <p className={WARNING}>
+          <strong>Take care.</strong> {current.caution}
+        </p>
+      )}
+      <h2 ref={heading} tabIndex={-1} className="text-[1.875rem] outline-none wide:text-[2.25rem]">
+        {current.title}
+      </h2>
+      {current.detail && <p className="max-w-[34rem]">{current.detail}</p>}
+      {current.why && <p className="max-w-[34rem] text-second">{current.why}</p>}
+      <HeldUp {...{ current, state, job, heldUp, at }} />
+      {drying && (
+        <CallBack
+          runId={runId}
+          drying={drying}
+          left={at === null ? "" : leftWords(drying.readyAt, at)}
+        />
+      )}
+      {heldUp === "licensed-only" && (
+        <LicensedBlock contacts={known.contacts} rules={known.rules} />
+      )}
+      <StepHelp step={current} known={known} photos={photos} />
+      <div id="step-record">
+        <StepRecord
+          step={current}
+          typed={typed}
+          setTyped={setTyped}
+          read={read}
+          tried={tried}
+          places={known.places}
+          system={known.system}
+          slot={known.slot}
+        />
+      </div>
+      {tried && read.kind === "nothing" && !current.recordIsOptional && (
+        <p role="alert" className={WARNING}>
+          Say what you see first: it is kept for the next time.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Why the step cannot be done yet, where that is not for its drying or its licence. */
+function HeldUp({
+  current,
+  state,
+  job,
+  heldUp,
+  at,
+}: {
+  current: Step;
+  state: RunState;
+  job: RunJob;
+  heldUp: RunRefusal | null;
+  at: number | null;
+}) {
+  if (heldUp === "still-waiting") {
+    const timer = state.timers.find(({ key }) => current.waitsFor?.includes(key));
+    return (
+      <p
+        data-testid="wait"
+        className="figures border-y-2 border-ink py-4 text-[2rem] font-semibold"
+      >
+        {timer && at !== null ? leftWords(timer.readyAt, at) : "…"}
+      </p>
+    );
+  }
+  if (heldUp !== "power-comes-last" && heldUp !== "after-another") return null;
+  const now = new Date(at ?? 0).toISOString();
+  const by = blocksOf(job, state, current, now).flatMap((block) => block.by);
+  const open = state.ends.open.filter((end) => by.includes(end.id));
+  return (
+    <p role="alert" className={WARNING}>
+      Not yet: {open.map((end) => END_WORDS[end.end].open).join(", ")}. Go back and put it right
+      first, or say why it stays so.
+    </p>
+  );
+}

@@ -1,0 +1,78 @@
+import sharp from "sharp";
+import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { Store } from "@/db/client";
+import { insertPhoto, purgePhotos, type Photo } from "@/db/repositories/photos";
+
+/** What may be uploaded, bytes. */
+export const MOST_BYTES = 20 * 1024 * 1024;
+/** Longest side of a stored picture, pixels: enough to read a plate, small enough for a phone. */
+const LONGEST_SIDE = 2400;
+const QUALITY = 86;
+/** What was taken out can be brought back for this long, ms. */
+const KEPT_MS = 30 * 86_400_000;
+
+export type Unreadable = { kind: "unreadable"; message: string };
+export type Readable = {
+  kind: "readable";
+  bytes: Buffer;
+  mime: string;
+  width: number | null;
+  height: number | null;
+};
+
+const refuse = (message: string): Unreadable => ({ kind: "unreadable", message });
+const PICTURES = ["jpeg", "png", "webp"];
+
+/**
+ * Looks at what a file holds, not at its name: a picture is drawn anew, upright and without anything
+ * the camera wrote into it, its place above all; a paper stays as it is.
+ */
+export async function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
+  if (raw.length === 0) return refuse("The file is empty.");
+  if (raw.length > MOST_BYTES) return refuse("The file is over 20 MB. Take a smaller one.");
+  if (raw.subarray(0, 5).toString("latin1") === "%PDF-")
+    return { kind: "readable", bytes: raw, mime: "application/pdf", width: null, height: null };
+  try {
+    const picture = sharp(raw, { failOn: "error" });
+    const { format } = await picture.metadata();
+    if (!PICTURES.includes(format))
+      return refuse("Only JPEG, PNG and WebP pictures and PDF papers can be kept.");
+    const { data, info } = await picture
+      .rotate()
+      .resize(LONGEST_SIDE, LONGEST_SIDE, { fit: "inside", withoutEnlargement: true })
+      .flatten({ background: "#ffffff" })
+      .jpeg({ quality: QUALITY })
+      .toBuffer({ resolveWithObject: true });
+    const { width, height } = info;
+    return { kind: "readable", bytes: data, mime: "image/jpeg", width, height };
+  } catch {
+    return refuse("That is no picture and no paper that can be read: JPEG, PNG, WebP or PDF.");
+  }
+}
+
+export type PhotoOf = Pick<Photo, "id" | "homeId" | "unitId" | "partId" | "runId" | "fileName"> & {
+  step: string | null;
+  moment: PhotoMoment | null;
+};
+
+/** Keeps a picture; lets go of those taken out longer ago than they can be brought back. */
+export async function keepPhoto(
+  store: Store,
+  of: PhotoOf,
+  { bytes, mime, width, height }: Readable,
+  now: Date,
+): Promise<void> {
+  const row: Photo = {
+    ...of,
+    mime,
+    width,
+    height,
+    byteCount: bytes.length,
+    addedAt: now.toISOString(),
+    deletedAt: null,
+  };
+  await store.write(async (tx) => {
+    await purgePhotos(tx, new Date(now.getTime() - KEPT_MS).toISOString());
+    await insertPhoto(tx, row, bytes);
+  });
+}

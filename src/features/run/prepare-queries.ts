@@ -1,0 +1,221 @@
+import "server-only";
+import { agendaNow } from "@/content/agendas";
+import { procedure } from "@/content/procedures/library";
+import { slotTitle } from "@/content/slot-words";
+import {
+  bringOf,
+  minutesOf,
+  type JobFact,
+  type Procedure,
+  type RunSetting,
+} from "@/core/procedures/procedure";
+import { replayRun } from "@/core/procedures/run";
+import { fromCelsius } from "@/core/quantities/temperature";
+import { addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
+import type { TaskStanding } from "@/core/register/agenda";
+import type { Contact, FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
+import { taskId } from "@/core/register/task";
+import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import {
+  findLastRun,
+  jobOfRun,
+  listOpenRuns,
+  listRunEvents,
+  type Run,
+} from "@/db/repositories/runs";
+import { todayIn } from "@/lib/clock";
+import { doneToday, factsOf, mildnessOf, needsLicence } from "./run-facts";
+
+/** One way of doing a job: a procedure in one of its variants. */
+export type Way = {
+  value: string;
+  procedure: Procedure;
+  variant: string | null;
+  name: string;
+  says: string;
+  handsOn: number;
+  waiting: number;
+  /** Why it must not be done so today. */
+  barred: string | null;
+};
+
+export type Check = { id: string; words: string; hint?: string };
+
+export type Prepare = {
+  book: HomeBook;
+  today: PlainDate;
+  job: TaskStanding;
+  unit: Unit | undefined;
+  part: Part | FilterSlot | undefined;
+  slot: FilterSlot | undefined;
+  going: string | null;
+  ways: Way[];
+  way: Way;
+  facts: JobFact[];
+  tools: string[];
+  consumables: string[];
+  checks: Check[];
+  /** What was in the way or noted the last time. */
+  lastTime: string[];
+  contact: Contact | undefined;
+  needsLicence: boolean;
+};
+
+const wayValue = (id: string, variant: string | null) => (variant ? `${id}.${variant}` : id);
+
+function waysOf(job: TaskStanding, barred: ReadonlySet<string>): Way[] {
+  return job.task.procedureIds.flatMap((id) => {
+    const found = procedure(id);
+    if (!found) return [];
+    const variants = found.variants ?? [{ id: null, name: found.title, says: "" }];
+    return variants.map((variant): Way => {
+      const { handsOn, waiting } = minutesOf(found, variant.id);
+      const clash =
+        "notSameDayAs" in variant && variant.notSameDayAs?.some((key) => barred.has(key));
+      return {
+        value: wayValue(id, variant.id),
+        procedure: found,
+        variant: variant.id,
+        name:
+          job.task.procedureIds.length > 1
+            ? `${found.title}: ${inSentence(variant.name)}`
+            : variant.name,
+        says: variant.says,
+        handsOn,
+        waiting,
+        barred: clash ? "The coil above it was cleaned today: not on the same day." : null,
+      };
+    });
+  });
+}
+
+/** Everything worth knowing before a job is begun; null where no procedure leads through it. */
+export async function prepareOf(
+  homeId: string,
+  jobId: string,
+  wanted: string | undefined,
+): Promise<Prepare | null> {
+  const book = await homeBook(homeId);
+  if (!book) return null;
+  const today = todayIn(book.home.timeZone);
+  const job = agendaNow(book, today).find((each) => each.task.id === jobId);
+  if (!job) return null;
+  const unit = job.unit ?? undefined;
+  const slot = book.slots.find(({ id }) => id === job.task.partId);
+  const part = slot ?? book.parts.find(({ id }) => id === job.task.partId);
+  const ways = waysOf(job, doneToday(book, unit, today));
+  const { going, last } = await runsOf(homeId, job);
+  const before = last && wayValue(last.procedureId, last.variant);
+  const way =
+    ways.find(({ value }) => value === wanted) ??
+    ways.find(({ value, barred }) => value === before && !barred) ??
+    ways.find(({ barred }) => !barred);
+  if (!way) return null;
+  const facts = factsOf(unit, slot);
+  const setting: RunSetting = { facts, variant: way.variant };
+  const { tools, consumables } = bringOf(way.procedure, setting);
+  return {
+    book,
+    today,
+    job,
+    unit,
+    part,
+    slot,
+    going,
+    ways,
+    way,
+    facts,
+    tools,
+    consumables: consumables.map((thing) =>
+      thing === "the new filter" && slot ? `the new filter: ${inSentence(slotTitle(slot))}` : thing,
+    ),
+    checks: checksOf(book, way.procedure, { facts, unit, today }),
+    lastTime: [...putOffLine(job, today), ...(last ? await notesOf(last, today) : [])],
+    contact: book.contacts.find(({ id }) => id === unit?.contactId),
+    needsLicence: needsLicence(way.procedure),
+  };
+}
+
+async function runsOf(homeId: string, { task }: TaskStanding) {
+  const { db } = await appStore();
+  const open = (await listOpenRuns(db, homeId)).find(
+    (run) =>
+      taskId({ unitId: run.unitId ?? undefined, partId: run.partId ?? undefined }, run.taskKey) ===
+      task.id,
+  );
+  const last = await findLastRun(db, {
+    homeId,
+    unitId: task.unitId ?? null,
+    partId: task.partId ?? null,
+    taskKey: task.key,
+  });
+  return { going: open?.id ?? null, last };
+}
+
+/** What somebody noted on the way the last time, for whoever does it now. */
+async function notesOf(run: Run, today: PlainDate): Promise<string[]> {
+  const { db } = await appStore();
+  const state = replayRun(jobOfRun(run), await listRunEvents(db, run.id));
+  const day = dateWords(run.startedAt.slice(0, 10) as PlainDate, today);
+  return state.notes.map(({ words }) => `${day}: ${words}`);
+}
+
+const putOffLine = ({ putOff }: TaskStanding, today: PlainDate): string[] =>
+  putOff ? [`${dateWords(putOff.on, today)}, not possible: ${putOff.words}`] : [];
+
+/** What has to be true before it is begun: of the job, of the place, of the day, of the household. */
+function checksOf(
+  book: HomeBook,
+  job: Procedure,
+  { facts, unit, today }: { facts: readonly JobFact[]; unit: Unit | undefined; today: PlainDate },
+): Check[] {
+  const own = (job.checks ?? []).filter(({ when }) => when === undefined || facts.includes(when));
+  const level = book.levels.find(({ id }) => id === unit?.levelId);
+  const isOnRoof = unit?.kind === "rooftop";
+  const isHigh = !isOnRoof && level !== undefined && /loft|attic|crawl/i.test(level.name);
+  return [
+    ...own,
+    ...(job.mildDay ? [{ id: "mild", ...mildCheck(book, job.mildDay, today) }] : []),
+    ...(isOnRoof
+      ? [
+          {
+            id: "roof",
+            words: "Dry roof, no wind to speak of, and somebody knows you are up there",
+            hint: "Its edge secured, or kept well away from. In wind or wet: another day.",
+          },
+        ]
+      : []),
+    ...(isHigh && !own.some(({ id }) => id === "alone")
+      ? [{ id: "alone", words: "A safe ladder, a torch, and somebody knows you are up there" }]
+      : []),
+    ...(job.household
+      ? [{ id: "household", words: "The household has been told", hint: job.household }]
+      : []),
+  ];
+}
+
+function mildCheck(
+  book: HomeBook,
+  mildDay: NonNullable<Procedure["mildDay"]>,
+  today: PlainDate,
+): { words: string; hint: string } {
+  const { meanC, isObserved, isMild, from } = mildnessOf(book, mildDay.leastC, today);
+  const isUs = book.home.unitSystem === "us";
+  // Figure and unit stay on one line.
+  const degrees = (celsius: number) =>
+    `${String(Math.round(fromCelsius(celsius, isUs ? "F" : "C"))).replace("-", "−")}\u00a0°${isUs ? "F" : "C"}`;
+  const day = isObserved ? "the last day noted had" : `${dayAndMonth(today, today)} usually has`;
+  const later = from ? `; mild enough is usual from ${dayAndMonth(from, today)} on` : "";
+  return {
+    words: `It is ${degrees(mildDay.leastC)} or more outside, and stays so`,
+    hint: `${capitalised(mildDay.why)}. ${capitalised(day)} ${degrees(meanC)}${isMild ? "" : later}.`,
+  };
+}
+
+/** When what has to wait is over, if the job began now; null for waits one sits out. */
+export function readyOn({ way, today }: Prepare): PlainDate | null {
+  const days = Math.floor(way.waiting / (24 * 60));
+  return days > 0 ? addDays(today, days) : null;
+}

@@ -1,0 +1,192 @@
+const FLAMES = [14, 38, 62];
+const cone = (x: number) =>
+  `M${x} 40 C${x - 2} 28 ${x + 4} 20 ${x + 9} 10 C${x + 14} 20 ${x + 20} 28 ${x + 18} 40 Z`;
+const tip = (x: number) =>
+  `M${x + 4} 22 C${x + 6} 17 ${x + 8} 13 ${x + 9} 10 C${x + 10} 13 ${x + 12} 17 ${x + 14} 22 Z`;
+const lazy = (x: number) =>
+  `M${x - 2} 40 C${x - 8} 26 ${x + 8} 24 ${x} 6 C${x + 18} 14 ${x + 24} 26 ${x + 20} 40 Z`;
+/** A scatter that is always the same. */
+const grains = (count: number) =>
+  Array.from({ length: count }, (_, i) => ({ x: 12 + ((i * 37) % 73), y: 8 + ((i * 23) % 32) }));
+const FINS = [16, 26, 36, 46, 56, 66, 76];
+
+function Flame({ seen }: { seen: string }) {
+  if (seen === "rolling-yellow" || seen === "sooting")
+    return (
+      <>
+        {FLAMES.map((x) => (
+          <path key={x} d={lazy(x)} className="fill-seen-yellow stroke-ink" strokeWidth="1.5" />
+        ))}
+        {seen === "sooting" &&
+          grains(14).map(({ x, y }, i) => (
+            <circle key={i} cx={x} cy={y / 2} r="1.8" className="fill-ink" />
+          ))}
+      </>
+    );
+  return FLAMES.map((x) => (
+    <g key={x}>
+      <path d={cone(x)} className="fill-seen-blue stroke-ink" strokeWidth="1.5" />
+      {seen === "yellow-tips" && <path d={tip(x)} className="fill-seen-yellow" />}
+    </g>
+  ));
+}
+
+const LAYER: Record<string, number> = { film: 1.5, coat: 5, thick: 11 };
+function Sludge({ seen }: { seen: string }) {
+  const layer = LAYER[seen] ?? 1;
+  return (
+    <>
+      <rect
+        x="10"
+        y={23 - 6 - layer}
+        width="76"
+        height={12 + 2 * layer}
+        rx={layer}
+        className="fill-dust"
+      />
+      <rect
+        x="4"
+        y="17"
+        width="88"
+        height="12"
+        className="fill-surface stroke-ink"
+        strokeWidth="2"
+      />
+    </>
+  );
+}
+
+function Drain({ seen }: { seen: string }) {
+  return (
+    <>
+      <path d="M28 6 L33 42 H63 L68 6" fill="none" className="stroke-ink" strokeWidth="2" />
+      {seen === "blocked" ? (
+        <path d="M18 6 H78" className="stroke-ink" strokeWidth="5" />
+      ) : (
+        <path
+          d={seen === "slow" ? "M48 2 V18" : "M48 0 V28"}
+          className="stroke-cooling"
+          strokeWidth="4"
+          strokeDasharray={seen === "slow" ? "3 5" : undefined}
+        />
+      )}
+      {seen !== "blocked" && (
+        <path
+          d="M31 28 L33 41 H63 L65 28 Z"
+          className="fill-cooling"
+          opacity={seen === "cloudy" ? 0.35 : 0.7}
+        />
+      )}
+      {seen === "cloudy" &&
+        grains(22).map(({ x, y }, i) => (
+          <circle key={i} cx={34 + (x % 28)} cy={29 + (y % 12)} r="1.4" className="fill-dust" />
+        ))}
+    </>
+  );
+}
+
+const HEAP: Record<string, string> = {
+  fluff: "fill-seen-grey",
+  "pale-grit": "fill-seen-pale",
+  yellow: "fill-seen-yellow",
+  dark: "fill-ink",
+};
+function Debris({ seen }: { seen: string }) {
+  return (
+    <>
+      <path
+        d="M8 40 C22 34 26 20 40 22 C52 12 60 22 68 28 C76 32 84 38 88 40 Z"
+        className={`${HEAP[seen] ?? "fill-dust"} stroke-ink`}
+        strokeWidth="1.5"
+      />
+      {seen === "pale-grit" &&
+        grains(16).map(({ x, y }, i) => (
+          <circle key={i} cx={x} cy={30 + (y % 9)} r="1.2" className="fill-ink" />
+        ))}
+      {seen === "dark" &&
+        grains(12).map(({ x, y }, i) => (
+          <circle key={i} cx={x} cy={28 + (y % 10)} r="1.6" className="fill-surface" />
+        ))}
+    </>
+  );
+}
+
+function Coil({ seen }: { seen: string }) {
+  return (
+    <>
+      {seen === "matted" && (
+        <rect x="10" y="6" width="72" height="36" className="fill-dust" opacity="0.75" />
+      )}
+      {seen === "dusted" && (
+        <rect x="10" y="6" width="72" height="36" className="fill-dust" opacity="0.25" />
+      )}
+      {FINS.map((x, i) => (
+        <path
+          key={x}
+          d={seen === "bent-fins" && i % 2 === 1 ? `M${x} 6 L${x + 9} 24 L${x} 42` : `M${x} 6 V42`}
+          fill="none"
+          className="stroke-ink"
+          strokeWidth="2"
+        />
+      ))}
+      {seen === "iced" && (
+        <path
+          d="M8 12 C24 2 40 16 56 8 C70 2 80 10 86 8 V30 C70 36 60 26 44 34 C28 40 16 30 8 34 Z"
+          className="fill-cooling stroke-ink"
+          strokeWidth="1.5"
+        />
+      )}
+      {seen === "oily" &&
+        [28, 52, 70].map((x) => (
+          <ellipse key={x} cx={x} cy={24 + (x % 9)} rx="6" ry="8" className="fill-ink" />
+        ))}
+    </>
+  );
+}
+
+function Seal({ seen }: { seen: string }) {
+  const height = seen === "flattened" ? 5 : 16;
+  return (
+    <>
+      <path d="M4 38 H92" className="stroke-ink" strokeWidth="3" />
+      <rect
+        x="8"
+        y={36 - height}
+        width={seen === "leaking" ? 30 : 80}
+        height={height}
+        className="fill-dust stroke-ink"
+        strokeWidth="1.5"
+      />
+      {seen === "leaking" && (
+        <rect
+          x="56"
+          y={36 - height}
+          width="32"
+          height={height}
+          className="fill-dust stroke-ink"
+          strokeWidth="1.5"
+        />
+      )}
+    </>
+  );
+}
+
+const DRAWN = {
+  flame: Flame,
+  sludge: Sludge,
+  drain: Drain,
+  "duct-debris": Debris,
+  coil: Coil,
+  seal: Seal,
+};
+
+/** What one looks at, drawn as it looks; nothing for what is heard or felt. */
+export function SeenSwatch({ kind, seen }: { kind: string; seen: string }) {
+  const Drawing = kind in DRAWN ? DRAWN[kind as keyof typeof DRAWN] : null;
+  if (!Drawing) return null;
+  return (
+    <svg aria-hidden="true" viewBox="0 0 96 46" className="block h-12 w-auto" data-drawn={kind}>
+      <Drawing seen={seen} />
+    </svg>
+  );
+}
