@@ -3,6 +3,7 @@ import { openStore } from "@/db/client";
 import { listRunEvents } from "@/db/repositories/runs";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
+import { doing } from "./doing";
 import { pageOf } from "./page";
 
 describe("the application over HTTP", () => {
@@ -87,6 +88,7 @@ describe("the application over HTTP", () => {
     const page = pageOf(browser.driver);
     await page.open(`${app.url}/homes/sluice-house/parts/cellar-filter`);
     await page.press("Change it");
+    await doing(browser, page).start("Change: start");
     await page.heading("Have the new filter");
     const runId = new URL(await browser.driver.getCurrentUrl()).pathname.split("/").at(-1)!;
     const event = (step: string) => ({

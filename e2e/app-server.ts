@@ -14,7 +14,8 @@ export type AppServer = {
   file: string;
   /** Stops the server as a power cut would. */
   kill: () => Promise<void>;
-  start: () => Promise<void>;
+  /** Starts it again, at another time if one is given. */
+  start: (clock?: string) => Promise<void>;
   stop: () => Promise<void>;
 };
 
@@ -36,7 +37,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   let child: ChildProcess | null = null;
-  const start = async () => {
+  const start = async (clock = CLOCK) => {
     child = spawn(
       "node_modules/.bin/next",
       ["start", "--hostname", "127.0.0.1", "--port", String(port)],
@@ -45,7 +46,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
           ...process.env,
           NODE_ENV: "production",
           AMBER_DB: file,
-          AMBER_CLOCK: CLOCK,
+          AMBER_CLOCK: clock,
           NEXT_TELEMETRY_DISABLED: "1",
         },
         stdio: "ignore",

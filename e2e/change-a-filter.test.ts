@@ -1,6 +1,7 @@
 import { By, Key } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, PHONE, type Browser } from "./browser";
+import { doing } from "./doing";
 import { pageOf, type Page } from "./page";
 
 /** The first errand: from the beam to the logbook, on a phone, with everything that may go wrong. */
@@ -19,11 +20,8 @@ describe("changing the cellar furnace's filter", () => {
     await app?.stop();
   });
 
-  const openCount = async () => (await page.find(By.css("[data-open]"))).getText();
-  const go = async (from: string) => {
-    await page.heading(from);
-    await page.keys(Key.SPACE);
-  };
+  const openCount = () => doing(browser, page).openCount();
+  const go = (heading: string) => doing(browser, page).through(heading);
 
   const CLOSER = "section[aria-labelledby=closer]";
 
@@ -41,15 +39,21 @@ describe("changing the cellar furnace's filter", () => {
 
   it("leads down: power off, slot open, filter out, each an open bracket", async () => {
     await page.press("Change it");
+    await page.heading("Change the filter");
+    await page.seen("10 minutes at work");
+    // What has to be so is ticked first, or said at its field.
+    await page.press("Change: start");
+    await page.seen("Tick it once it is so, or say below what is in the way.");
+    await doing(browser, page).start("Change: start");
     await page.heading("Have the new filter beside you");
-    expect(await openCount()).toBe("nothing open");
+    expect(await openCount()).toBe("0");
     await page.press("Done, go on");
     await page.heading("Switch the power off");
     await page.press("Done, go on");
     await go("Open the slot");
     await go("Pull the old filter out");
     await page.heading("How does the old one look?");
-    expect(await openCount()).toBe("3 left open");
+    expect(await openCount()).toBe("3");
   });
 
   it("comes back to the same step after a reload, and after the server was killed", async () => {
@@ -59,23 +63,28 @@ describe("changing the cellar furnace's filter", () => {
     await page.tick("loaded");
     await page.press("Loaded, go on");
     await page.seen("Not saved yet");
-    await page.heading("Wipe the slot clean");
+    await page.heading("Did dust get past its frame?");
     await app.start();
     await browser.driver.wait(
       async () => (await browser.driver.findElements(By.css("[role=alert]"))).length === 0,
       15_000,
     );
     await page.reload();
+    await doing(browser, page).see("Did dust get past its frame?", "No, its edges are clean");
+    await page.heading("What lies in the slot?");
+    await page.tick("pale grit");
+    await page.seen("Building dust.");
+    await page.press("Pale grit, go on");
     await page.heading("Wipe the slot clean");
   });
 
   it("shows the bracket on Today and on the unit while the run is left alone", async () => {
     const run = await browser.driver.getCurrentUrl();
     await page.press("Leave for now");
-    await page.seen("Cellar furnace: filter is out");
-    await page.seen("Cellar furnace: power is off");
+    await page.seen("Cellar furnace: power off");
+    await page.seen("Cover off, filter out");
     await page.open(`${app.url}/homes/sluice-house/units/cellar-furnace`);
-    await page.seen("Left open: power is off, slot is open, filter is out");
+    await page.seen("Left open: power off, cover off, filter out");
     await page.open(run);
   });
 
@@ -93,7 +102,7 @@ describe("changing the cellar furnace's filter", () => {
     await go("Close the slot");
     await page.heading("Switch the power on");
     await page.seen("Not yet: filter is out");
-    await page.press("Done, go on");
+    await page.press("Something comes first");
     await page.heading("Switch the power on");
     // Back past the closed slot to the filter: it goes in after all.
     for (const step of ["Switch the power on", "Close the slot", "Write today’s date"]) {
@@ -104,18 +113,24 @@ describe("changing the cellar furnace's filter", () => {
     await go("Write today’s date");
     await go("Close the slot");
     await page.heading("Switch the power on");
-    expect(await openCount()).toBe("1 left open");
+    expect(await openCount()).toBe("1");
     // While the switch is off there is no finish to press.
     expect(await browser.driver.findElements(By.xpath("//button[.='Finish']"))).toHaveLength(0);
     await go("Switch the power on");
     await go("Hear it start");
     await page.heading("Everything is back as it was");
-    expect(await openCount()).toBe("nothing open");
+    expect(await openCount()).toBe("0");
   });
 
   it("finishes with the new due day, its band and its reason, and a label to print", async () => {
+    await page.type("Minutes at work", "twelve");
     await page.press("Finish");
-    await page.heading("Done");
+    await page.seen("Whole minutes.");
+    await page.type("Minutes at work", "12");
+    await doing(browser, page).finish();
+    expect(await doing(browser, page).text("main dl")).toMatch(
+      /What lies in the ducts\npale grit, to watch[^]*Used\nthe new filter, a bag for the old one[^]*Took\n12 minutes at work/,
+    );
     const due = await (await page.find(By.css("[aria-label='Next due']"))).getText();
     expect(due).toMatch(/Next due in (about )?\d+ (days|weeks|months)/);
     expect(due).toMatch(/Between \d+ .* and \d+ /);

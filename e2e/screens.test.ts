@@ -1,6 +1,7 @@
 import { By } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
 import { DESK, openBrowser, PHONE, type Browser } from "./browser";
+import { doing } from "./doing";
 import { pageOf, type Page } from "./page";
 
 const HOME = "/homes/sluice-house";
@@ -40,6 +41,11 @@ const SCREENS: [string, string][] = [
   ["a look", `${HOME}/look`],
   ["a change made earlier", `${HOME}/parts/cellar-filter/changed`],
   ["the label", `${HOME}/parts/cellar-filter/label`],
+  ["the label of a part", `${HOME}/parts/loft-ventilator-recovery-core/label`],
+  ["what to know before a job", `${HOME}/jobs/yard-condenser-condenser-coil.clean/start`],
+  ["ways to do a job", "/homes/boathouse/jobs/boat-boiler-magnetic-filter.clean/start"],
+  ["a procedure with licensed work", `${HOME}/procedures/polish-flame-sensor`],
+  ["a run that waits for its drying", "/runs/demo-core-run"],
   ["removed things", `${HOME}/removed`],
   ["the welcome", "/welcome"],
 ];
@@ -73,40 +79,55 @@ describe.each([
     },
   );
 
-  it("so has a run, at a caution, at the look and at its finish", async () => {
+  it("so has a run, at a caution, at what is seen, at its finish and after it", async () => {
+    const run = doing(browser, page);
+    const sound = async () => {
+      expect(await page.axe()).toEqual([]);
+      expect(await page.scrollsSideways()).toBe(false);
+    };
     await page.open(`${app.url}${HOME}/parts/cellar-filter`);
     await page.press("Change it");
+    await run.start("Change: start");
     for (const heading of [
       "Have the new filter",
       "Switch the power off",
       "Open the slot",
       "Pull the old",
-      "How does the old one look?",
     ]) {
       await page.heading(heading);
-      expect(await page.axe()).toEqual([]);
-      expect(await page.scrollsSideways()).toBe(false);
-      if (heading.startsWith("How")) await page.tick("grey");
-      await page.press(heading.startsWith("How") ? "Grey, go on" : "Done, go on");
-    }
-    for (const heading of [
-      "Wipe",
-      "Check the new",
-      "Slide it in",
-      "Write today",
-      "Close the slot",
-      "Switch the power on",
-      "Hear it start",
-    ]) {
-      await page.heading(heading);
+      await sound();
       await page.press("Done, go on");
     }
+    await page.heading("How does the old one look?");
+    await sound();
+    await page.tick("grey");
+    await page.press("Grey, go on");
+    await run.see("Did dust get past", "No, its edges are clean");
+    await page.heading("What lies in the slot?");
+    await sound();
+    await run.see("What lies in the slot?", "grey fluff");
+    await run.through("Wipe", "Check the new", "Slide it in", "Write today", "Close the slot");
+    await run.through("Switch the power on", "Hear it start");
     await page.heading("Everything is back");
+    await sound();
+    await run.finish();
+    await sound();
+    expect(await page.consoleErrors()).toEqual([]);
+  });
+
+  it("so has a run on hold, and what it asks in passing", async () => {
+    const run = doing(browser, page);
+    await page.open(`${app.url}${HOME}/jobs/home.walk/start`);
+    await run.start("Walk: start");
+    await run.at("Read the display of every CO alarm");
+    await page.press("Not possible now");
+    await page.seen("What comes nearest");
     expect(await page.axe()).toEqual([]);
-    await page.press("Finish");
-    await page.heading("Done");
+    await page.press("Not after all");
+    await page.press("Gas smell or CO alarm?");
+    await page.press("A CO alarm sounds");
+    await page.heading("CO alarm: everybody out, now");
     expect(await page.axe()).toEqual([]);
     expect(await page.scrollsSideways()).toBe(false);
-    expect(await page.consoleErrors()).toEqual([]);
   });
 });

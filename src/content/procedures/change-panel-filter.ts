@@ -8,12 +8,7 @@ export const changePanelFilter = {
   handsOnMinutes: 10,
   waitingMinutes: 0,
   checks: [
-    { id: "size", words: "The new filter has the size that belongs here" },
-    {
-      id: "cut",
-      words: "Or, the size not being known: a sheet to cut, for this once",
-      when: "size-unknown",
-    },
+    { id: "size", words: "The new filter is here: the right size, or for once a sheet to cut" },
   ],
   steps: [
     {

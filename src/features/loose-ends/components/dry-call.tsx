@@ -23,7 +23,7 @@ export function DryCall({
       if (left <= 0 || left > LONGEST_TIMER_MS) return undefined;
       return setTimeout(() => {
         router.refresh();
-        navigator.vibrate?.([200, 100, 200]);
+        if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
         toast(words, {
           duration: Infinity,
           action: { label: "Put it back", onClick: () => router.push(`/runs/${runId}`) },

@@ -122,9 +122,12 @@ export function PhotoStrip({
       onRestore(id);
     });
   };
+  const moments = (["before", "after"] as const).filter((moment) =>
+    photos.some((each) => each.moment === moment),
+  );
   return (
     <section aria-label="Pictures" className="grid max-w-[44rem] grid-cols-2 gap-4">
-      {(["before", "after"] as const).map((moment) => (
+      {moments.map((moment) => (
         <div key={moment}>
           <h3 className="border-b-2 border-ink text-[1.125rem]">
             {moment === "before" ? "Before" : "After"}

@@ -1,14 +1,22 @@
-import type { ThereAndBack } from "../there-and-back";
+import type { Rung, ThereAndBack } from "../there-and-back";
 
 const TOP = 40;
-const RUNG = 92;
+const ROOMY = 92;
+const CLOSE = 50;
+/** With more rungs than this they stand closer, and each says itself in one line. */
+const MOST_ROOMY = 4;
 const LEFT = 20;
 const RIGHT = 92;
 const FOOT_X = (LEFT + RIGHT) / 2;
 
+const stateOf = ({ closed, left, state }: Rung): string =>
+  closed ? "back" : left ? `left ${state}` : state;
+
 /** Down the left what is shut and taken out, at the foot the work, up the right the same put back. */
 export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolean }) {
-  const last = TOP + (way.rungs.length - 1) * RUNG;
+  const isClose = way.rungs.length > MOST_ROOMY;
+  const step = isClose ? CLOSE : ROOMY;
+  const last = TOP + (way.rungs.length - 1) * step;
   const foot = last + 108;
   return (
     <svg
@@ -19,7 +27,7 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
         )
         .join(", ")}
       viewBox={`0 0 112 ${foot + 44}`}
-      className="block w-full max-w-52"
+      className="block w-full max-w-52 overflow-visible"
     >
       <path
         d={`M${RIGHT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
@@ -34,7 +42,7 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
         strokeWidth="2.5"
       />
       {way.rungs.map((rung, i) => {
-        const y = TOP + i * RUNG;
+        const y = TOP + i * step;
         const isOpen = rung.opened && !rung.closed;
         return (
           <g key={rung.key}>
@@ -68,11 +76,17 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
               strokeWidth="2.5"
             />
             {words && (
-              <text x={FOOT_X} y={y - 16} textAnchor="middle" fontSize="16" className="fill-ink">
-                {rung.thing}
+              <text
+                x={FOOT_X}
+                y={y - (isClose ? 13 : 16)}
+                textAnchor="middle"
+                fontSize={isClose ? 13.5 : 16}
+                className={isClose && isOpen ? "fill-attention-text" : "fill-ink"}
+              >
+                {isClose && rung.opened ? `${rung.thing} ${stateOf(rung)}` : rung.thing}
               </text>
             )}
-            {words && (
+            {words && !isClose && (
               <text
                 x={FOOT_X}
                 y={y + 25}
@@ -80,13 +94,7 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
                 fontSize="15"
                 className={isOpen ? "fill-attention-text" : "fill-second"}
               >
-                {rung.closed
-                  ? "back"
-                  : rung.left
-                    ? `left ${rung.state}`
-                    : rung.opened
-                      ? rung.state
-                      : ""}
+                {rung.opened ? stateOf(rung) : ""}
               </text>
             )}
           </g>

@@ -5,6 +5,11 @@ import { leftWords, type RunTime } from "../run-times";
 
 const SECOND_MS = 1000;
 
+/** A phone in a pocket buzzes; a page nobody touched yet may not. */
+function callByBuzz(): void {
+  if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
+}
+
 /** The time by the server, read every second while somebody looks. */
 export function useSeconds(now: () => number): number | null {
   const [at, setAt] = useState<number | null>(null);
@@ -27,7 +32,7 @@ export function TimeStrip({ times, at }: { times: readonly RunTime[]; at: number
     for (const time of times) {
       if (at === null) return;
       const over = Date.parse(time.readyAt) <= at;
-      if (over && !called.current.has(time.key)) navigator.vibrate?.([200, 100, 200]);
+      if (over && !called.current.has(time.key)) callByBuzz();
       if (over) called.current.add(time.key);
     }
   }, [times, at]);

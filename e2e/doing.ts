@@ -1,0 +1,55 @@
+import { By, Key } from "selenium-webdriver";
+import type { Browser } from "./browser";
+import type { Page } from "./page";
+
+/** How a person goes through a job: prepared, step by step, with the keys. */
+export function doing({ driver }: Browser, page: Page) {
+  /** Ticks whatever is asked beforehand, and begins. */
+  const start = async (submit: string) => {
+    await page.find(By.xpath(`//button[normalize-space(.)="${submit}"]`));
+    for (const box of await driver.findElements(By.css("input[name^=check-]")))
+      if (!(await box.isSelected())) {
+        await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", box);
+        await box.click();
+      }
+    await page.press(submit);
+  };
+  /** A step takes the focus once its keys are heard: until then a press would be lost. */
+  const at = async (heading: string) => {
+    await page.heading(heading);
+    await driver.wait(
+      async () =>
+        (
+          await driver.executeScript<string>("return document.activeElement?.textContent ?? ''")
+        ).includes(heading),
+      15_000,
+      `Never focused: ${heading}`,
+    );
+  };
+  /** Done, one step after the other, with the space bar. */
+  const through = async (...headings: string[]) => {
+    for (const heading of headings) {
+      await at(heading);
+      await page.keys(Key.SPACE);
+    }
+  };
+  /** Chooses what comes nearest, and goes on. */
+  const see = async (heading: string, ...choices: string[]) => {
+    await at(heading);
+    for (const choice of choices) await page.tick(choice);
+    await page.keys(Key.SPACE);
+  };
+  const leaveOpen = async (heading: string, words: string) => {
+    await at(heading);
+    await page.keys("o");
+    await page.type("In your words", words);
+    await page.press("Leave it so");
+  };
+  const finish = async () => {
+    await page.press("Finish");
+    await page.heading("Done");
+  };
+  const text = async (css: string) => (await page.find(By.css(css))).getText();
+  const openCount = async () => (await page.find(By.css("[data-open]"))).getAttribute("data-open");
+  return { start, at, through, see, leaveOpen, finish, text, openCount };
+}
