@@ -11,6 +11,7 @@ class Led extends Error {
 
 /** Stands in for next/navigation and next/cache, which need a running server. */
 export const navigation = {
+  RedirectType: { push: "push", replace: "replace" },
   redirect: (to: string) => {
     throw new Led(to);
   },

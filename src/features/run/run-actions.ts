@@ -1,7 +1,7 @@
 "use server";
 
 import { randomUUID } from "node:crypto";
-import { redirect } from "next/navigation";
+import { redirect, RedirectType } from "next/navigation";
 import { z } from "zod";
 import { NOT_POSSIBLE } from "@/core/procedures/run-event";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
@@ -70,7 +70,8 @@ export async function startRun(
     await insertRun(tx, { ...run, facts: [...facts] });
     return run.id;
   });
-  redirect(`/runs/${id}`);
+  // Back leads past what was prepared, to where the job was begun from.
+  redirect(`/runs/${id}`, RedirectType.replace);
 }
 
 const putOffForm = (today: PlainDate) =>
