@@ -114,6 +114,7 @@ export const magneticQuickFlush = {
   id: "magnetic-quick-flush",
   title: "Flush the magnetic filter, lid on",
   verb: "Flush",
+  says: "The magnet out, water through, the lid stays on: enough between two full cleans.",
   who: "owner",
   handsOnMinutes: 10,
   waitingMinutes: 0,

@@ -140,6 +140,8 @@ export const procedureSchema = z.strictObject({
   title: words,
   /** The word on the button that begins it. */
   verb: words,
+  /** Beside other ways of the same job: what speaks for it. */
+  says: words.optional(),
   who: z.enum(DOERS),
   handsOnMinutes: z.number().int().min(0),
   waitingMinutes: z.number().int().min(0),

@@ -65,12 +65,15 @@ export type Prepare = {
 
 const wayValue = (id: string, variant: string | null) => (variant ? `${id}.${variant}` : id);
 
+const wayName = ({ title }: Procedure, variant: string, isOneOfSeveral: boolean): string =>
+  variant === "" ? title : isOneOfSeveral ? `${title}: ${inSentence(variant)}` : variant;
+
 function waysOf(job: TaskStanding, barred: ReadonlySet<string>): Way[] {
   return job.task.procedureIds.flatMap((id) => {
     const found = procedure(id);
     if (!found) return [];
-    const variants = found.variants ?? [{ id: null, name: found.title, says: "" }];
-    return variants.map((variant): Way => {
+    const only = { id: null, name: "", says: found.says ?? "" };
+    return (found.variants ?? [only]).map((variant): Way => {
       const { handsOn, waiting } = minutesOf(found, variant.id);
       const clash =
         "notSameDayAs" in variant && variant.notSameDayAs?.some((key) => barred.has(key));
@@ -78,10 +81,7 @@ function waysOf(job: TaskStanding, barred: ReadonlySet<string>): Way[] {
         value: wayValue(id, variant.id),
         procedure: found,
         variant: variant.id,
-        name:
-          job.task.procedureIds.length > 1
-            ? `${found.title}: ${inSentence(variant.name)}`
-            : variant.name,
+        name: wayName(found, variant.name, job.task.procedureIds.length > 1),
         says: variant.says,
         handsOn,
         waiting,

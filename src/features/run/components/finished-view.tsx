@@ -137,10 +137,12 @@ function Facts({ sheet }: { sheet: RunSheet }) {
     if (used.length > 0) rows.push(["Used", used.join(", ")]);
     if (work.costMinor)
       rows.push(["Cost", moneyWords({ minor: work.costMinor, currency: home.currency }), work.id]);
-    if (work.minutes !== undefined) rows.push(["Took", `${work.minutes} minutes at work`, work.id]);
+    if (work.minutes) rows.push(["Took", `${work.minutes} minutes at work`, work.id]);
     if (work.words) rows.push(["Noted", work.words, work.id]);
   }
   if (rows.length === 0) return null;
+  const isFirstOf = (eventId: string, i: number) =>
+    rows.findIndex(([, , each]) => each === eventId) === i;
   return (
     <dl className="mt-5 grid grid-cols-[8.5rem_minmax(0,1fr)_auto] text-lg">
       {rows.map(([name, value, eventId], i) => (
@@ -148,7 +150,7 @@ function Facts({ sheet }: { sheet: RunSheet }) {
           <dt className="text-second">{name}</dt>
           <dd>{value}</dd>
           <dd className="no-print">
-            {eventId && (
+            {eventId && isFirstOf(eventId, i) && (
               <Link
                 href={`/homes/${run.homeId}/entries/${eventId}`}
                 aria-label={`Correct: ${name}`}

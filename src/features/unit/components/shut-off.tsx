@@ -40,16 +40,7 @@ function ShutOffList({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
 }
 
 /** The same behind one press, for pages that show something else of the unit. */
-export function ShutOffPress({
-  name,
-  shutOffs,
-  isBrief = false,
-}: {
-  name: string;
-  shutOffs: readonly ShutOff[];
-  /** On a phone, where there is little room beside it. */
-  isBrief?: boolean;
-}) {
+export function ShutOffPress({ name, shutOffs }: { name: string; shutOffs: readonly ShutOff[] }) {
   return (
     <Dialog.Root>
       <Dialog.Trigger asChild>
@@ -57,8 +48,7 @@ export function ShutOffPress({
           type="button"
           className="flex min-h-11 items-center gap-3 border-b-4 border-amber bg-slate px-4 font-semibold text-on-slate"
         >
-          <span className={isBrief ? "hidden wide:inline" : ""}>How to shut it off</span>
-          {isBrief && <span className="wide:hidden">Shut off</span>}
+          How to shut it off
         </button>
       </Dialog.Trigger>
       <Dialog.Portal>

@@ -1,0 +1,74 @@
+"use client";
+
+import { useState } from "react";
+import { SHUT_OFF_WORDS } from "@/content/words";
+import type { Alarm } from "@/core/procedures/run-event";
+import type { Unit } from "@/core/register/register";
+import { Button } from "@/ui/button";
+import { CloseDialog, RunDialog } from "./run-dialog";
+
+/** One press from every step: how the machine is shut off, and what to do at a gas smell or an alarm. */
+export function SafetyPress({
+  unit,
+  hasGas,
+  onAlarm,
+}: {
+  unit: Unit | undefined;
+  hasGas: boolean;
+  onAlarm: (alarm: Alarm) => void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  if (!unit && !hasGas) return null;
+  const say = (alarm: Alarm) => {
+    setOpen(false);
+    onAlarm(alarm);
+  };
+  const name = unit ? "How to shut it off" : "Gas smell or CO alarm?";
+  return (
+    <>
+      <button
+        type="button"
+        aria-label={unit && hasGas ? `${name}; gas smell or CO alarm?` : name}
+        onClick={() => setOpen(true)}
+        className="min-h-12 shrink-0 border-b-4 border-amber bg-slate px-3 text-[1.125rem] leading-tight font-semibold whitespace-nowrap text-on-slate wide:px-4"
+      >
+        {unit ? (hasGas ? "Off, gas?" : "Shut off") : "Gas?"}
+      </button>
+      {isOpen && (
+        <RunDialog title={name} onClose={() => setOpen(false)}>
+          {unit && <ShutOffs unit={unit} />}
+          <div className="mt-4 flex flex-col gap-3">
+            {hasGas && (
+              <>
+                <Button weight="strong" className="min-h-16 text-xl" onClick={() => say("gas")}>
+                  It smells of gas
+                </Button>
+                <Button weight="strong" className="min-h-16 text-xl" onClick={() => say("co")}>
+                  A CO alarm sounds
+                </Button>
+              </>
+            )}
+            <CloseDialog asChild>
+              <Button className="min-h-14">Back to the step</Button>
+            </CloseDialog>
+          </div>
+        </RunDialog>
+      )}
+    </>
+  );
+}
+
+function ShutOffs({ unit: { shutOffs } }: { unit: Unit }) {
+  if (shutOffs.length === 0)
+    return <p className="mt-2">Not written down yet. Follow its cable and pipe away from it.</p>;
+  return (
+    <ol className="mt-2 list-decimal space-y-1 bg-slate py-3 pr-4 pl-9 text-on-slate">
+      {shutOffs.map((off) => (
+        <li key={off.id}>
+          {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
+          {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
+        </li>
+      ))}
+    </ol>
+  );
+}
