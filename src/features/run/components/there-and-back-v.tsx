@@ -2,7 +2,7 @@ import type { Rung, ThereAndBack } from "../there-and-back";
 
 const TOP = 40;
 const ROOMY = 92;
-const CLOSE = 50;
+const CLOSE = 44;
 /** With more rungs than this they stand closer, and each says itself in one line. */
 const MOST_ROOMY = 4;
 const LEFT = 20;
@@ -17,7 +17,8 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
   const isClose = way.rungs.length > MOST_ROOMY;
   const step = isClose ? CLOSE : ROOMY;
   const last = TOP + (way.rungs.length - 1) * step;
-  const foot = last + 108;
+  const foot = last + (isClose ? 72 : 108);
+  const knee = last + (isClose ? 24 : 46);
   return (
     <svg
       role="img"
@@ -30,13 +31,13 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
       className="block w-full max-w-52 overflow-visible"
     >
       <path
-        d={`M${RIGHT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
+        d={`M${RIGHT} ${TOP} V${knee} L${FOOT_X} ${foot}`}
         fill="none"
         className="stroke-rule"
         strokeWidth="2.5"
       />
       <path
-        d={`M${LEFT} ${TOP} V${last + 46} L${FOOT_X} ${foot}`}
+        d={`M${LEFT} ${TOP} V${knee} L${FOOT_X} ${foot}`}
         fill="none"
         className="stroke-ink"
         strokeWidth="2.5"
@@ -81,7 +82,9 @@ export function ThereAndBackV({ way, words }: { way: ThereAndBack; words: boolea
                 y={y - (isClose ? 13 : 16)}
                 textAnchor="middle"
                 fontSize={isClose ? 13.5 : 16}
-                className={isClose && isOpen ? "fill-attention-text" : "fill-ink"}
+                className={`stroke-surface ${isClose && isOpen ? "fill-attention-text" : "fill-ink"}`}
+                strokeWidth="5"
+                paintOrder="stroke"
               >
                 {isClose && rung.opened ? `${rung.thing} ${stateOf(rung)}` : rung.thing}
               </text>

@@ -1,0 +1,69 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { replayRun } from "../core/procedures/run";
+import { migrateStore, openStore } from "./client";
+import { findRun, jobOfRun, listEndEntries, listRunEvents } from "./repositories/runs";
+
+const FOLDER = "src/db/migrations";
+/** The last migration before runs kept their procedure. */
+const BEFORE = 5;
+
+/** The migrations as they were up to one of them. */
+function migrationsUpTo(last: number, folder: string): string {
+  const copy = path.join(folder, "migrations");
+  cpSync(FOLDER, copy, { recursive: true });
+  const journal = path.join(copy, "meta/_journal.json");
+  const { entries, ...rest } = JSON.parse(readFileSync(journal, "utf8")) as {
+    entries: { idx: number }[];
+  };
+  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, last + 1) }));
+  return copy;
+}
+
+describe("a database of before runs kept their procedure", () => {
+  it("keeps its runs, their events and what they left open, and goes on with them", async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), "amber-old-"));
+    const store = await openStore(path.join(folder, "old.db"));
+    await migrateStore(store, migrationsUpTo(BEFORE, folder));
+    const at = "2026-01-02T09:00:00.000Z";
+    const step = (id: string, name: string, extra: object = {}) =>
+      JSON.stringify({ id: `event-${id}`, at, kind: "done", step: name, ...extra });
+    const rows = [
+      `INSERT INTO homes (id, name, time_zone, unit_system, currency, monthly_mean_c, heating_design_c, cooling_design_mean_c, daily_range_k, spread_k, created_at) VALUES ('h', 'Old', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', -20, 20, '10', 4.5, '${at}')`,
+      `INSERT INTO levels (id, home_id, name, storey, place) VALUES ('l', 'h', 'Cellar', -1, 'inside')`,
+      `INSERT INTO air_systems (id, home_id, name, ducted, equipment) VALUES ('s', 'h', 'Air', 1, '{}')`,
+      `INSERT INTO units (id, home_id, level_id, system_id, kind, name, created_at) VALUES ('u', 'h', 'l', 's', 'condensing-furnace', 'Furnace', '${at}')`,
+      `INSERT INTO parts (id, unit_id, kind, name, created_at) VALUES ('p', 'u', 'filter', 'Filter', '${at}')`,
+      `INSERT INTO tasks (id, home_id, unit_id, part_id, created_at) VALUES ('t', 'h', 'u', 'p', '${at}')`,
+      `INSERT INTO runs (id, home_id, unit_id, part_id, task_id, procedure_id, facts, isolator, started_at) VALUES ('r', 'h', 'u', 'p', 't', 'change-panel-filter', '{"directionKnown":true,"indicator":true}', 'switch-off', '${at}')`,
+      ...["new-one-at-hand", "power-off", "open-slot", "old-one-out"].map(
+        (name, i) =>
+          `INSERT INTO run_events (id, run_id, ordinal, at, event) VALUES ('event-000${i}', 'r', ${i + 1}, '${at}', '${step(`000${i}`, name)}')`,
+      ),
+      `INSERT INTO run_events (id, run_id, ordinal, at, event) VALUES ('event-0009', 'r', 9, '${at}', '${step("0009", "look", { grade: "grey" })}')`,
+      `INSERT INTO loose_end_entries (end_id, home_id, unit_id, end, at, action, run_id, words) VALUES ('r:old', 'h', 'u', 'panel-off', '${at}', 'open', 'r', 'no screw')`,
+    ];
+    for (const row of rows) await store.client.execute(row);
+
+    await migrateStore(store);
+    const run = (await findRun(store.db, "r"))!;
+    expect(run).toMatchObject({
+      unitId: "u",
+      partId: "p",
+      taskKey: "renew",
+      variant: null,
+      doer: "owner",
+      facts: ["has-indicator"],
+    });
+    const state = replayRun(jobOfRun(run), await listRunEvents(store.db, "r"));
+    // Its own steps of then: no question that came later.
+    expect([state.refused, state.current?.id]).toEqual([[], "dust-slot"]);
+    expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off", "part-out"]);
+    expect(await listEndEntries(store.db, "h")).toMatchObject([{ id: "r:old", words: "no screw" }]);
+    const broken = await store.client.execute("PRAGMA foreign_key_check");
+    expect(broken.rows).toEqual([]);
+    store.close();
+    rmSync(folder, { recursive: true });
+  });
+});
