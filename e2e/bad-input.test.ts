@@ -161,6 +161,6 @@ describe("bad input", () => {
     await page.open(`${app.url}/homes/nowhere`);
     await page.heading("There is nothing at this address");
     await page.press("Back to Today");
-    await page.heading("Two things are left open");
+    await page.heading("One thing is left open");
   });
 });

@@ -170,8 +170,14 @@ describe("day to day", () => {
 
   it("turns dark when told so, and stays dark", async () => {
     await page.open(app.url + HOME);
-    await page.press("Sluice House");
-    await (await page.find(By.xpath("//*[@role='menuitemradio'][contains(., 'Dark')]"))).click();
+    // A menu pressed before the page listens stays shut: it is pressed until it opens.
+    const dark = By.xpath("//*[@role='menuitemradio'][contains(., 'Dark')]");
+    await browser.driver.wait(async () => {
+      if ((await browser.driver.findElements(dark)).length > 0) return true;
+      await page.press("Sluice House");
+      return false;
+    }, 15_000);
+    await (await page.find(dark)).click();
     const background = () =>
       browser.driver.executeScript<string>(
         "return getComputedStyle(document.documentElement).backgroundColor",

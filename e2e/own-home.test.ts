@@ -1,6 +1,7 @@
 import { By, Key } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
+import { doing } from "./doing";
 import { pageOf, type Page } from "./page";
 
 /** The second errand: from an empty database to a first change, in inches and °F. */
@@ -144,12 +145,8 @@ describe("a home one enters oneself", () => {
 
   it("is changed step by step with the keyboard alone, with a reload in the middle", async () => {
     await page.press("Change it");
-    const through = async (...headings: string[]) => {
-      for (const heading of headings) {
-        await page.heading(heading);
-        await page.keys(Key.SPACE);
-      }
-    };
+    const { start, through, see } = doing(browser, page);
+    await start("Change: start");
     await through(
       "Have the new filter",
       "Switch the power off",
@@ -165,7 +162,9 @@ describe("a home one enters oneself", () => {
     await browser.driver.executeScript("arguments[0].focus()", swatch);
     await page.keys(Key.SPACE);
     await page.press("Grey, go on");
+    await see("Did dust get past its frame?", "No, its edges are clean");
     await through(
+      "What lies in the slot?",
       "Wipe the slot clean",
       "Check the new one",
       "Slide it in",

@@ -19,6 +19,8 @@ type Picture = {
 
 const toTheLook = async (page: Page) => {
   await page.press("Change it");
+  await page.tick("The new filter is here: the right size, or for once a sheet to cut");
+  await page.press("Change: start");
   for (const heading of [
     "Have the new filter",
     "Switch the power off",
@@ -37,7 +39,11 @@ const PICTURES: Picture[] = [
   { name: "today-phone", size: PHONE, path: HOME },
   { name: "house", size: DESK, path: `${HOME}/house` },
   { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
-  { name: "unit-phone", size: PHONE, path: `${HOME}/units/cellar-furnace` },
+  {
+    name: "before-you-start",
+    size: DESK,
+    path: `${HOME}/jobs/yard-condenser-condenser-coil.clean/start?way=rinse-outdoor-coil.foam`,
+  },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
   { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter` },
   {
@@ -86,7 +92,10 @@ const PICTURES: Picture[] = [
       await page.press("Carry on");
       await page.tick("loaded");
       await page.press("Loaded, go on");
-      for (const heading of ["Wipe", "Check the new"]) {
+      await page.heading("Did dust get past");
+      await page.tick("No, its edges are clean");
+      await page.keys(Key.SPACE);
+      for (const heading of ["What lies", "Wipe", "Check the new"]) {
         await page.heading(heading);
         await page.keys(Key.SPACE);
       }

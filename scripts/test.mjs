@@ -75,7 +75,8 @@ tests("Unit tests", "unit");
 if (!process.argv.includes("--fast")) {
   installBrowser();
   build();
-  tests("Browser tests", "browser", ["--runInBand"]);
+  // Two at once: each has a server, a database and a browser of its own.
+  tests("Browser tests", "browser", ["--maxWorkers=2"]);
 }
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed > 0 ? 1 : 0);

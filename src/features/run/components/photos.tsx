@@ -65,7 +65,6 @@ export function PhotoPress({
           ref={ref}
           type="file"
           accept={TYPES}
-          capture="environment"
           aria-label="Photo"
           className="sr-only"
           onChange={(event) => {

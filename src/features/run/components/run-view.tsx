@@ -64,8 +64,11 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     if (isOver && isSaved && !trouble) router.refresh();
   }, [isOver, isSaved, trouble, router]);
 
-  // Focus is the browser's: it follows the step, so that a reader reads it out.
-  useEffect(() => heading.current?.focus(), [here, hold]);
+  // Focus is the browser's: it follows the step, so that a reader reads it out, from its top.
+  useEffect(() => {
+    heading.current?.focus({ preventScroll: true });
+    window.scrollTo({ top: 0 });
+  }, [here, hold]);
 
   const isMissing = read?.kind === "nothing" && !current?.recordIsOptional;
   const goOn = () => {

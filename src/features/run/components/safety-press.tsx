@@ -28,7 +28,7 @@ export function SafetyPress({
     <>
       <button
         type="button"
-        aria-label={unit && hasGas ? `${name}; gas smell or CO alarm?` : name}
+        title={name}
         onClick={() => setOpen(true)}
         className="min-h-12 shrink-0 border-b-4 border-amber bg-slate px-3 text-[1.125rem] leading-tight font-semibold whitespace-nowrap text-on-slate wide:px-4"
       >

@@ -19,6 +19,8 @@ const answerSchema = z.object({
 });
 
 const RETRY_MS = 3000;
+/** How often a run in sight asks what another device has done. */
+const LOOK_EVERY_MS = 5000;
 
 export type RunHandle = {
   state: RunState;
@@ -126,12 +128,18 @@ export function useRun(input: RunInput): RunHandle {
       if (document.visibilityState !== "visible" || waiting(key).length > 0) return;
       const response = await fetch(`/api/v1/runs/${runId}/events`).catch(() => null);
       const answer = answerSchema.safeParse(await response?.json().catch(() => null));
-      if (answer.success) setKnown(answer.data.events);
+      // Asked before something was done here, the answer may come after it, and know less.
+      if (!answer.success || waiting(key).length > 0) return;
+      setKnown((before) =>
+        answer.data.events.length > before.length ? answer.data.events : before,
+      );
     };
     const onFocus = () => void look();
     window.addEventListener("focus", onFocus);
     document.addEventListener("visibilitychange", onFocus);
+    const timer = setInterval(onFocus, LOOK_EVERY_MS);
     return () => {
+      clearInterval(timer);
       window.removeEventListener("focus", onFocus);
       document.removeEventListener("visibilitychange", onFocus);
     };
