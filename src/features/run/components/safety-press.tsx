@@ -1,11 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { SHUT_OFF_WORDS } from "@/content/words";
 import type { Alarm } from "@/core/procedures/run-event";
 import type { Unit } from "@/core/register/register";
 import { Button } from "@/ui/button";
 import { CloseDialog, RunDialog } from "./run-dialog";
+import { ShutOffLines } from "./shut-off-lines";
 
 /** One press from every step: how the machine is shut off, and what to do at a gas smell or an alarm. */
 export function SafetyPress({
@@ -36,7 +36,14 @@ export function SafetyPress({
       </button>
       {isOpen && (
         <RunDialog title={name} onClose={() => setOpen(false)}>
-          {unit && <ShutOffs unit={unit} />}
+          {unit &&
+            (unit.shutOffs.length > 0 ? (
+              <div className="mt-2">
+                <ShutOffLines shutOffs={unit.shutOffs} />
+              </div>
+            ) : (
+              <p className="mt-2">Not written down yet. Follow its cable and pipe away from it.</p>
+            ))}
           <div className="mt-4 flex flex-col gap-3">
             {hasGas && (
               <>
@@ -55,20 +62,5 @@ export function SafetyPress({
         </RunDialog>
       )}
     </>
-  );
-}
-
-function ShutOffs({ unit: { shutOffs } }: { unit: Unit }) {
-  if (shutOffs.length === 0)
-    return <p className="mt-2">Not written down yet. Follow its cable and pipe away from it.</p>;
-  return (
-    <ol className="mt-2 list-decimal space-y-1 bg-slate py-3 pr-4 pl-9 text-on-slate">
-      {shutOffs.map((off) => (
-        <li key={off.id}>
-          {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-          {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
-        </li>
-      ))}
-    </ol>
   );
 }

@@ -1,4 +1,4 @@
-import { DIRECTION_WORDS, SHUT_OFF_WORDS } from "@/content/words";
+import { DIRECTION_WORDS } from "@/content/words";
 import { fitWords, sizeAsPrinted, slotTitle } from "@/content/slot-words";
 import type { Step } from "@/core/procedures/procedure";
 import type { RunState } from "@/core/procedures/run";
@@ -7,6 +7,7 @@ import { fitOfSlot } from "@/core/register/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PhotoFigure } from "./photos";
 import type { RunWith } from "../run-with";
+import { ShutOffLines } from "./shut-off-lines";
 import { DilutionSheet, DoseSheet, WrapSheet } from "./step-bench";
 
 const NO_ISOLATOR: readonly ShutOffKind[] = ["gas-cock", "water-valve"];
@@ -25,16 +26,7 @@ export function StepHelp({
   switch (step.shows) {
     case "shut-off":
       return !unit || unit.shutOffs.length === 0 ? null : (
-        <ol className="max-w-[34rem] list-decimal border-b-[5px] border-amber bg-slate py-3 pr-4 pl-9 text-on-slate">
-          {unit.shutOffs
-            .filter((off) => !NO_ISOLATOR.includes(off.kind))
-            .map((off) => (
-              <li key={off.id}>
-                {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-                {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
-              </li>
-            ))}
-        </ol>
+        <ShutOffLines shutOffs={unit.shutOffs.filter(({ kind }) => !NO_ISOLATOR.includes(kind))} />
       );
     case "size":
       return slot ? <Fact>{slotTitle(slot)}</Fact> : null;
