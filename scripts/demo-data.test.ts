@@ -6,6 +6,7 @@ import { truths } from "@/content/demo/sluice-house";
 import { unitKind } from "@/content/unit-kinds";
 import { readAnswers } from "@/core/register/question";
 import { fitOfSlot } from "@/core/register/slot-fit";
+import { agendaNow } from "../src/content/agendas";
 import { standingOf } from "@/core/register/standing";
 import { daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { migrateStore, openStore, type Store } from "@/db/client";
@@ -43,6 +44,18 @@ describe("Sluice House", () => {
       expect(days["cellar-filter"]).toBeLessThanOrEqual(7);
       for (const left of Object.values(days))
         if (left !== null) expect(left).toBeGreaterThanOrEqual(0);
+    },
+  );
+
+  it.each(["2026-03-14", "2026-11-25", "2027-10-07"])(
+    "has a few jobs past their time, none of them for longer than a year: %s",
+    (date) => {
+      const today = plainDate(date);
+      const past = agendaNow(houseOn(date).book, today).filter(({ state }) => state === "past");
+      expect(past.length).toBeGreaterThanOrEqual(2);
+      expect(past.length).toBeLessThanOrEqual(4);
+      for (const { task, closes } of past)
+        expect([task.id, daysFrom(closes!, today) < 365]).toEqual([task.id, true]);
     },
   );
 

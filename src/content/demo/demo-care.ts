@@ -73,9 +73,12 @@ export function demoCare(
       const kept =
         step < WEEKLY_DAYS ? WEEKLY_KEPT_DAYS : step < MONTHLY_DAYS ? MONTHLY_KEPT_DAYS : Infinity;
       const told = forgotten.includes(task.id) ? days.slice(0, -1) : days;
-      return told
-        .filter((day) => now - day <= kept)
-        .map((day, i) => entryOf(book.home.id, task, fromDay(day), i, chance.uniform()));
+      return (
+        told
+          // The last time is known however long ago: snow was shovelled last winter.
+          .filter((day, i) => now - day <= kept || i === told.length - 1)
+          .map((day, i) => entryOf(book.home.id, task, fromDay(day), i, chance.uniform()))
+      );
     });
 }
 
