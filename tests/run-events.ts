@@ -1,7 +1,8 @@
 import type { Doer } from "../src/core/procedures/doers";
 import type { Procedure, RunSetting, Step } from "../src/core/procedures/procedure";
 import { usualVariant } from "../src/core/procedures/procedure";
-import { replayRun, type RunJob } from "../src/core/procedures/run";
+import { replayRun } from "../src/core/procedures/run";
+import type { RunJob } from "../src/core/procedures/run-state";
 import { runEventSchema, type RunEvent, type Seen } from "../src/core/procedures/run-event";
 import { isWordKind, WORD_KINDS } from "../src/core/readings/reading-kinds";
 

@@ -1,4 +1,4 @@
-import type { Hold } from "@/core/procedures/run";
+import type { Hold } from "@/core/procedures/run-state";
 import type { NotPossible } from "@/core/procedures/run-event";
 import { READING_WORDS, SEEN_WORDS } from "./reading-words";
 

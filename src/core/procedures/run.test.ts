@@ -6,7 +6,7 @@ import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
 import { event, jobOf, soundAt, STARTED, walk } from "../../../tests/run-events";
 import { bringOf, minutesOf, stepsFor } from "./procedure";
-import { blocksOf, endWordsOf, holdsUp, isOpen, minutesAtWork, replayRun } from "./run";
+import { blocksOf, endWordsOf, holdsUp, minutesAtWork, replayRun } from "./run";
 import { runEventSchema, type RunEvent } from "./run-event";
 
 const job = jobOf(changePanelFilter);
@@ -89,7 +89,7 @@ describe("a run of the panel filter", () => {
     const back = event({ kind: "back", step: "new-one-in" });
     const state = of([...upTo("new-one-in"), back]);
     expect(state.current?.id).toBe("new-one-in");
-    expect(isOpen(state, place, "filter")).toBe(true);
+    expect(state.ends.open.some(({ id }) => id === "run-1:filter")).toBe(true);
     expect(state.undoes).toBe("check-new");
     const undone = of([...upTo("power-off"), event({ kind: "back", step: "power-off" })]);
     expect(undone.ends.open).toEqual([]);

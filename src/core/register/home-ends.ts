@@ -1,6 +1,7 @@
 import type { EndEntry, LooseEnds, OpenEnd } from "../procedures/loose-ends";
 import { inStep, looseEnds } from "../procedures/loose-ends";
-import { endWordsOf, type RunJob, type RunState } from "../procedures/run";
+import { endWordsOf } from "../procedures/run";
+import type { RunJob, RunState } from "../procedures/run-state";
 
 /** An end left open somewhere in a home, and where to go to put it right. */
 export type HomeEnd = OpenEnd & {

@@ -1,6 +1,7 @@
 import { procedure } from "@/content/procedures/library";
 import { event, jobOf, walk } from "../../../tests/run-events";
-import { replayRun, type RunJob } from "../procedures/run";
+import { replayRun } from "../procedures/run";
+import type { RunJob } from "../procedures/run-state";
 import type { RunEvent } from "../procedures/run-event";
 import {
   countedStep,

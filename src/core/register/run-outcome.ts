@@ -1,6 +1,7 @@
 import { isWordKind } from "../readings/reading-kinds";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
-import { endWordsOf, type RunJob, type RunState, type Settled } from "../procedures/run";
+import { endWordsOf } from "../procedures/run";
+import type { RunJob, RunState, Settled } from "../procedures/run-state";
 import type { EndEntry } from "../procedures/loose-ends";
 import type { HistoryEvent } from "./register";
 

@@ -8,7 +8,7 @@ import {
   type JobFact,
   type Procedure,
 } from "@/core/procedures/procedure";
-import type { RunJob } from "@/core/procedures/run";
+import type { RunJob } from "@/core/procedures/run-state";
 import { END_KINDS, type EndEntry, type EndKind } from "@/core/procedures/loose-ends";
 import type { Reader, Tx } from "../client";
 import { looseEndEntries, runEvents, runs, tasks } from "../schema";

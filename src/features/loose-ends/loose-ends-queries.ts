@@ -1,6 +1,7 @@
 import "server-only";
 import { cache } from "react";
-import { replayRun, type RunJob, type RunState } from "@/core/procedures/run";
+import { replayRun } from "@/core/procedures/run";
+import type { RunJob, RunState } from "@/core/procedures/run-state";
 import { endsOfHome, leftOpenOf, type HomeEnds, type LeftOpen } from "@/core/register/home-ends";
 import { taskId } from "@/core/register/task";
 import { appStore } from "@/db/app-store";

@@ -14,7 +14,7 @@ import { fromCelsius } from "@/core/quantities/temperature";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/register/agenda";
-import type { Contact, FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
+import type { FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
 import { taskId } from "@/core/register/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
@@ -59,7 +59,6 @@ export type Prepare = {
   checks: Check[];
   /** What was in the way or noted the last time. */
   lastTime: string[];
-  contact: Contact | undefined;
   needsLicence: boolean;
 };
 
@@ -133,7 +132,6 @@ export async function prepareOf(
     ),
     checks: checksOf(book, way.procedure, { facts, unit, today }),
     lastTime: [...putOffLine(job, today), ...(last ? await notesOf(last, today) : [])],
-    contact: book.contacts.find(({ id }) => id === unit?.contactId),
     needsLicence: needsLicence(way.procedure),
   };
 }

@@ -2,7 +2,7 @@ import "server-only";
 import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
 import { bringOf } from "@/core/procedures/procedure";
-import type { RunState } from "@/core/procedures/run";
+import type { RunState } from "@/core/procedures/run-state";
 import { moneyFigure } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { readSize } from "@/core/quantities/size";
-import { replayRun, type RunJob, type RunRefusal, type RunState } from "@/core/procedures/run";
+import { replayRun } from "@/core/procedures/run";
+import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
 import type { RunEvent } from "@/core/procedures/run-event";
 import { effectiveHistory } from "@/core/register/effective-history";
 import { fittingOf } from "@/core/register/fitting";

@@ -1,4 +1,5 @@
-import { replayRun, type RunJob, type RunState } from "@/core/procedures/run";
+import { replayRun } from "@/core/procedures/run";
+import type { RunJob, RunState } from "@/core/procedures/run-state";
 import type { RunEvent } from "@/core/procedures/run-event";
 import type { Reader } from "@/db/client";
 import { findRun, jobOfRun, listRunEvents, type Run } from "@/db/repositories/runs";

@@ -1,4 +1,5 @@
-import { endWordsOf, type RunPlace, type RunState, type Timer } from "@/core/procedures/run";
+import { endWordsOf } from "@/core/procedures/run";
+import type { RunPlace, RunState, Timer } from "@/core/procedures/run-state";
 import { instantOf } from "@/core/procedures/loose-ends";
 
 /** Something of a run that is over at a known instant: a foam at work, a core drying. */

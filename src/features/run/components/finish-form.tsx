@@ -1,7 +1,8 @@
 "use client";
 
 import { useState, type Ref } from "react";
-import { minutesAtWork, type RunState } from "@/core/procedures/run";
+import { minutesAtWork } from "@/core/procedures/run";
+import type { RunState } from "@/core/procedures/run-state";
 import { readMoney } from "@/core/quantities/money";
 import { CheckField, TextField } from "@/ui/field";
 

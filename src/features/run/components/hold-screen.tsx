@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { HOLD_WORDS, holdTitle } from "@/content/run-words";
-import type { Hold } from "@/core/procedures/run";
+import type { Hold } from "@/core/procedures/run-state";
 import type { Contact } from "@/core/register/register";
 import { Button } from "@/ui/button";
 import { Callable } from "./callable";

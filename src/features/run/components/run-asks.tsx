@@ -1,5 +1,5 @@
 import { capitalised } from "@/core/quantities/words";
-import type { RunState } from "@/core/procedures/run";
+import type { RunState } from "@/core/procedures/run-state";
 import type { Doing } from "@/core/procedures/run-event";
 import type { RunWith } from "../run-with";
 import { staysWords } from "../there-and-back";

@@ -1,5 +1,6 @@
 import { END_WORDS } from "@/content/words";
-import { blocksOf, type RunJob, type RunRefusal, type RunState } from "@/core/procedures/run";
+import { blocksOf } from "@/core/procedures/run";
+import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
 import type { Step } from "@/core/procedures/procedure";
 import { dryingOf, leftWords } from "../run-times";
 import type { ReadSeen, Typed } from "../seen";

@@ -1,7 +1,7 @@
 import { DIRECTION_WORDS } from "@/content/words";
 import { fitWords, sizeAsPrinted, slotTitle } from "@/content/slot-words";
 import type { Step } from "@/core/procedures/procedure";
-import type { RunState } from "@/core/procedures/run";
+import type { RunState } from "@/core/procedures/run-state";
 import type { ShutOffKind } from "@/core/register/register";
 import { fitOfSlot } from "@/core/register/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";

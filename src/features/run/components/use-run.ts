@@ -2,7 +2,8 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
-import { replayRun, type RunJob, type RunState } from "@/core/procedures/run";
+import { replayRun } from "@/core/procedures/run";
+import type { RunJob, RunState } from "@/core/procedures/run-state";
 import { runEventSchema, type Doing, type RunEvent } from "@/core/procedures/run-event";
 import { newId } from "./new-id";
 
