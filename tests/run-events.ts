@@ -1,7 +1,7 @@
 import type { Doer } from "../src/core/procedures/doers";
 import type { Procedure, RunSetting, Step } from "../src/core/procedures/procedure";
 import { usualVariant } from "../src/core/procedures/procedure";
-import { replayRun } from "../src/core/procedures/run";
+import { againKey, replayRun } from "../src/core/procedures/run";
 import type { RunJob } from "../src/core/procedures/run-state";
 import { runEventSchema, type RunEvent, type Seen } from "../src/core/procedures/run-event";
 import { isWordKind, WORD_KINDS } from "../src/core/readings/reading-kinds";
@@ -49,8 +49,20 @@ export function soundAt({ records, repeats, recordIsOptional }: Step): Seen {
       return { choice: repeats?.until[0] ?? records.options[0]!.value };
     case "size":
       return { size: { opening: "20x20x1" } };
+    case "filter-choice":
+      return { place: "slot", unit: "furnace" };
+    case "direction":
+      return { direction: "right" };
+    case "count":
+      return { count: 4 };
+    case "words":
+      return { words: "as on its label" };
+    case "alarms":
+      return { alarms: [{ place: "hall-alarm", state: "tested" }] };
     case "reading": {
       const { reading } = records;
+      if (records.of === "every-machine" && isWordKind(reading))
+        return { each: [{ place: "furnace", value: Object.keys(WORD_KINDS[reading])[0]! }] };
       if (!isWordKind(reading)) return { reading: SOUND[reading] };
       return { reading: { value: repeats?.until[0] ?? Object.keys(WORD_KINDS[reading])[0]! } };
     }
@@ -79,7 +91,9 @@ export function walk(
     const { current } = state;
     if (!current || current.id === until || state.hold) return events;
     const waits = [
-      ...state.timers.filter(({ key }) => current.waitsFor?.includes(key)),
+      ...state.timers.filter(
+        ({ key }) => current.waitsFor?.includes(key) || key === againKey(current.id),
+      ),
       ...state.ends.open.filter(
         ({ id, readyAt }) => readyAt && id === `${job.place.run}:${current.closes}`,
       ),

@@ -61,6 +61,15 @@ const COIL_AFTER_WORKS_DAYS = 14;
 const DUCTS_AFTER_WORKS_DAYS = 30;
 const LOOK_AFTER_DUCTS_DAYS = 7;
 
+/** A line is flushed while its machine makes water. */
+const flushLine = (cadence: Cadence): TaskDefinition =>
+  job("flush", "Brush and flush the line", cadence, "owner", 20, led("flush-condensate-line"));
+
+const CLEAR_LINE = job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, {
+  onlyWhen: true,
+  ...led("flush-condensate-line"),
+});
+
 const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   blower: [job("clean", "Vacuum the blower", every(2, "year"), "confident", 30)],
   belt: [
@@ -72,7 +81,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     job(
       "polish",
       "Polish the flame sensor",
-      every(2, "year"),
+      BEFORE_HEATING,
       "confident",
       15,
       led("polish-flame-sensor"),
@@ -90,27 +99,19 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     job("test", "Have the heat exchanger tested", every(2, "year"), "licensed", 20),
   ],
   "condensate-trap": [job("flush", "Rinse and refill the trap", every(6, "month"), "owner", 15)],
-  "condensate-line": [
-    job(
-      "flush",
-      "Brush and flush the line",
-      every(2, "month", "cooling"),
-      "owner",
-      20,
-      led("flush-condensate-line"),
-    ),
-    job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, {
-      onlyWhen: true,
-      ...led("flush-condensate-line"),
-    }),
-  ],
+  "condensate-line": [flushLine(every(2, "month", "cooling")), CLEAR_LINE],
   "plastic-vent": [
     job("intake", "Clear leaves from vent and intake", season("leafFall", 14), "owner", 20),
     job("snow", "Clear snow from both ends", every(1, "week", "snow"), "owner", 5),
   ],
   "metal-vent": [job("look", "Look over the vent pipe", BEFORE_HEATING, "owner", 5)],
   "air-intake": [job("brush", "Vacuum the air inlet", yearly, "owner", 10)],
-  wiring: [job("look", "Look over wires and ends", yearly, "licensed", 10)],
+  wiring: [
+    job("look", "Look over wires and ends, power off", yearly, "owner", 10),
+    job("mend", "Have the wires’ ends made anew", onReading("wires"), "licensed", 30, {
+      onlyWhen: true,
+    }),
+  ],
   "evaporator-coil": [
     job(
       "look",
@@ -196,6 +197,9 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       onlyWhen: true,
       ...led("magnetic-quick-flush", "magnetic-full-clean"),
     }),
+    job("seal", "Put in a new washer or lid ring", onReading("seal"), "owner", 15, {
+      onlyWhen: true,
+    }),
   ],
   inhibitor: [job("check", "Test the heating’s water", yearly, "owner", 10)],
   pressure: [
@@ -225,8 +229,48 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   "outside-terminal": [job("brush", "Clear the outside terminal", yearly, "owner", 10)],
   "dryer-duct": [job("brush", "Brush out the dryer’s duct", yearly, "owner", 30)],
   "outside-flap": [job("free", "See that the flap moves", every(6, "month"), "owner", 5)],
-  batteries: [job("change", "Put in new batteries", yearly, "owner", 5)],
+  batteries: [job("change", "Put in new batteries", season("heatingStart", -14), "owner", 5)],
   programme: [job("check", "Check its times and its reading", every(6, "month"), "owner", 5)],
+};
+
+/** Where a kind of unit wants something else of a kind of part than most do. */
+const PART_TASKS_AT: Partial<
+  Record<UnitKindId, Partial<Record<PartKindId, readonly TaskDefinition[]>>>
+> = {
+  // Its burner makes water while it heats.
+  "condensing-furnace": {
+    "condensate-line": [flushLine(every(2, "month", "heating")), CLEAR_LINE],
+  },
+  boiler: { "condensate-line": [flushLine(every(2, "month", "heating")), CLEAR_LINE] },
+  humidifier: { "condensate-line": [flushLine(every(2, "month", "heating")), CLEAR_LINE] },
+  ventilator: { "condensate-line": [flushLine(every(6, "month")), CLEAR_LINE] },
+  "exhaust-air-heater": { "condensate-line": [flushLine(every(6, "month")), CLEAR_LINE] },
+  // It stands in a room: brushed and wiped, never hosed or foamed.
+  "portable-cooler": {
+    "condenser-coil": [
+      job("clean", "Brush and wipe the coils", season("coolingStart", -21), "owner", 25, {
+        ...led("brush-portable-coils"),
+      }),
+    ],
+  },
+  // Deep cleaning of heads, and their outdoor coil, are left to technicians.
+  "ductless-head": {
+    "evaporator-coil": [
+      job("look", "Look at the head’s coil", BEFORE_COOLING, "owner", 10),
+      job("clean", "Have the head’s coil cleaned", onReading("coil"), "licensed", 90, {
+        waiting: 30,
+        onlyWhen: true,
+        alsoDoes: ["evaporator-coil:look"],
+      }),
+    ],
+    "condenser-coil": [
+      job("look", "Look at the outdoor coil", season("coolingStart", -21), "owner", 5),
+      job("clean", "Have the outdoor coil cleaned", onReading("coil"), "licensed", 45, {
+        onlyWhen: true,
+        alsoDoes: ["condenser-coil:look"],
+      }),
+    ],
+  },
 };
 
 const FURNACE: readonly TaskDefinition[] = [
@@ -249,7 +293,14 @@ const COOLING_TEST = job("test", "Try the cooling", season("firstWarmDay"), "own
 const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
   "condensing-furnace": FURNACE,
   "metal-vent-furnace": FURNACE,
-  "ducted-heat-pump": [COOLING_VISIT],
+  "ducted-heat-pump": [
+    COOLING_TEST,
+    COOLING_VISIT,
+    job("visit-heating", "Have it serviced for the winter", BEFORE_HEATING, "licensed", 45, {
+      waiting: 15,
+      alsoDoes: ["contactor:look", "wiring:look"],
+    }),
+  ],
   "split-cooling": [COOLING_TEST, COOLING_VISIT],
   "ductless-head": [
     job("deep-clean", "Have it cleaned through", every(2, "year"), "licensed", 90, { waiting: 30 }),
@@ -280,7 +331,7 @@ export const HOME_TASKS: readonly TaskDefinition[] = [
 /** The calendar school’s interval where no maker gave one: docs/sources.md#jobs. */
 const CALENDAR: Partial<Record<Media, Cadence>> = {
   "fibreglass-25": every(30, "day"),
-  "pleated-25": every(90, "day"),
+  "pleated-25": every(90, "day", "inUse"),
   "pleated-50": every(6, "month"),
   "pleated-100": every(1, "year"),
   "pleated-125": every(1, "year"),
@@ -289,7 +340,8 @@ const CALENDAR: Partial<Record<Media, Cadence>> = {
   "heater-mesh": every(1, "month", "heating"),
   "portable-mesh": every(2, "week", "inUse"),
   "vent-coarse": every(6, "month"),
-  "vent-fine": every(1, "year"),
+  "vent-fine": every(6, "month"),
+  "electrostatic-cell": every(6, "month"),
 };
 
 export const calendarOf = (media: Media): Cadence =>
@@ -305,6 +357,12 @@ const renewName = (media: Media): string =>
 /** Minutes for a filter without a procedure of its own yet: washing takes its drying too. */
 const RENEW_MINUTES = 10;
 const WASH_WAIT_MINUTES = 60;
+
+/** Vacuumed where it sits a ventilator’s filter lasts its half year. */
+const VACUUM = job("vacuum", "Vacuum the filter", every(1, "month"), "owner", 5);
+/** What a filter of a kind wants beside its renewal. */
+export const slotExtras = (media: Media): readonly TaskDefinition[] =>
+  media === "vent-coarse" || media === "vent-fine" ? [VACUUM] : [];
 
 /** The renewal of a filter, by its wear unless somebody goes by another school. */
 export function renewalTask(media: Media): TaskDefinition {
@@ -338,7 +396,13 @@ export const AFTER_DUCTS = job(
   { onlyWhen: true },
 );
 
-export const partTasks = (kind: string): readonly TaskDefinition[] =>
-  PART_TASKS[kind as PartKindId] ?? [];
+/** The jobs of a kind of part, at a kind of unit where that makes a difference. */
+export const partTasks = (kind: string, unitKind = ""): readonly TaskDefinition[] =>
+  PART_TASKS_AT[unitKind as UnitKindId]?.[kind as PartKindId] ??
+  PART_TASKS[kind as PartKindId] ??
+  [];
+
+/** Beside a dryer or a litter tray a flame sensor is blinded sooner: once more while it heats. */
+export const POLISH_SOONER: Cadence = earliest(BEFORE_HEATING, every(4, "month", "heating"));
 export const unitTasks = (kind: string): readonly TaskDefinition[] =>
   UNIT_TASKS[kind as UnitKindId] ?? [];

@@ -10,6 +10,10 @@ import {
   type TaskPlace,
   type TaskSetting,
 } from "@/core/register/task";
+import { seasonDays } from "@/core/climate/climate";
+import type { Climate } from "@/core/climate/climate";
+import type { Cadence } from "@/core/due/cadence";
+import { isRoofWork } from "@/core/register/reach";
 import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
 import {
   AFTER_DUCTS,
@@ -18,7 +22,9 @@ import {
   HOME_TASKS,
   lookTask,
   partTasks,
+  POLISH_SOONER,
   renewalTask,
+  slotExtras,
   unitTasks,
 } from "./default-tasks";
 
@@ -113,17 +119,85 @@ export function tasksOfUnit(book: HomeBook, unit: Unit): PlannedTask[] {
   const settings = settingsOf(book);
   const unitId = unit.id;
   return [
-    ...planAll(book, unitTasks(unit.kind), { unitId, kind: unit.kind }, settings),
+    ...planAll(book, here(book, unit, unitTasks(unit.kind)), { unitId, kind: unit.kind }, settings),
     ...book.slots
       .filter((slot) => slot.unitId === unitId)
       .flatMap((slot) => [
         ...slotTasks(book, slot, settings),
-        ...planAll(book, [], { unitId, partId: slot.id, kind: "filter" }, settings),
+        ...planAll(
+          book,
+          slotExtras(slot.media),
+          { unitId, partId: slot.id, kind: "filter" },
+          settings,
+        ),
       ]),
     ...book.parts
       .filter((part) => part.unitId === unitId)
       .flatMap(({ id, kind }) =>
-        planAll(book, partTasks(kind), { unitId, partId: id, kind }, settings),
+        planAll(
+          book,
+          here(book, unit, partTasks(kind, unit.kind)),
+          { unitId, partId: id, kind },
+          settings,
+        ),
       ),
-  ];
+  ].map((task) => doneByWhom(unit, task, settings.get(task.id)));
+}
+
+/** On a roof nobody called safely reached everything is for licensed or building staff. */
+const doneByWhom = (
+  unit: Unit,
+  task: PlannedTask,
+  setting: TaskSetting | undefined,
+): PlannedTask =>
+  isRoofWork(unit) && setting?.changes.who === undefined ? { ...task, who: "licensed" } : task;
+
+/** Definitions as this house has them: what stands beside its machine, and what its climate never does. */
+function here(
+  book: HomeBook,
+  unit: Unit,
+  definitions: readonly TaskDefinition[],
+): TaskDefinition[] {
+  const besideLint = book.drivers.some(
+    (driver) =>
+      driver.kind === "dryer-or-litter-beside" &&
+      (driver.scope === "home" ||
+        (driver.scope === "system" && driver.systemId === unit.systemId) ||
+        (driver.scope === "room" && driver.roomId === unit.roomId)),
+  );
+  return definitions.map((each) => {
+    const cadence = besideLint && each.key === "polish" ? POLISH_SOONER : each.cadence;
+    return { ...each, cadence: inThisClimate(book.home.climate, cadence) };
+  });
+}
+
+/** Where no summer is warm enough for a season of its own, cooling jobs go by the time in use. */
+function inThisClimate(climate: Climate, cadence: Cadence): Cadence {
+  switch (cadence.kind) {
+    case "season":
+      return isOfCooling(cadence.anchor) && !hasCooling(climate)
+        ? { kind: "every", n: 1, unit: "year", within: "inUse" }
+        : cadence;
+    case "every":
+      return cadence.within === "cooling" && !hasCooling(climate)
+        ? { ...cadence, within: "inUse" }
+        : cadence;
+    case "earliest":
+      return { ...cadence, of: cadence.of.map((each) => inThisClimate(climate, each)) };
+    default:
+      return cadence;
+  }
+}
+
+const isOfCooling = (anchor: string) => anchor.startsWith("cooling") || anchor === "firstWarmDay";
+
+const YEAR_DAYS = 366;
+const cools = new WeakMap<Climate, boolean>();
+/** Whether a climate's usual year ever crosses the bound of the cooling season; the same every year. */
+function hasCooling(climate: Climate): boolean {
+  const known = cools.get(climate);
+  if (known !== undefined) return known;
+  const has = seasonDays(climate, 0, YEAR_DAYS).coolingStart.length > 0;
+  cools.set(climate, has);
+  return has;
 }

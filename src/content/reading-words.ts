@@ -13,6 +13,8 @@ export type ReadingWords = {
   rated?: string;
   /** What a verdict asks for. */
   act: string;
+  /** What a verdict of stop asks for, where that is more. */
+  stop?: string;
   /** What one reads off a safe distance, or leaves to others. */
   caution?: string;
 };
@@ -69,7 +71,8 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "co-ppm": {
     name: "Carbon monoxide",
     how: "On the alarm’s display, steady.",
-    act: "air the rooms, switch burners off, have them looked at",
+    act: "air the rooms, leave the burners off, have them looked at",
+    stop: "everybody out, now; call from outside",
     caution: "If an alarm sounds: everyone out, then call. Silence is no reading.",
   },
   "relative-humidity": {
@@ -144,12 +147,68 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     act: "have the ducts cleaned",
     caution: "Dark, sticky or speckled: don’t disturb it. Find the damp, ask a professional.",
   },
+  "flame-current-ua": {
+    name: "Flame current",
+    how: "The meter in line with the sensor’s wire, burner lit.",
+    rated: "When it was clean, µA",
+    act: "polish the sensor; if it stays low, have it replaced",
+  },
+  "valve-airflow": {
+    name: "Air of a room valve",
+    how: "With a hood over the valve, doors shut.",
+    rated: "As it was set, m³/h",
+    act: "clean valve and filters, then measure again",
+  },
+  "indicator-light": {
+    name: "Filter light",
+    how: "As it stands, before anything is reset.",
+    act: "change what it asks for, then reset it",
+  },
+  "window-fog": {
+    name: "Fog on the windows",
+    how: "In the morning, where people slept.",
+    act: "set the humidifier lower, air more",
+  },
+  smell: {
+    name: "Smell",
+    how: "Beside it, while it runs.",
+    act: "find where it comes from: drain, filter, damp",
+    stop: "gas: leave, touch no switch, call from outside; burning: off, then call",
+    caution: "Gas smell: touch no switch, leave, call the gas emergency line from outside.",
+  },
+  "heating-water": {
+    name: "Heating’s water",
+    how: "A glass of it, against the light.",
+    act: "have it flushed, then inhibitor",
+  },
+  "inhibitor-strip": {
+    name: "Inhibitor in the water",
+    how: "A test strip, read after its time.",
+    act: "put inhibitor in",
+  },
+  wires: {
+    name: "Wires and their ends",
+    how: "Power off: with a torch, touching nothing.",
+    act: "have the ends made anew",
+    stop: "switch off, leave it off, call",
+  },
+  "hood-steam": {
+    name: "Steam at the cooker",
+    how: "Something simmering, the ventilation as usual.",
+    act: "look at filters, valves and hood",
+  },
   "plate-range": {
     name: "Against the plate",
     how: "A technician’s figure beside the range on the plate.",
     rated: "On the plate, from and to",
     act: "have it set",
   },
+};
+
+/** What a verdict asks for: of carbon monoxide to stop is to leave. */
+export const actWords = (kind: ReadingKind, verdict: Verdict): string => {
+  const { act, stop } = READING_WORDS[kind];
+  return verdict === "stop" ? (stop ?? act) : act;
 };
 
 /** The words of what is seen, as a person says them. */
@@ -192,6 +251,30 @@ export const SEEN_WORDS: Readonly<Record<string, string>> = {
   "pale-grit": "pale grit",
   yellow: "yellowish",
   dark: "dark, sticky or speckled",
+  off: "off",
+  on: "lit",
+  edges: "fog at the edges",
+  panes: "fog on the panes",
+  streaming: "running down",
+  none: "none",
+  stale: "stale",
+  "first-heat-dust": "the first heat’s dust",
+  musty: "musty",
+  foul: "foul",
+  burning: "something burning",
+  gas: "gas",
+  straw: "like straw",
+  brown: "brown",
+  black: "black",
+  enough: "enough",
+  low: "low",
+  dull: "dull ends",
+  corroded: "corroded",
+  loose: "loose",
+  scorched: "scorched",
+  "drawn-in": "drawn in",
+  drifts: "it drifts",
+  "not-drawn": "not drawn in",
 };
 
 /** What something seen suggests, beyond its verdict. */
@@ -232,6 +315,16 @@ export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, strin
     "rusted-through": "Flue gas gets into the house. Switch off, air the rooms, call.",
     disconnected: "Flue gas gets into the house. Switch off, air the rooms, call.",
   },
+  smell: {
+    musty: "Damp somewhere in it: drain, pan or coil. Look there.",
+    burning: "Switch it off where it is, leave it off, call.",
+    gas: "Leave, touch no switch, call the gas emergency line from outside.",
+  },
+  "window-fog": {
+    panes: "Too humid for how cold it is: set the humidifier lower.",
+    streaming: "Too humid for how cold it is: set the humidifier lower, air more.",
+  },
+  wires: { scorched: "Switch it off where it is, leave it off, call." },
   "water-at-unit": {
     fresh: "On a condensing unit from its trap; on others from the cooling coil or humidifier.",
   },

@@ -1,5 +1,5 @@
 import type { Hold } from "@/core/procedures/run-state";
-import type { NotPossible } from "@/core/procedures/run-event";
+import type { AlarmState, NotPossible } from "@/core/procedures/run-event";
 import { READING_WORDS, SEEN_WORDS } from "./reading-words";
 
 const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {
@@ -9,12 +9,23 @@ const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {
   weather: "The weather",
   missing: "Something missing",
   licensed: "Licensed work first",
+  found: "What was found",
   other: "Something else",
 };
-export const NOT_POSSIBLE_OPTIONS = Object.entries(NOT_POSSIBLE_WORDS).map(([value, name]) => ({
-  value,
-  name,
-}));
+/** What a person may choose; what a step found speaks for itself. */
+export const NOT_POSSIBLE_OPTIONS = Object.entries(NOT_POSSIBLE_WORDS).flatMap(([value, name]) =>
+  value === "found" ? [] : [{ value, name }],
+);
+
+/** A reason in the words it is kept in, where nobody wrote their own. */
+export const notPossibleWords = (reason: NotPossible): string => NOT_POSSIBLE_WORDS[reason];
+
+export const ALARM_STATE_WORDS: Readonly<Record<AlarmState, string>> = {
+  quiet: "quiet",
+  tested: "tested, it sounded",
+  silent: "tested, it stayed silent",
+  chirps: "it chirps",
+};
 
 /** What to do when nothing goes on. */
 export const HOLD_WORDS: Readonly<Record<Hold["why"], { title: string; steps: string[] }>> = {

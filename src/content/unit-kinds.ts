@@ -9,6 +9,8 @@ import {
   HUMIDIFIER_PLACE,
   MADE_ON,
   POSITION,
+  REACH,
+  SAFE_ROOF,
   SLEEPS_NEAR,
   THERMOSTAT_POWER,
   WATER_SIDE,
@@ -92,7 +94,7 @@ export const UNIT_KINDS = [
       ...has("plastic-vent", "door-switch", "heat-exchanger"),
       ...may("wiring", "capacitor", "evaporator-coil", "drain-pan", "float-switch"),
     ],
-    questions: [POSITION],
+    questions: [POSITION, REACH],
     photograph: [PLATE, "the slot and the arrow on the duct", "both vent ends outside", FRAME],
   },
   {
@@ -114,7 +116,7 @@ export const UNIT_KINDS = [
       ...may("belt", "flame-sensor", "pilot", "door-switch", "wiring"),
       ...may("evaporator-coil", "drain-pan", "condensate-line"),
     ],
-    questions: [POSITION],
+    questions: [POSITION, REACH],
     photograph: [PLATE, "the vent pipe, its whole length", "the belt’s printing", FRAME],
   },
   {
@@ -136,7 +138,7 @@ export const UNIT_KINDS = [
       ...has("clearance"),
       ...may("float-switch", "capacitor", "contactor", "line-insulation", "refrigerant-charge"),
     ],
-    questions: [POSITION],
+    questions: [POSITION, REACH],
     photograph: [PLATE, "the outdoor unit’s plate", "the slot and its arrow", FRAME],
   },
   {
@@ -156,7 +158,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "drain-pan", "condensate-line"),
       ...may("float-switch", "condensate-trap", "clearance"),
     ],
-    questions: [],
+    questions: [REACH],
     photograph: [PLATE, "the two lines where they enter the wall", "its clear space all round"],
   },
   {
@@ -174,7 +176,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "louvres", "head-drain", "condenser-coil", "clearance"),
       ...may("fine-filter", "base-drain", "line-insulation", "refrigerant-charge"),
     ],
-    questions: [HEADS],
+    questions: [HEADS, REACH],
     photograph: [PLATE, "each head with its front open", "the outdoor unit and what stands near"],
   },
   {
@@ -193,7 +195,7 @@ export const UNIT_KINDS = [
       ...has("access-panels"),
       ...may("belt", "blower", "capacitor", "contactor", "burners", "refrigerant-charge"),
     ],
-    questions: [],
+    questions: [REACH, SAFE_ROOF],
     photograph: [PLATE, "the bank with its panel off", "the way up and where one can tie on"],
   },
   {
@@ -214,7 +216,7 @@ export const UNIT_KINDS = [
       ...has("recovery-core", "fan", "condensate-line", "cover-seal", "room-valves"),
       ...has("outside-grilles"),
     ],
-    questions: [],
+    questions: [REACH],
     photograph: [PLATE, "the core’s label and which way up it sits", FRAME],
   },
   {
@@ -232,7 +234,7 @@ export const UNIT_KINDS = [
       slot("Fine filter", "vent-fine", "outdoor"),
     ],
     parts: [...has("cover-seal", "room-valves", "outside-grilles"), ...may("condensate-line")],
-    questions: [],
+    questions: [REACH],
     photograph: [PLATE, "both filters in place, and which is which"],
   },
   {
@@ -250,7 +252,7 @@ export const UNIT_KINDS = [
       slot("Pre-filter", "washable-panel", "recirculated", "return-duct"),
     ],
     parts: [...has("filter-light"), ...may("wiring")],
-    questions: [],
+    questions: [REACH],
     photograph: [PLATE, "the marks that show which way the cells go back"],
   },
   {
@@ -297,7 +299,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug", "gas-cock"],
     slots: [slot("Dust filter", "heater-mesh")],
     parts: [...has("grilles", "flue"), ...may("filter-light")],
-    questions: [],
+    questions: [REACH],
     photograph: [PLATE, "the flue outside", "how its filters clip in"],
   },
   {
@@ -315,7 +317,7 @@ export const UNIT_KINDS = [
       ...has("magnetic-filter", "inhibitor", "pressure", "radiator"),
       ...may("condensate-trap", "condensate-line", "flue", "heat-exchanger"),
     ],
-    questions: [WATER_SIDE],
+    questions: [WATER_SIDE, REACH],
     photograph: [PLATE, "the gauge when cold", "the magnetic filter with both its valves"],
   },
   {
@@ -330,7 +332,7 @@ export const UNIT_KINDS = [
     shutOffs: ["switch", "plug", "water-valve"],
     slots: [slot("Water panel", "humidifier-panel")],
     parts: [...has("damper", "humidistat", "condensate-line")],
-    questions: [HUMIDIFIER_PLACE],
+    questions: [HUMIDIFIER_PLACE, REACH],
     photograph: ["its plate", "the damper’s handle in winter", "the panel’s part number"],
   },
   {
@@ -352,6 +354,7 @@ export const UNIT_KINDS = [
         fact: "Cleaned",
         kind: "past-day",
       },
+      REACH,
     ],
     photograph: ["a register with its grille off, for what lies in it"],
   },

@@ -1,4 +1,5 @@
 import type { Question } from "@/core/register/question";
+import { REACHED, ROOF_SAFE } from "@/core/register/reach";
 
 /** Questions asked of several kinds, or whose answers something is worked out from. */
 const choice = (
@@ -64,5 +65,27 @@ export const SLEEPS_NEAR: Question = {
   key: "near-bedrooms",
   label: "Within about 3 m of the bedrooms’ doors",
   fact: "Near beds",
+  kind: "yes-no",
+};
+
+/** How one gets to it: what a ladder, a loft or a roof asks for hangs on this. */
+export const REACH = choice(
+  REACHED,
+  "How it is reached",
+  {
+    floor: "standing on the floor or the ground",
+    ladder: "from a ladder",
+    loft: "in a loft or a crawl space",
+    roof: "on a roof",
+  },
+  { fact: "Reached" },
+);
+
+export const SAFE_ROOF: Question = {
+  key: ROOF_SAFE,
+  label:
+    "Is the roof reached and worked on safely: stairs or a fixed ladder, an edge that is secured?",
+  fact: "Roof safe",
+  hint: "Unless it is, everything up there is for licensed or building staff.",
   kind: "yes-no",
 };

@@ -1,12 +1,13 @@
 import type { EndKind } from "@/core/procedures/loose-ends";
 import type {
   ContactRole,
-  Direction,
   HouseholdKind,
   Seat,
+  ShutOff,
   ShutOffKind,
   SlotPlace,
 } from "@/core/register/register";
+import type { Direction } from "@/core/register/directions";
 import type { Grade } from "@/core/wear/belief";
 import type { AirSide } from "@/core/wear/drivers";
 import type { Media } from "@/core/wear/media";
@@ -54,6 +55,7 @@ export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   down: "downward",
   "into-the-unit": "into the unit",
   "into-the-wall": "into the wall, away from the room",
+  either: "either way round: it has no arrow",
 };
 
 export const SLOT_PLACE_WORDS: Readonly<Record<SlotPlace, string>> = {
@@ -79,14 +81,22 @@ export const CONTACT_ROLE_WORDS: Readonly<Record<ContactRole, string>> = {
   other: "Somebody else",
 };
 
-export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, { name: string; off: string }>> = {
-  switch: { name: "Electric switch", off: "down is off" },
-  breaker: { name: "Breaker", off: "off" },
-  disconnect: { name: "Disconnect", off: "pulled out" },
-  plug: { name: "Plug", off: "pulled" },
-  "gas-cock": { name: "Gas cock", off: "handle across the pipe is shut" },
-  "water-valve": { name: "Water valve", off: "handle across the pipe is shut" },
+export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, string>> = {
+  switch: "Electric switch",
+  breaker: "Breaker",
+  disconnect: "Disconnect",
+  plug: "Plug",
+  "gas-cock": "Gas cock",
+  "water-valve": "Water valve",
 };
+
+/** What of a shut-off goes without saying; which way a switch or a handle is off does not. */
+const PLAIN_OFF: Partial<Record<ShutOffKind, string>> = { plug: "pulled", breaker: "off" };
+export const OFF_UNKNOWN = "which position is off is not noted: find out and write it here";
+
+/** Which position is off, as somebody noted it: it is never supposed. */
+export const offWords = ({ kind, offPosition }: ShutOff): string =>
+  offPosition ?? PLAIN_OFF[kind] ?? OFF_UNKNOWN;
 
 /** How an end is named while it is open, and the verb that puts it right. */
 export const END_WORDS: Readonly<Record<EndKind, { open: string; close: string }>> = {
@@ -95,10 +105,11 @@ export const END_WORDS: Readonly<Record<EndKind, { open: string; close: string }
   "disconnect-out": { open: "power is disconnected", close: "Connect it again" },
   "gas-shut": { open: "gas is shut", close: "Open it again" },
   "valve-shut": { open: "a valve is shut", close: "Open it again" },
+  "valve-open": { open: "a filling loop is open", close: "Shut it" },
   "bleed-open": { open: "bleed point is open", close: "Shut it" },
   "drain-open": { open: "drain is open", close: "Shut it" },
-  "panel-off": { open: "slot is open", close: "Close it" },
-  "part-out": { open: "filter is out", close: "Put it in" },
+  "panel-off": { open: "a cover is off", close: "Close it" },
+  "part-out": { open: "a part is out", close: "Put it back" },
   "part-drying": { open: "a part is drying", close: "Put it back" },
   "sensor-out": { open: "a sensor is out", close: "Put it back" },
   "window-open": { open: "windows are open", close: "Shut them" },

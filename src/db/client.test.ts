@@ -55,7 +55,7 @@ describe("every connection of the store", () => {
   it.each([
     [
       "a home without a name",
-      "insert into homes values ('h', ' ', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)",
+      "insert into homes (id, name, time_zone, unit_system, currency, monthly_mean_c, heating_design_c, cooling_design_mean_c, daily_range_k, spread_k, created_at, deleted_at, observed_version, local_rules) values ('h', ' ', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)",
     ],
     [
       "a withdrawal of nothing",
@@ -66,7 +66,7 @@ describe("every connection of the store", () => {
     await store.write((tx) =>
       tx.run(
         sql.raw(
-          "insert into homes values ('h0', 'Home', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)",
+          "insert into homes (id, name, time_zone, unit_system, currency, monthly_mean_c, heating_design_c, cooling_design_mean_c, daily_range_k, spread_k, created_at, deleted_at, observed_version, local_rules) values ('h0', 'Home', 'Etc/UTC', 'metric', 'EUR', '[]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)",
         ),
       ),
     );
@@ -79,7 +79,7 @@ describe("every connection of the store", () => {
 describe("writing", () => {
   it("takes one transaction after another, and a failed one leaves nothing and stops none", async () => {
     const insert = (id: string) =>
-      sql`insert into homes values (${id}, 'Home', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)`;
+      sql`insert into homes (id, name, time_zone, unit_system, currency, monthly_mean_c, heating_design_c, cooling_design_mean_c, daily_range_k, spread_k, created_at, deleted_at, observed_version, local_rules) values (${id}, 'Home', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)`;
     const outcomes = await Promise.allSettled(
       Array.from({ length: 20 }, (_, i) =>
         store.write(async (tx) => {
@@ -95,7 +95,7 @@ describe("writing", () => {
   it("migrates a second time without touching what is there", async () => {
     await store.write((tx) =>
       tx.run(
-        sql`insert into homes values ('h', 'Kept', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)`,
+        sql`insert into homes (id, name, time_zone, unit_system, currency, monthly_mean_c, heating_design_c, cooling_design_mean_c, daily_range_k, spread_k, created_at, deleted_at, observed_version, local_rules) values ('h', 'Kept', 'Etc/UTC', 'metric', 'EUR', '[1,1,1,1,1,1,1,1,1,1,1,1]', 0, 0, '10', 4.5, '2026-01-01T08:00:00.000Z', null, 0, null)`,
       ),
     );
     await migrateStore(store);

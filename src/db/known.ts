@@ -8,5 +8,14 @@ export function known<T extends object>(record: T): { [K in keyof T]?: NonNullab
   ) as { [K in keyof T]?: NonNullable<T[K]> };
 }
 
-const answersSchema = z.record(z.string(), z.string());
-export const readAnswerColumn = (json: string): Answers => answersSchema.parse(JSON.parse(json));
+/** A column of JSON; null where it holds none, so that no row takes a page down. */
+export function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+const answersSchema = z.record(z.string(), z.string()).catch({});
+export const readAnswerColumn = (json: string): Answers => answersSchema.parse(readJson(json));

@@ -280,6 +280,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       model: "V2",
       fittedOn: plainDate(`${year - 5}-03-02`),
       access: "ladder from the landing, key on the hook",
+      answers: { reached: "loft" },
       shutOffs: [
         { kind: "switch", place: "on its own side, under the cover’s lip", offPosition: "0" },
       ],
@@ -326,6 +327,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       make: "Northgate",
       model: "R-120",
       access: "by the fixed ladder; not in wind or ice",
+      answers: { reached: "roof" },
       ...technician,
       shutOffs: [
         { kind: "disconnect", place: "in the grey box beside it", offPosition: "pulled out" },

@@ -1,5 +1,7 @@
 import type { Procedure } from "@/core/procedures/procedure";
 
+const SPRUNG_LIGHT = "The light can only be reset with the power on.";
+
 export const changePanelFilter = {
   id: "change-panel-filter",
   title: "Change the filter",
@@ -14,11 +16,28 @@ export const changePanelFilter = {
     {
       id: "new-one-at-hand",
       kind: "prepare",
-      title: "Have the new filter beside you",
-      detail: "Out of its wrapping, with a marker and a bag for the old one.",
-      shows: "size",
+      title: "Have the new filter beside you, still wrapped",
+      detail: "A marker and a bag for the old one too.",
       tools: ["a marker", "a torch"],
       consumables: ["the new filter", "a bag for the old one"],
+    },
+    {
+      id: "check-new",
+      kind: "inspect",
+      title: "Compare the printed sizes",
+      detail:
+        "The new one’s wrapper against what is written down here, or the old one’s frame. Unwrapped it goes back to no shop.",
+      why: "A filter that nearly fits lets dirt past it, onto the coil.",
+      shows: "fit",
+    },
+    {
+      id: "cut-it",
+      kind: "prepare",
+      title: "Cut the sheet to its slot",
+      detail: "A finger’s width larger each way, so that it holds by itself and leaves no gap.",
+      shows: "size",
+      when: "cut-to-size",
+      tools: ["scissors", "a tape measure"],
     },
     {
       id: "find-direction",
@@ -28,6 +47,8 @@ export const changePanelFilter = {
         "While the blower still runs, open the slot a hand’s width and hold a sheet of paper across it. The side it is drawn to is the blower’s. Draw an arrow on the slot, then shut it.",
       caution: "Only paper goes in: keep fingers, sleeves and hair out while it runs.",
       when: "direction-unknown",
+      records: { kind: "direction" },
+      recordIsOptional: true,
       tools: ["a sheet of paper"],
     },
     {
@@ -48,12 +69,31 @@ export const changePanelFilter = {
       opens: [{ key: "door", end: "panel-off", thing: "cover", state: "off" }],
     },
     {
+      id: "find-blower",
+      kind: "inspect",
+      title: "See on which side the blower is",
+      detail:
+        "Behind this door it stops when the door is off, so paper tells nothing. Air goes toward the blower’s wheel: draw an arrow that way on the slot.",
+      when: "direction-behind-door",
+      records: { kind: "direction" },
+      recordIsOptional: true,
+      tools: ["a torch"],
+    },
+    {
       id: "old-one-out",
       kind: "remove",
       title: "Pull the old filter out",
       detail: "Slowly and level, dirty side up, so that the dust stays on it.",
       caution: "Very dusty? Wear a mask and mist it before it goes into the bag.",
       opens: [{ key: "filter", end: "part-out", thing: "filter", state: "out" }],
+    },
+    {
+      id: "count-out",
+      kind: "inspect",
+      title: "Count what came out",
+      detail: "Each filter of the bank, the one in the corner too. As many go back.",
+      when: "bank",
+      records: { kind: "count", label: "Filters that came out" },
     },
     {
       id: "look",
@@ -90,10 +130,19 @@ export const changePanelFilter = {
       recordIsOptional: true,
     },
     {
+      id: "dark-debris",
+      kind: "caution",
+      title: "Touch no more: close it up, find the damp",
+      caution:
+        "What is dark and sticky may be mould. Wipe and vacuum nothing: it would fly through the house. The new filter goes in, the slot is shut, and somebody who knows looks for the moisture.",
+      whenSeen: { step: "debris", is: ["dark"] },
+    },
+    {
       id: "dust-slot",
       kind: "clean",
       title: "Wipe the slot clean",
       detail: "Guides, corners and the seat of the frame.",
+      unlessSeen: { step: "debris", is: ["dark"] },
       cleans: { what: "slot", how: "dry" },
       tools: ["a cloth or a vacuum"],
     },
@@ -107,14 +156,6 @@ export const changePanelFilter = {
       records: { kind: "size" },
       recordIsOptional: true,
       tools: ["a tape measure"],
-    },
-    {
-      id: "check-new",
-      kind: "inspect",
-      title: "Check the new one’s size",
-      detail: "Hold it against the slot. It should fill the guides without being forced.",
-      why: "A filter that nearly fits lets dirt past it, onto the coil.",
-      shows: "fit",
     },
     {
       id: "new-one-in",
@@ -137,6 +178,13 @@ export const changePanelFilter = {
       renews: true,
     },
     {
+      id: "count-in",
+      kind: "inspect",
+      title: "Count what went in",
+      when: "bank",
+      records: { kind: "count", label: "Filters that went in", same: "count-out" },
+    },
+    {
       id: "date-it",
       kind: "label",
       title: "Write today’s date on its frame",
@@ -149,7 +197,7 @@ export const changePanelFilter = {
       title: "Close the slot",
       detail: "Cover hooked in as it was, every screw back.",
       closes: "door",
-      outOfTurn: "The light can only be reset with the power on.",
+      outOfTurn: SPRUNG_LIGHT,
       photo: "after",
       shows: "photos",
     },
@@ -160,15 +208,24 @@ export const changePanelFilter = {
       detail: "The same switch, back to where it was.",
       shows: "shut-off",
       closes: "power",
-      outOfTurn: "The light can only be reset with the power on.",
+      outOfTurn: SPRUNG_LIGHT,
     },
     {
-      id: "hear-it-start",
+      id: "call-for-air",
       kind: "test",
-      title: "Hear it start",
+      title: "Call for air, and hear it start",
       detail:
-        "Call for heat or cooling, or set the fan to on for a minute. It should start without a whistle.",
+        "The fan to on, or a little warmer or cooler than the room. It should start without a whistle.",
       why: "A whistle means starved air: look at the fit and the direction again.",
+      changesSetting: true,
+      opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "changed" }],
+    },
+    {
+      id: "set-back",
+      kind: "restore",
+      title: "Set the thermostat back",
+      detail: "Fan to automatic, temperature as it was.",
+      closes: "setting",
     },
     {
       id: "reset-light",

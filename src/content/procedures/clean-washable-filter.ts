@@ -103,6 +103,18 @@ export const cleanWashableFilter = {
       why: "Put back damp it smells, and dust cakes on it.",
       variants: ["wash"],
       closes: "drying",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "dry", name: "Dry all through" },
+          { value: "damp", name: "Still damp", suggests: "Half an hour more, then feel again." },
+        ],
+      },
+      repeats: {
+        from: "is-it-dry",
+        until: ["dry"],
+        wait: { minutes: 30, words: "Filter dries on" },
+      },
     },
     {
       id: "filter-in",

@@ -18,6 +18,7 @@ export const coolingTest = {
   mildDay: {
     leastC: 16,
     why: "cooling that runs while it is cold outside harms its compressor",
+    at: "afternoon",
   },
   steps: [
     {
@@ -32,14 +33,50 @@ export const coolingTest = {
       kind: "open",
       title: "Set it to cooling, 2 to 3 °C below the room",
       detail: "Call for it once and leave it: short starts strain it.",
+      changesSetting: true,
       opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "changed" }],
       starts: { key: "run", minutes: 15, words: "Cooling runs" },
+    },
+    {
+      id: "does-it-turn",
+      kind: "inspect",
+      title: "Does the fan of the outdoor unit turn?",
+      detail: "Within a minute of the call.",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "turns", name: "It turns" },
+          {
+            value: "hums",
+            name: "It hums but does not turn",
+            suggests: "Off at once: a motor that stands under power burns.",
+          },
+        ],
+      },
+    },
+    {
+      id: "off-at-once",
+      kind: "shut",
+      title: "Turn the cooling off at once",
+      detail: "At the thermostat, then at its breaker. It stays off until somebody licensed came.",
+      whenSeen: { step: "does-it-turn", is: ["hums"] },
+      changesSetting: true,
+      opens: [{ key: "cooling", end: "setting-changed", thing: "cooling", state: "off" }],
+    },
+    {
+      id: "stuck",
+      kind: "caution",
+      title: "Have the motor and its capacitor looked at",
+      caution: "Do not push the fan with a stick, and open nothing: the capacitor holds a charge.",
+      whenSeen: { step: "does-it-turn", is: ["hums"] },
+      endsJob: true,
     },
     {
       id: "hear-outside",
       kind: "inspect",
       title: "Hear the outdoor unit meanwhile",
-      detail: "Its fan turns, it hums evenly.",
+      detail: "It hums evenly.",
+      unlessSeen: { step: "does-it-turn", is: ["hums"] },
       records: { kind: "reading", reading: "noise" },
     },
     {
@@ -85,6 +122,14 @@ export const coolingTest = {
         reading: "cooling-split-k",
         difference: ["Air coming back", "Air going out"],
       },
+    },
+    {
+      id: "cooling-on",
+      kind: "restore",
+      title: "Once it has been mended: let it cool again",
+      detail: "Until then it stays off: say so, and it is shown on every page.",
+      whenSeen: { step: "does-it-turn", is: ["hums"] },
+      closes: "cooling",
     },
     {
       id: "set-back",

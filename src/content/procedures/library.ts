@@ -1,5 +1,6 @@
 import type { Procedure } from "@/core/procedures/procedure";
 import type { Media } from "@/core/wear/media";
+import { brushPortableCoils } from "./brush-portable-coils";
 import { changePanelFilter } from "./change-panel-filter";
 import { cleanWashableFilter } from "./clean-washable-filter";
 import { coolingTest } from "./cooling-test";
@@ -9,6 +10,7 @@ import { polishFlameSensor } from "./polish-flame-sensor";
 import { purifierPreFilter } from "./purifier-pre-filter";
 import { rinseOutdoorCoil } from "./rinse-outdoor-coil";
 import { walkRound } from "./walk-round";
+import { washElectrostaticCells } from "./wash-electrostatic-cells";
 import { washFineFilter } from "./wash-fine-filter";
 import { washRecoveryCore } from "./wash-recovery-core";
 
@@ -25,6 +27,8 @@ export const PROCEDURES: readonly Procedure[] = [
   purifierPreFilter,
   magneticQuickFlush,
   magneticFullClean,
+  washElectrostaticCells,
+  brushPortableCoils,
 ];
 
 export function procedure(id: string): Procedure | null {
@@ -39,6 +43,7 @@ const RENEWALS: Partial<Record<Media, Procedure>> = {
   "pleated-125": changePanelFilter,
   "washable-panel": cleanWashableFilter,
   "carbon-prefilter": purifierPreFilter,
+  "electrostatic-cell": washElectrostaticCells,
 };
 
 /** The job that renews a filter of this kind, where the library has it step by step. */

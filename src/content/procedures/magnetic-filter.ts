@@ -1,11 +1,13 @@
-import type { Procedure, Step } from "@/core/procedures/procedure";
+import type { PlaceAsk, Procedure, Step } from "@/core/procedures/procedure";
 
 /** How a magnetic filter is shut off and let down, in both of its jobs. */
 const NO_DEMAND: Step = {
   id: "no-demand",
-  kind: "prepare",
+  kind: "shut",
   title: "Turn the heating’s demand off",
   detail: "Thermostat down, hot water off, so that nothing starts meanwhile.",
+  changesSetting: true,
+  opens: [{ key: "demand", end: "setting-changed", thing: "demand", state: "off" }],
 };
 const POWER_OFF: Step = {
   id: "power-off",
@@ -19,7 +21,7 @@ const IS_IT_COOL: Step = {
   id: "cool",
   kind: "inspect",
   title: "Is the pipe beside it cool?",
-  detail: "With the back of the hand, near it first. Hot: half an hour, then again.",
+  detail: "With the back of the hand, near it first.",
   caution: "Pipes and body may scald. Tap before you touch, and open nothing that is hot.",
   records: {
     kind: "choice",
@@ -28,11 +30,15 @@ const IS_IT_COOL: Step = {
       {
         value: "hot",
         name: "Hot still",
-        suggests: "Leave it for half an hour, then feel again.",
+        suggests: "Half an hour, then feel again: a clock runs for it.",
       },
     ],
   },
-  repeats: { from: "cool", until: ["cool"] },
+  repeats: {
+    from: "cool",
+    until: ["cool"],
+    wait: { minutes: 30, words: "The pipes cool down" },
+  },
 };
 const VALVE_ONE: Step = {
   id: "valve-one",
@@ -48,7 +54,6 @@ const VALVE_TWO: Step = {
   detail: "The other side, the same.",
   opens: [{ key: "two", end: "valve-shut", thing: "second valve", state: "shut" }],
 };
-
 const TOWELS: Step = {
   id: "towels",
   kind: "prepare",
@@ -56,58 +61,183 @@ const TOWELS: Step = {
   detail: "Round its foot too: the first water is black and stains.",
   tools: ["two towels", "a bucket", "a hose for its drain"],
 };
-
-const POWER_ON: Step = {
-  id: "power-on",
-  kind: "restore",
-  title: "Switch the boiler on, demand back to normal",
-  shows: "shut-off",
-  closes: "power",
+const PRESSURE_OUT: Step = {
+  id: "bleed-open",
+  kind: "open",
+  title: "Open the bleed a quarter turn, let the pressure out",
+  detail: "Until nothing comes.",
+  caution: "Face away. If it doesn’t stop, a valve is not shut: shut the bleed again.",
+  opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
+  tools: ["a bleed key"],
 };
+const MAGNET = "A strong magnet: at arm’s length from a pacemaker, away from cards and watches.";
 
-const WARM_LOOK: Step = {
-  id: "warm-look",
-  kind: "test",
-  title: "Look again when it is warm",
-  detail: "Round lid, drain and both valves: dry, with the heating running.",
-  records: {
-    kind: "choice",
-    options: [
-      { value: "dry", name: "Dry all round" },
-      {
-        value: "weeps",
-        name: "A joint weeps",
-        suggests:
-          "A nip with the tool, no more. If it still weeps, its washer has to be replaced: note it.",
-      },
-    ],
+/** The way back: water, air, pressure, power, demand, and a look when it is warm. */
+const WAY_BACK: readonly Step[] = [
+  {
+    id: "valve-two-open",
+    kind: "restore",
+    title: "Open the second valve",
+    detail: "Slowly, along the pipe. Look for a weep.",
+    closes: "two",
   },
-};
+  {
+    id: "valve-one-open",
+    kind: "restore",
+    title: "Open the first valve",
+    detail: "Slowly. Look for a weep.",
+    closes: "one",
+    photo: "after",
+  },
+  {
+    id: "air-open",
+    kind: "open",
+    title: "Open the bleed once more, let the air out",
+    detail: "Until water comes, a cloth round it.",
+    opens: [{ key: "air", end: "bleed-open", thing: "air bleed", state: "open" }],
+  },
+  { id: "air-shut", kind: "restore", title: "Water comes: shut the bleed", closes: "air" },
+  {
+    id: "pressure-before",
+    kind: "measure",
+    title: "Read the pressure as it is now",
+    detail: "On the gauge, cold, before anything is filled in.",
+    when: "sealed-system",
+    records: { kind: "reading", reading: "boiler-pressure-bar" },
+  },
+  {
+    id: "loop-open",
+    kind: "open",
+    title: "Open the filling loop until about 1.5 bar",
+    detail: "Both of its cocks, slowly, eyes on the gauge. At 1.5 already? Open it for a breath.",
+    caution: "A loop left open fills the system until its safety valve blows.",
+    when: "sealed-system",
+    opens: [{ key: "loop", end: "valve-open", thing: "filling loop", state: "open" }],
+  },
+  {
+    id: "loop-shut",
+    kind: "restore",
+    title: "Shut the filling loop, both of its cocks",
+    when: "sealed-system",
+    closes: "loop",
+  },
+  {
+    id: "pressure",
+    kind: "measure",
+    title: "Read the pressure again",
+    detail: "About 1.5 bar, and it stays there.",
+    when: "sealed-system",
+    records: { kind: "reading", reading: "boiler-pressure-bar" },
+  },
+  {
+    id: "header-tank",
+    kind: "inspect",
+    title: "See that the header tank fills up again",
+    detail: "The float valve does it. Its water stands a hand’s width below the overflow.",
+    when: "header-tank",
+  },
+  {
+    id: "power-on",
+    kind: "restore",
+    title: "Switch the boiler on",
+    shows: "shut-off",
+    closes: "power",
+  },
+  {
+    id: "demand-on",
+    kind: "restore",
+    title: "Demand back to normal",
+    detail: "Thermostat and hot water as they were.",
+    closes: "demand",
+  },
+  {
+    id: "warm-look",
+    kind: "test",
+    title: "Look again when it is warm",
+    detail: "Round lid, drain and both valves, with the heating running.",
+    records: {
+      kind: "choice",
+      options: [
+        { value: "dry", name: "Dry all round" },
+        { value: "weeps", name: "A joint weeps" },
+      ],
+    },
+  },
+  {
+    id: "nip",
+    kind: "fit",
+    title: "Give that joint a nip with its tool, no more",
+    detail: "An eighth of a turn. Wipe it dry, wait five minutes.",
+    caution: "It is hot. Over-tightened it cracks, or never moves again.",
+    whenSeen: { step: "warm-look", is: ["weeps"] },
+  },
+  {
+    id: "weep-again",
+    kind: "inspect",
+    title: "Does it still weep?",
+    whenSeen: { step: "warm-look", is: ["weeps"] },
+    records: {
+      kind: "choice",
+      options: [
+        { value: "dry", name: "Dry now" },
+        {
+          value: "drips",
+          name: "A drop now and then",
+          suggests: "A dish under it. Its washer has to be new: that is a job from today on.",
+          reads: { reading: "seal", value: "leaking" },
+        },
+        {
+          value: "runs",
+          name: "It runs",
+          suggests: "It is shut off again now, until its washer is new.",
+          reads: { reading: "seal", value: "leaking" },
+        },
+      ],
+    },
+  },
+  {
+    id: "off-again",
+    kind: "shut",
+    title: "Switch the boiler off again",
+    shows: "shut-off",
+    whenSeen: { step: "weep-again", is: ["runs"] },
+    opens: [{ key: "power-again", end: "switch-off", thing: "boiler", state: "off" }],
+  },
+  {
+    id: "valves-again",
+    kind: "shut",
+    title: "Shut both valves beside the filter",
+    detail: "Then it can lose no more than what is in its body.",
+    whenSeen: { step: "weep-again", is: ["runs"] },
+    opens: [{ key: "valves", end: "valve-shut", thing: "both valves", state: "shut" }],
+  },
+  {
+    id: "valves-open-again",
+    kind: "restore",
+    title: "Once its washer is new: open both valves",
+    detail: "Until then they stay shut: say so, and it is shown on every page.",
+    whenSeen: { step: "weep-again", is: ["runs"] },
+    closes: "valves",
+  },
+  {
+    id: "on-again",
+    kind: "restore",
+    title: "Then switch the boiler on",
+    whenSeen: { step: "weep-again", is: ["runs"] },
+    closes: "power-again",
+  },
+];
 
-const SLUDGE: Step = {
-  id: "sludge",
-  kind: "inspect",
-  title: "How thick was it on the magnet?",
-  detail: "Less each year means the inhibitor works.",
-  photo: "before",
-  records: { kind: "reading", reading: "sludge" },
-};
-
-const PRESSURE: Step = {
-  id: "pressure",
-  kind: "measure",
-  title: "Bring the pressure back to about 1.5 bar",
-  detail: "Filling loop open until the gauge shows it, then shut: both of its cocks.",
-  when: "sealed-system",
-  records: { kind: "reading", reading: "boiler-pressure-bar" },
-};
-
-const HEADER_TANK: Step = {
-  id: "header-tank",
-  kind: "inspect",
-  title: "See that the header tank fills up again",
-  detail: "There is no pressure to bring back: the float valve does it.",
-  when: "header-tank",
+const WATER_SIDE: PlaceAsk = {
+  key: "system",
+  of: "part",
+  question: "The heating’s water is",
+  hint: "A gauge with a needle at the boiler means sealed.",
+  options: [
+    { value: "sealed", name: "sealed, with a gauge" },
+    { value: "header-tank", name: "open to a header tank" },
+  ],
+  orOfUnit: "water",
 };
 
 export const magneticQuickFlush = {
@@ -119,6 +249,23 @@ export const magneticQuickFlush = {
   handsOnMinutes: 10,
   waitingMinutes: 0,
   rules: true,
+  asks: [
+    WATER_SIDE,
+    {
+      key: "magnet-lid-on",
+      of: "part",
+      question: "Does its magnet come out while the lid stays on?",
+      hint: "On some it slides out of a pocket, on others it sits under the lid.",
+      options: [
+        { value: "yes", name: "Yes, it slides out" },
+        {
+          value: "no",
+          name: "No, it sits under the lid",
+          bars: "Its magnet sits under the lid: only the full clean does it.",
+        },
+      ],
+    },
+  ],
   checks: [{ id: "bucket", words: "A bucket fits under its drain" }],
   steps: [
     NO_DEMAND,
@@ -127,26 +274,15 @@ export const magneticQuickFlush = {
     IS_IT_COOL,
     VALVE_ONE,
     VALVE_TWO,
+    PRESSURE_OUT,
+    { id: "bleed-shut", kind: "restore", title: "Shut the bleed", closes: "bleed" },
     {
       id: "magnet-out",
       kind: "remove",
       title: "Draw the magnet out of its pocket",
       detail: "The lid stays on: the sludge lets go inside.",
+      caution: MAGNET,
       opens: [{ key: "magnet", end: "part-out", thing: "magnet", state: "out" }],
-    },
-    {
-      id: "bleed-open",
-      kind: "open",
-      title: "Open the bleed a quarter turn, let the pressure out",
-      caution: "Face away. Only a hiss and some drops, if both valves are shut.",
-      opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
-      tools: ["a bleed key"],
-    },
-    {
-      id: "bleed-shut",
-      kind: "restore",
-      title: "Shut the bleed",
-      closes: "bleed",
     },
     {
       id: "drain-open",
@@ -169,7 +305,14 @@ export const magneticQuickFlush = {
       records: { kind: "reading", reading: "drain" },
       repeats: { from: "flush", until: ["clear"] },
     },
-    SLUDGE,
+    {
+      id: "sludge",
+      kind: "inspect",
+      title: "How much sludge lies in the bucket?",
+      detail: "Tilt it. Less each year means the inhibitor works.",
+      photo: "before",
+      records: { kind: "reading", reading: "sludge" },
+    },
     {
       id: "drain-shut",
       kind: "restore",
@@ -183,25 +326,7 @@ export const magneticQuickFlush = {
       closes: "magnet",
       renews: true,
     },
-    {
-      id: "valve-two-open",
-      kind: "restore",
-      title: "Open the second valve",
-      detail: "Slowly. Look for a weep.",
-      closes: "two",
-    },
-    {
-      id: "valve-one-open",
-      kind: "restore",
-      title: "Open the first valve",
-      detail: "Slowly. Look for a weep.",
-      closes: "one",
-      photo: "after",
-    },
-    PRESSURE,
-    HEADER_TANK,
-    POWER_ON,
-    WARM_LOOK,
+    ...WAY_BACK,
   ],
 } as const satisfies Procedure;
 
@@ -213,6 +338,7 @@ export const magneticFullClean = {
   handsOnMinutes: 30,
   waitingMinutes: 0,
   rules: true,
+  asks: [WATER_SIDE],
   variants: [
     {
       id: "drained",
@@ -238,15 +364,7 @@ export const magneticFullClean = {
     IS_IT_COOL,
     VALVE_ONE,
     VALVE_TWO,
-    {
-      id: "bleed-open",
-      kind: "open",
-      title: "Open the bleed, let the pressure out",
-      detail: "A quarter turn, until nothing comes.",
-      caution: "Face away. If it doesn’t stop, a valve is not shut: shut the bleed again.",
-      opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
-      tools: ["a bleed key"],
-    },
+    PRESSURE_OUT,
     {
       id: "drain-open",
       kind: "open",
@@ -269,17 +387,25 @@ export const magneticFullClean = {
       kind: "remove",
       title: "Lift the core out, its magnet still in",
       detail: "Over the bucket to the sink: without the magnet the sludge falls off on the way.",
+      caution: MAGNET,
       opens: [{ key: "core", end: "part-out", thing: "core", state: "out" }],
+    },
+    {
+      id: "sludge",
+      kind: "inspect",
+      title: "How thick does it sit on the sleeve?",
+      detail: "Before it is touched. Less each year means the inhibitor works.",
+      photo: "before",
+      records: { kind: "reading", reading: "sludge" },
     },
     {
       id: "sleeve-off",
       kind: "remove",
       title: "Draw the magnet out of its sleeve",
       detail: "In the sink. The sludge lets go of the sleeve.",
-      caution: "A strong magnet: away from cards, watches and a pacemaker.",
+      caution: MAGNET,
       opens: [{ key: "sleeve", end: "part-out", thing: "sleeve", state: "off" }],
     },
-    SLUDGE,
     {
       id: "rinse",
       kind: "clean",
@@ -300,9 +426,22 @@ export const magneticFullClean = {
       id: "new-seals",
       kind: "fit",
       title: "Put in the new ring or washer",
-      detail: "A thin film of silicone grease, nothing with oil in it.",
+      detail:
+        "A thin film of silicone grease, nothing with oil in it. None here? Note it, and go on.",
       whenSeen: { step: "seals", is: ["flattened", "leaking"] },
       consumables: ["a lid ring and washer"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "new", name: "It is new now", reads: { reading: "seal", value: "sound" } },
+          {
+            value: "old",
+            name: "The old one goes back for now",
+            suggests: "A new one is a job from today on.",
+            reads: { reading: "seal", value: "leaking" },
+          },
+        ],
+      },
     },
     {
       id: "sleeve-on",
@@ -327,6 +466,8 @@ export const magneticFullClean = {
       caution: "Gloves; wipe up what drips.",
       shows: "dose",
       variants: ["drained"],
+      records: { kind: "words", label: "Product and dose", keep: "inhibitor" },
+      recordIsOptional: true,
       tools: ["gloves", "a funnel"],
       consumables: ["inhibitor for heating water"],
     },
@@ -345,12 +486,7 @@ export const magneticFullClean = {
       why: "Over-tightened this year, it does not move next year.",
       closes: "lid",
     },
-    {
-      id: "bleed-shut",
-      kind: "restore",
-      title: "Shut the bleed",
-      closes: "bleed",
-    },
+    { id: "bleed-shut", kind: "restore", title: "Shut the bleed", closes: "bleed" },
     {
       id: "wipe-dry",
       kind: "clean",
@@ -358,32 +494,6 @@ export const magneticFullClean = {
       detail: "So that a weep shows.",
       consumables: ["kitchen paper"],
     },
-    {
-      id: "valve-two-open",
-      kind: "restore",
-      title: "Open the second valve",
-      detail: "Slowly, along the pipe. Look for weeps.",
-      closes: "two",
-    },
-    {
-      id: "valve-one-open",
-      kind: "restore",
-      title: "Open the first valve",
-      detail: "Slowly. Look for weeps.",
-      closes: "one",
-      photo: "after",
-    },
-    {
-      id: "air-open",
-      kind: "open",
-      title: "Open the bleed once more, let the air out",
-      detail: "Until water comes, a cloth round it.",
-      opens: [{ key: "air", end: "bleed-open", thing: "air bleed", state: "open" }],
-    },
-    { id: "air-shut", kind: "restore", title: "Water comes: shut the bleed", closes: "air" },
-    PRESSURE,
-    HEADER_TANK,
-    POWER_ON,
-    WARM_LOOK,
+    ...WAY_BACK,
   ],
 } as const satisfies Procedure;

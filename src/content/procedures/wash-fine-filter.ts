@@ -25,11 +25,18 @@ export const washFineFilter = {
       opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
     },
     {
+      id: "mesh-out",
+      kind: "remove",
+      title: "Slide the mesh out first",
+      detail: "By its tab, without bending it. Lay it aside: it has a job of its own.",
+      photo: "before",
+      opens: [{ key: "mesh", end: "part-out", thing: "mesh", state: "out" }],
+    },
+    {
       id: "fine-out",
       kind: "remove",
       title: "Unclip the fine filter",
       detail: "It sits behind the mesh, in a frame of its own. See which side faces you.",
-      photo: "before",
       opens: [{ key: "fine", end: "part-out", thing: "fine filter", state: "out" }],
     },
     {
@@ -100,6 +107,18 @@ export const washFineFilter = {
       title: "Is it dry?",
       detail: "Held against the cheek it feels neither cool nor damp.",
       closes: "drying",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "dry", name: "Dry" },
+          { value: "damp", name: "Still damp", suggests: "A quarter of an hour more." },
+        ],
+      },
+      repeats: {
+        from: "is-it-dry",
+        until: ["dry"],
+        wait: { minutes: 15, words: "Fine filter dries on" },
+      },
     },
     {
       id: "fine-in",
@@ -108,6 +127,13 @@ export const washFineFilter = {
       shows: "photos",
       closes: "fine",
       renews: true,
+    },
+    {
+      id: "mesh-in",
+      kind: "restore",
+      title: "Slide the mesh back in",
+      detail: "Until its tab clicks.",
+      closes: "mesh",
     },
     {
       id: "front-down",

@@ -2,6 +2,8 @@ import type { Procedure } from "@/core/procedures/procedure";
 
 /** Never shortened: a core that looks dry holds water in its middle for long. */
 const CORE_DRIES_MINUTES = 2880;
+/** How much longer where it is still damp: another half day. Our choice. */
+const DRIES_ON_MINUTES = 720;
 
 export const washRecoveryCore = {
   id: "wash-recovery-core",
@@ -16,6 +18,22 @@ export const washRecoveryCore = {
   },
   household:
     "For two days the ventilator is off and windows stay open a hand’s width. Nobody switches it on.",
+  asks: [
+    {
+      key: "washable",
+      of: "part",
+      question: "Does its manual let the core be washed with water?",
+      hint: "Some cores are only vacuumed: water ruins them. It stands in the manual, or on the core. Asked once.",
+      options: [
+        { value: "yes", name: "Yes, water is allowed" },
+        {
+          value: "no",
+          name: "No, or it says nothing",
+          bars: "Then it is not washed. Vacuum its faces as the manual says, and note it done.",
+        },
+      ],
+    },
+  ],
   checks: [
     { id: "days", words: "The next two days are mild, and somebody is here to shut windows" },
     { id: "bath", words: "A bath or shower is free, and a place for it to dry" },
@@ -138,6 +156,22 @@ export const washRecoveryCore = {
       detail:
         "Look through it against a window, then shake it: no drop, no sound, lighter than it came out.",
       closes: "drying",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "dry", name: "Dry through and through" },
+          {
+            value: "damp",
+            name: "Still damp",
+            suggests: "Half a day more, turned once. A damp core ruins fans and grows mould.",
+          },
+        ],
+      },
+      repeats: {
+        from: "is-it-dry",
+        until: ["dry"],
+        wait: { minutes: DRIES_ON_MINUTES, words: "Core dries on" },
+      },
       outOfTurn: "It dries while everything else is open.",
     },
     {

@@ -1,8 +1,10 @@
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { coolingTest } from "@/content/procedures/cooling-test";
+import { flushCondensateLine } from "@/content/procedures/flush-condensate-line";
 import { magneticFullClean } from "@/content/procedures/magnetic-filter";
 import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
 import { rinseOutdoorCoil } from "@/content/procedures/rinse-outdoor-coil";
+import { washElectrostaticCells } from "@/content/procedures/wash-electrostatic-cells";
 import { washFineFilter } from "@/content/procedures/wash-fine-filter";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
 import { lintProcedures, lintProceduresInput, waysOf, type LintRule } from "./lint";
@@ -60,6 +62,54 @@ const PLANTED: [string, Procedure, Change, [string, LintRule]][] = [
     ["power-on", "power-last"],
   ],
   [
+    "power on over a shut valve",
+    magneticFullClean,
+    moved("power-on", "valve-one-open"),
+    ["power-on", "power-last"],
+  ],
+  [
+    "power on over an open filling loop",
+    magneticFullClean,
+    moved("power-on", "loop-shut"),
+    ["power-on", "power-last"],
+  ],
+  [
+    "water let in over an open lid",
+    magneticFullClean,
+    moved("valve-two-open", "lid-on"),
+    ["valve-two-open", "water-last"],
+  ],
+  [
+    "gas let in over a sensor that is out",
+    polishFlameSensor,
+    moved("gas-on", "sensor-in"),
+    ["gas-on", "gas-last"],
+  ],
+  [
+    "a thermostat turned up in words only",
+    polishFlameSensor,
+    (steps) => without("set-back")(changed("call-for-heat", { opens: [] })(steps)),
+    ["call-for-heat", "setting-unmarked"],
+  ],
+  [
+    "a switch inside the machine taken for its isolator",
+    washElectrostaticCells,
+    (steps) => without("power-on")(without("control-off")(steps)),
+    ["cells-out", "power-first"],
+  ],
+  [
+    "licensed work that opens nothing, but is no caution",
+    polishFlameSensor,
+    changed("sensor-cracked", { kind: "inspect" }),
+    ["sensor-cracked", "licensed-offered"],
+  ],
+  [
+    "something once only that a later round has nothing in the place of",
+    flushCondensateLine,
+    changed("flush-after-bleach", { insteadOf: "brush" }),
+    ["flush-after-bleach", "refers-to-nothing"],
+  ],
+  [
     "power on over an open drain",
     magneticFullClean,
     moved("power-on", "drain-shut"),
@@ -106,10 +156,10 @@ const PLANTED: [string, Procedure, Change, [string, LintRule]][] = [
   [
     "something opened twice",
     coolingTest,
-    changed("hear-outside", {
+    changed("wait", {
       opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "changed" }],
     }),
-    ["hear-outside", "opened-twice"],
+    ["wait", "opened-twice"],
   ],
   [
     "licensed work that an owner cannot leave to others",
@@ -181,9 +231,17 @@ describe("lint", () => {
   });
 
   it("goes every way: each variant, with and without each fact, with whatever is seen", () => {
-    // Two variants, two facts, and seals sound, flattened or leaking.
-    expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3);
-    expect(waysOf(changePanelFilter)).toHaveLength(8);
+    // Two variants, two facts; seals sound, flattened or leaking; dry or weeping; running on or not.
+    expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3 * 2 * 2);
+    // Six facts, and dark debris or none.
+    expect(waysOf(changePanelFilter)).toHaveLength(64 * 2);
+    // Each school in its first round and in a later one, whatever is seen.
+    const flushes = waysOf(flushCondensateLine).map(({ steps }) => steps.map(({ id }) => id));
+    expect(flushes.some((ids) => ids.includes("flush-bleach"))).toBe(true);
+    expect(flushes.some((ids) => ids.includes("flush-after-bleach"))).toBe(true);
+    expect(
+      flushes.some((ids) => ids.includes("flush-bleach") && ids.includes("flush-after-bleach")),
+    ).toBe(false);
   });
 
   it("takes no procedure with a word misspelt", () => {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { ISOLATORS, looseEnds, type EndEntry } from "./loose-ends";
+import { isIsolator, safeEnds, type EndEntry } from "./loose-ends";
 import {
   procedureSchema,
   stepsFor,
@@ -20,6 +20,9 @@ export const LINT_RULES = [
   "out-of-turn",
   "power-first",
   "power-last",
+  "gas-last",
+  "water-last",
+  "setting-unmarked",
   "wet-before-dry",
   "refit-before-dry",
   "no-drying-time",
@@ -54,21 +57,28 @@ export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step
     ),
   ];
   // Each step that something hangs on shows one of the words that matter, or none of them.
-  const asked = [...new Set(procedure.steps.flatMap((step) => step.whenSeen?.step ?? []))];
+  const hangs = procedure.steps.flatMap(({ whenSeen, unlessSeen }) =>
+    [whenSeen, unlessSeen].filter((each) => each !== undefined),
+  );
+  const asked = [...new Set(hangs.map(({ step }) => step))];
   let seen: Map<string, string>[] = [new Map()];
   for (const step of asked) {
-    const words = [
-      ...new Set(
-        procedure.steps.flatMap(({ whenSeen }) => (whenSeen?.step === step ? whenSeen.is : [])),
-      ),
-    ];
+    const words = [...new Set(hangs.flatMap((each) => (each.step === step ? each.is : [])))];
     seen = seen.flatMap((map) => [map, ...words.map((word) => new Map([...map, [step, word]]))]);
   }
+  // What is done once is not done in a second round.
+  const once = procedure.steps.flatMap((step) => (step.once ? [step.id] : []));
+  const rounds = once.length > 0 ? [[], once] : [[]];
   const variants = procedure.variants?.map((variant) => variant.id) ?? [null];
   return variants.flatMap((variant) =>
     subsets(facts).flatMap((some) => {
       const setting = { facts: some, variant };
-      return seen.map((words) => ({ setting, steps: stepsFor(procedure, setting, words) }));
+      return seen.flatMap((words) =>
+        rounds.map((before) => ({
+          setting,
+          steps: stepsFor(procedure, setting, words, new Set(before)),
+        })),
+      );
     }),
   );
 }
@@ -106,8 +116,15 @@ function checkReferences(procedure: Procedure, note: Note): void {
     const earlier = ids.slice(0, i);
     const refersWell =
       (step.variants ?? []).every((variant) => known.has(variant)) &&
-      (step.whenSeen === undefined || earlier.includes(step.whenSeen.step)) &&
-      (step.repeats === undefined || ids.slice(0, i + 1).includes(step.repeats.from));
+      [step.whenSeen, step.unlessSeen].every(
+        (seen) => seen === undefined || earlier.includes(seen.step),
+      ) &&
+      (step.repeats === undefined || ids.slice(0, i + 1).includes(step.repeats.from)) &&
+      (step.insteadOf === undefined ||
+        steps.some(({ id, once }) => id === step.insteadOf && once === true)) &&
+      (step.records?.kind !== "count" ||
+        step.records.same === undefined ||
+        earlier.includes(step.records.same));
     if (!refersWell) note(step.id, "refers-to-nothing");
     if (step.repeats && step.records === undefined) note(step.id, "refers-to-nothing");
   });
@@ -119,6 +136,7 @@ function checkWay(procedure: Procedure, steps: readonly Step[], note: Note): voi
   checkCleaning(steps, note);
   checkLoops(steps, note);
   checkWaits(steps, note);
+  checkSettings(steps, note);
   if (procedure.who !== "licensed") checkLicensed(steps, note);
 }
 
@@ -130,15 +148,25 @@ function checkWaits(steps: readonly Step[], note: Note): void {
   }
 }
 
-/** What an owner must not do opens and closes nothing in an owner's job: it can be left to others. */
+/** What is turned up or down for a while is an end like any other. */
+function checkSettings(steps: readonly Step[], note: Note): void {
+  const open = new Set<string>();
+  for (const step of steps) {
+    if (step.closes !== undefined) open.delete(step.closes);
+    for (const { key, end } of step.opens ?? []) if (end === "setting-changed") open.add(key);
+    if (step.changesSetting && open.size === 0) note(step.id, "setting-unmarked");
+  }
+}
+
+/** An owner's job says what a licensed person is called for, and leaves the doing to them. */
 function checkLicensed(steps: readonly Step[], note: Note): void {
   for (const step of steps) {
     const opens = step.opens ?? [];
-    const isTheirs = step.who === "licensed";
-    if (isTheirs && (opens.length > 0 || step.closes !== undefined || step.renews))
+    const doesSomething = opens.length > 0 || step.closes !== undefined || step.renews;
+    if (step.who === "licensed" && (step.kind !== "caution" || doesSomething))
       note(step.id, "licensed-offered");
     // A vent pipe that comes off has to be tested for leaks when it goes back.
-    if (!isTheirs && opens.some(({ end }) => end === "vent-off")) note(step.id, "licensed-offered");
+    if (opens.some(({ end }) => end === "vent-off")) note(step.id, "licensed-offered");
   }
 }
 
@@ -147,15 +175,27 @@ function checkLoops(steps: readonly Step[], note: Note): void {
   for (const [i, { repeats }] of steps.entries()) {
     if (!repeats) continue;
     const from = steps.findIndex((step) => step.id === repeats.from);
-    for (const step of steps.slice(Math.max(0, from), i + 1))
-      if (step.opens?.length || step.closes || step.renews) note(step.id, "ends-in-a-loop");
+    for (const [j, step] of steps.entries()) {
+      if (j < from || j > i) continue;
+      // The step that asks closes its end only once the answer leads on.
+      const closes = j < i && step.closes !== undefined;
+      if (step.opens?.length || closes || step.renews) note(step.id, "ends-in-a-loop");
+    }
   }
 }
 
 type Open = { end: StepEnd; step: string };
 const needsPowerOff = ({ end }: StepEnd) =>
   end === "panel-off" || end === "part-out" || end === "sensor-out";
-const isIsolator = ({ end }: StepEnd) => ISOLATORS.includes(end);
+/** What a procedure's end is called in the log: a switch inside the machine names its part. */
+const partOf = ({ isInside }: StepEnd) => (isInside ? "inside" : undefined);
+const RULE_OF = {
+  "power-comes-last": "power-last",
+  "gas-comes-last": "gas-last",
+  "water-comes-last": "water-last",
+  "still-drying": "refit-before-dry",
+  "after-another": "refit-before-dry",
+} as const;
 
 function checkEnds(steps: readonly Step[], note: Note): void {
   let open: Open[] = [];
@@ -165,7 +205,7 @@ function checkEnds(steps: readonly Step[], note: Note): void {
   const entry = (end: StepEnd, action: "open" | "close"): EndEntry => ({
     id: end.key,
     unit: "unit",
-    part: undefined,
+    part: partOf(end),
     end: end.end,
     at: new Date(clock).toISOString(),
     action,
@@ -185,9 +225,8 @@ function checkEnds(steps: readonly Step[], note: Note): void {
         // What dries is closed when it is dry: the run sees to that.
         if (end.dryMinutes) clock += end.dryMinutes * 60_000;
         const now = new Date(clock).toISOString();
-        for (const block of looseEnds({ now, log }).blocked)
-          if (block.id === end.key)
-            note(step.id, block.why === "power-comes-last" ? "power-last" : "refit-before-dry");
+        for (const block of safeEnds({ now, log }).blocked)
+          if (block.id === end.key) note(step.id, RULE_OF[block.why]);
         if (open.at(-1) !== closing && !step.outOfTurn) note(step.id, "out-of-turn");
         open = open.filter((each) => each !== closing);
         log = [...log, entry(end, "close")];
@@ -196,7 +235,10 @@ function checkEnds(steps: readonly Step[], note: Note): void {
     for (const end of step.opens ?? []) {
       if (wasOpened.has(end.key)) note(step.id, "opened-twice");
       if (end.end === "part-drying" && !end.dryMinutes) note(step.id, "no-drying-time");
-      if (needsPowerOff(end) && !open.some((each) => isIsolator(each.end)))
+      if (
+        needsPowerOff(end) &&
+        !open.some(({ end: each }) => isIsolator({ end: each.end, part: partOf(each) }))
+      )
         note(step.id, "power-first");
       if (wasOpened.has(end.key)) continue;
       wasOpened.add(end.key);

@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { compute } from "../compute/compute";
-import { END_KINDS, looseEnds, looseEndsInput, type EndKind } from "./loose-ends";
+import { END_KINDS, looseEnds, looseEndsInput, safeEnds, type EndKind } from "./loose-ends";
 
 type Entry = {
   id: string;
+  part?: string;
   end?: EndKind;
   unit?: string;
   at: number;
@@ -65,6 +66,8 @@ describe("loose ends", () => {
     "sensor-out",
     "drain-open",
     "bleed-open",
+    "valve-shut",
+    "valve-open",
   ])("keep every isolator of the unit off while there is a %s", (end) => {
     for (const isolator of ["switch-off", "breaker-off", "disconnect-out"] as const) {
       const { blocked } = of([
@@ -75,20 +78,31 @@ describe("loose ends", () => {
     }
   });
 
-  it.each<EndKind>([
-    "window-open",
-    "alarm-muted",
-    "light-unreset",
-    "setting-changed",
-    "gas-shut",
-    "valve-shut",
-  ])("do not keep the power off for a %s", (end) => {
-    expect(
-      of([
-        { id: "power", end: "switch-off", at: 1 },
-        { id: "it", end, at: 2 },
-      ]).blocked,
-    ).toEqual([]);
+  it.each<EndKind>(["window-open", "alarm-muted", "light-unreset", "setting-changed", "gas-shut"])(
+    "do not keep the power off for a %s",
+    (end) => {
+      expect(
+        of([
+          { id: "power", end: "switch-off", at: 1 },
+          { id: "it", end, at: 2 },
+        ]).blocked,
+      ).toEqual([]);
+    },
+  );
+
+  it("let a switch inside the machine back on whatever is open: it isolates nothing", () => {
+    const cells: Entry = { id: "cells", end: "part-out", at: 3 };
+    const of_ = (part?: string) =>
+      of([{ id: "inner", end: "switch-off", at: 2, ...(part ? { part } : {}) }, cells]).blocked;
+    expect(of_("cell-supply")).toEqual([]);
+    expect(of_()).toEqual([{ id: "inner", by: ["cells"], why: "power-comes-last" }]);
+  });
+
+  it("do not keep the power off for a valve that is shut for the season", () => {
+    const water: Entry = { id: "water", end: "valve-shut", at: 1, action: "park" };
+    const power: Entry = { id: "power", end: "switch-off", at: 2 };
+    expect(of([water, power]).blocked).toEqual([]);
+    expect(of([{ ...water, action: "open" }, power]).blocked).toHaveLength(1);
   });
 
   it("mind only their own unit's power", () => {
@@ -194,6 +208,35 @@ describe("loose ends", () => {
       ok: false,
       error: { path: ["log", 0, "end"] },
     });
+  });
+
+  it.each<[EndKind, EndKind, string]>([
+    ["gas-shut", "sensor-out", "gas-comes-last"],
+    ["gas-shut", "part-out", "gas-comes-last"],
+    ["valve-shut", "panel-off", "water-comes-last"],
+    ["valve-shut", "part-out", "water-comes-last"],
+    ["valve-shut", "drain-open", "water-comes-last"],
+  ])("in a run keep %s for a %s, beyond the contract", (supply, end, why) => {
+    const entries: Entry[] = [
+      { id: "supply", end: supply, at: 1 },
+      { id: "it", end, at: 2 },
+    ];
+    const input = looseEndsInput.parse({ now: at(20), log: log(entries) });
+    expect(safeEnds(input).blocked).toContainEqual({ id: "supply", by: ["it"], why });
+    expect(looseEnds(input).blocked).toEqual([]);
+  });
+
+  it("put together from several devices pass over what cannot have happened, and lose nothing open", () => {
+    const entries: Entry[] = [
+      { id: "door", at: 1 },
+      { id: "door", at: 2 },
+      { id: "never", at: 3, action: "close" },
+      { id: "a", at: 4, after: ["b"] },
+      { id: "b", at: 5, after: ["a"] },
+    ];
+    const { open, order } = safeEnds({ now: at(20), log: log(entries) as never });
+    expect(open.map(({ id }) => id)).toEqual(["door", "a", "b"]);
+    expect([...order].sort()).toEqual(["a", "b", "door"]);
   });
 
   it("always have an order that breaks no rule", () => {

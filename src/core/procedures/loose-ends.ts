@@ -6,6 +6,7 @@ export const END_KINDS = [
   "switch-off",
   "gas-shut",
   "valve-shut",
+  "valve-open",
   "bleed-open",
   "drain-open",
   "panel-off",
@@ -22,8 +23,8 @@ export const END_KINDS = [
 ] as const;
 export type EndKind = (typeof END_KINDS)[number];
 
-/** What brings a unit's power back. A switch inside the machine is none of these. */
-export const ISOLATORS: readonly EndKind[] = ["switch-off", "breaker-off", "disconnect-out"];
+/** What brings a unit's power back; a switch inside the machine is none of these: see `isIsolator`. */
+const ISOLATORS: readonly EndKind[] = ["switch-off", "breaker-off", "disconnect-out"];
 /** What must be put right in a unit before its power comes back. */
 const BEFORE_POWER: readonly EndKind[] = [
   "panel-off",
@@ -32,7 +33,23 @@ const BEFORE_POWER: readonly EndKind[] = [
   "sensor-out",
   "drain-open",
   "bleed-open",
+  "valve-shut",
+  "valve-open",
 ];
+/** Through what gas would get into the room; a door may stay open while a valve's knob is turned. */
+const BEFORE_GAS: readonly EndKind[] = ["part-out", "part-drying", "sensor-out", "vent-off"];
+/** Through what water would get onto the floor. */
+const BEFORE_WATER: readonly EndKind[] = [
+  "panel-off",
+  "part-out",
+  "part-drying",
+  "drain-open",
+  "bleed-open",
+];
+
+/** Whether closing it brings a unit's power back: a door switch or a cell's own supply does not. */
+export const isIsolator = ({ end, part }: { end: EndKind; part?: string | undefined }): boolean =>
+  ISOLATORS.includes(end) && !(end === "switch-off" && part !== undefined);
 
 const instantSchema = z.iso.datetime({ offset: true, local: true });
 /** Milliseconds; a time without an offset is taken as UTC, so that no machine's zone leaks in. */
@@ -75,6 +92,15 @@ const openSchema = z.strictObject({
 });
 export type OpenEnd = z.output<typeof openSchema>;
 
+/** Why an end cannot be closed yet; the last two are a run's own, beyond the contract. */
+const BLOCKS = [
+  "power-comes-last",
+  "still-drying",
+  "after-another",
+  "gas-comes-last",
+  "water-comes-last",
+] as const;
+
 export const looseEndsOutput = z.strictObject({
   /** Longest open first. */
   open: z.array(openSchema),
@@ -85,7 +111,7 @@ export const looseEndsOutput = z.strictObject({
     z.strictObject({
       id: z.string(),
       by: z.array(z.string()),
-      why: z.enum(["power-comes-last", "still-drying", "after-another"]),
+      why: z.enum(BLOCKS),
     }),
   ),
 });
@@ -123,7 +149,7 @@ function replay(
     switch (entry.action) {
       case "open":
         if (known) refuse(entry, `“${entry.id}” is open already`);
-        live.set(entry.id, { entry, parked: false });
+        else live.set(entry.id, { entry, parked: false });
         break;
       case "close":
         if (!known) refuse(entry, `“${entry.id}” is not open`);
@@ -144,30 +170,60 @@ function firstFault(log: readonly EndEntry[]): { entry: EndEntry; message: strin
   const live = replay(log, (entry, message) => faults.push({ entry, message }));
   if (faults.length > 0) return faults[0]!;
   const open = [...live.values()].filter((end) => !end.parked).map((end) => end.entry);
-  const knot = closingOrder(open).knot;
+  const knot = closingOrder(open, contractBlocks).knot;
   return knot
     ? { entry: knot, message: `“${knot.id}” waits for itself through its “after”` }
     : null;
 }
 
-/** Those among `others` that have to be closed before this end may be. */
-function powerBlockers(end: EndEntry, others: readonly EndEntry[]): EndEntry[] {
-  if (!ISOLATORS.includes(end.end)) return [];
-  return others.filter((other) => other.unit === end.unit && BEFORE_POWER.includes(other.end));
+type Why = (typeof BLOCKS)[number];
+type Blocked = { by: EndEntry[]; why: Why };
+
+const inUnit = (
+  end: EndEntry,
+  others: readonly EndEntry[],
+  kinds: readonly EndKind[],
+): EndEntry[] => others.filter((other) => other.unit === end.unit && kinds.includes(other.end));
+
+/** What keeps an end from being closed, by the contract: power last, and what a step says. */
+function contractBlocks(
+  end: EndEntry,
+  others: readonly EndEntry[],
+  open: readonly EndEntry[],
+): Blocked[] {
+  const power = isIsolator(end) ? inUnit(end, others, BEFORE_POWER) : [];
+  const steps = open.filter((other) => other.id !== end.id && (end.after ?? []).includes(other.id));
+  return [
+    ...(power.length > 0 ? [{ by: power, why: "power-comes-last" as const }] : []),
+    ...(steps.length > 0 ? [{ by: steps, why: "after-another" as const }] : []),
+  ];
 }
 
-function stepBlockers(end: EndEntry, others: readonly EndEntry[]): EndEntry[] {
-  return others.filter((other) => other.id !== end.id && (end.after ?? []).includes(other.id));
+/** The same, and gas and water no sooner than what they would run out of. */
+function supplyBlocks(
+  end: EndEntry,
+  others: readonly EndEntry[],
+  open: readonly EndEntry[],
+): Blocked[] {
+  const gas = end.end === "gas-shut" ? inUnit(end, others, BEFORE_GAS) : [];
+  const water = end.end === "valve-shut" ? inUnit(end, others, BEFORE_WATER) : [];
+  return [
+    ...contractBlocks(end, others, open),
+    ...(gas.length > 0 ? [{ by: gas, why: "gas-comes-last" as const }] : []),
+    ...(water.length > 0 ? [{ by: water, why: "water-comes-last" as const }] : []),
+  ];
 }
+type BlocksOf = typeof contractBlocks;
 
 /** Last opened first, but nothing before what it has to wait for. */
-function closingOrder(open: readonly EndEntry[]): { order: string[]; knot: EndEntry | null } {
+function closingOrder(
+  open: readonly EndEntry[],
+  blocksOf: BlocksOf,
+): { order: string[]; knot: EndEntry | null } {
   let left = [...open];
   const order: string[] = [];
   while (left.length > 0) {
-    const next = left.findLast(
-      (end) => powerBlockers(end, left).length === 0 && stepBlockers(end, left).length === 0,
-    );
+    const next = left.findLast((end) => blocksOf(end, left, left).length === 0);
     if (!next) return { order, knot: left[0]! };
     order.push(next.id);
     left = left.filter((end) => end !== next);
@@ -190,30 +246,46 @@ const described = ({ id, unit, part, end, at, readyAt }: EndEntry): OpenEnd => (
  * drying part for its time, and whatever a step says comes after another.
  */
 export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
-  const live = [
-    ...replay(inOrder(input.log), (_, message) => {
-      throw new Error(`looseEnds: ${message}`);
-    }).values(),
-  ];
-  const all = live.map((end) => end.entry);
-  const open = live.filter((end) => !end.parked).map((end) => end.entry);
-  const ids = (ends: EndEntry[]) => ends.map((end) => end.id);
-  const now = instantOf(input.now);
+  const live = replay(inOrder(input.log), (_, message) => {
+    throw new Error(`looseEnds: ${message}`);
+  });
+  return endsOf(live, input.now, contractBlocks);
+}
 
+/**
+ * The same for a log that was put together from several devices: what cannot have happened (an end
+ * opened twice, one closed that nobody opened) is passed over, and gas and water wait as power does.
+ */
+export function safeEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
+  return endsOf(
+    replay(inOrder(input.log), () => undefined),
+    input.now,
+    supplyBlocks,
+  );
+}
+
+function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf): LooseEnds {
+  const live = [...ends.values()];
+  const open = live.filter((end) => !end.parked).map((end) => end.entry);
+  // A parked panel is off all the same: power waits for it too. A valve shut for the season does not.
+  const standing = live
+    .filter(({ entry, parked }) => !(parked && entry.end === "valve-shut"))
+    .map((end) => end.entry);
+  const now = instantOf(at);
   const blocked: LooseEnds["blocked"] = [];
   for (const end of open) {
-    // A parked panel is off all the same: power waits for it too.
-    const power = powerBlockers(end, all);
-    if (power.length > 0) blocked.push({ id: end.id, by: ids(power), why: "power-comes-last" });
     if (end.end === "part-drying" && end.readyAt !== undefined && instantOf(end.readyAt) > now)
       blocked.push({ id: end.id, by: [], why: "still-drying" });
-    const steps = stepBlockers(end, open);
-    if (steps.length > 0) blocked.push({ id: end.id, by: ids(steps), why: "after-another" });
+    for (const { by, why } of blocksOf(end, standing, open))
+      blocked.push({ id: end.id, by: by.map(({ id }) => id), why });
   }
+  const { order } = closingOrder(open, blocksOf);
+  // What waits for itself has no turn, and is put right last.
+  const left = open.flatMap(({ id }) => (order.includes(id) ? [] : [id]));
   return {
     open: open.map(described),
     parked: live.filter((end) => end.parked).map((end) => described(end.entry)),
-    order: closingOrder(open).order,
+    order: [...order, ...left],
     blocked,
   };
 }

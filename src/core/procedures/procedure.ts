@@ -27,6 +27,11 @@ export const JOB_FACTS = [
   "has-indicator",
   "sealed-system",
   "header-tank",
+  "direction-behind-door",
+  "cut-to-size",
+  "bank",
+  "top-comes-off",
+  "has-filters",
 ] as const;
 export type JobFact = (typeof JOB_FACTS)[number];
 
@@ -41,6 +46,10 @@ const stepEndSchema = z.strictObject({
   thing: words,
   state: words,
   when: z.enum(JOB_FACTS).optional(),
+  /** A switch inside the machine (of a cell's own supply, worked by a door): it isolates nothing. */
+  isInside: z.literal(true).optional(),
+  /** It belongs to the machine chosen at this step, where a job goes through the house. */
+  ofPlace: z.literal(true).optional(),
   /** Of `part-drying`: the least it takes, minutes. Never shortened. */
   dryMinutes: z.number().int().positive().optional(),
   /** Ends of this procedure that have to be closed before this one. */
@@ -50,26 +59,53 @@ export type StepEnd = z.output<typeof stepEndSchema>;
 
 const recordSchema = z.discriminatedUnion("kind", [
   /** How the filter looks; `any-filter` asks which, where a job goes through the house. */
-  z.strictObject({ kind: z.literal("look"), of: z.literal("any-filter").optional() }),
+  z.strictObject({
+    kind: z.literal("look"),
+    of: z.enum(["any-filter", "chosen-filter"]).optional(),
+  }),
+  /** Which filter of the house the next steps are about. */
+  z.strictObject({ kind: z.literal("filter-choice") }),
   /**
    * Something measured, or seen in words, and judged. `of` says which machines of a home it is read
-   * at; `difference` names the two temperatures whose difference it is, the warmer first.
+   * at, one of them or each in turn; `difference` names the two temperatures whose difference it is,
+   * the warmer first.
    */
   z.strictObject({
     kind: z.literal("reading"),
     reading: z.enum(READING_KINDS as [ReadingKind, ...ReadingKind[]]),
-    of: z.enum(["every-co-alarm", "any-machine"]).optional(),
+    of: z.enum(["every-co-alarm", "any-machine", "every-machine"]).optional(),
     difference: z.tuple([words, words]).optional(),
   }),
   /** One of several answers that are no reading. */
   z.strictObject({
     kind: z.literal("choice"),
     options: z
-      .array(z.strictObject({ value: id, name: words, suggests: z.string().optional() }))
+      .array(
+        z.strictObject({
+          value: id,
+          name: words,
+          suggests: z.string().optional(),
+          /** What the record keeps of it as a reading, so that what follows from one follows. */
+          reads: z
+            .strictObject({
+              reading: z.enum(READING_KINDS as [ReadingKind, ...ReadingKind[]]),
+              value: id,
+            })
+            .optional(),
+        }),
+      )
       .min(2),
   }),
   /** The opening of a slot, and the size to buy from now on. */
   z.strictObject({ kind: z.literal("size") }),
+  /** Which way the air goes, for the slot to remember. */
+  z.strictObject({ kind: z.literal("direction") }),
+  /** Whether each CO alarm is quiet and sounded at its test, and what it shows if it has a display. */
+  z.strictObject({ kind: z.literal("alarms") }),
+  /** How many of something; `same` names the step at which as many were counted out. */
+  z.strictObject({ kind: z.literal("count"), label: words, same: id.optional() }),
+  /** A few words to be kept; `keep` is the attribute of the part that remembers them. */
+  z.strictObject({ kind: z.literal("words"), label: words, keep: id.optional() }),
 ]);
 
 export const stepSchema = z.strictObject({
@@ -87,6 +123,8 @@ export const stepSchema = z.strictObject({
   opens: z.array(stepEndSchema).optional(),
   /** The key of an end that an earlier step opened. */
   closes: id.optional(),
+  /** Turns something up, down or over for a while: such a step opens `setting-changed`, or finds it open. */
+  changesSetting: z.literal(true).optional(),
   /** Why this end is closed while one opened later is still open. */
   outOfTurn: words.optional(),
   /** Cleaning of something, named by the key of its end or a word of its own. */
@@ -105,8 +143,17 @@ export const stepSchema = z.strictObject({
   records: recordSchema.optional(),
   /** The step may be passed without its record. */
   recordIsOptional: z.literal(true).optional(),
-  /** Goes back to an earlier step until what is seen here is one of these. */
-  repeats: z.strictObject({ from: id, until: z.array(z.string()).min(1) }).optional(),
+  /**
+   * Goes back to an earlier step until what is seen here is one of these; after a wait where one is
+   * named. Where the step closes a drying end, that goes on drying for so long.
+   */
+  repeats: z
+    .strictObject({
+      from: id,
+      until: z.array(z.string()).min(1),
+      wait: z.strictObject({ minutes: z.number().int().positive(), words }).optional(),
+    })
+    .optional(),
   /** What the register or the bench knows that helps with this step. */
   shows: z
     .enum([
@@ -130,6 +177,14 @@ export const stepSchema = z.strictObject({
   variants: z.array(id).min(1).optional(),
   /** Only after one of these was seen at an earlier step. */
   whenSeen: z.strictObject({ step: id, is: z.array(z.string()).min(1) }).optional(),
+  /** Not after one of these was seen at an earlier step. */
+  unlessSeen: z.strictObject({ step: id, is: z.array(z.string()).min(1) }).optional(),
+  /** Only the first time through, where an earlier answer leads back: bleach is poured once. */
+  once: z.literal(true).optional(),
+  /** In the place of such a step from the second round on. */
+  insteadOf: id.optional(),
+  /** The job stops here: what is open is led back, and the job put off in these words. */
+  endsJob: z.literal(true).optional(),
   /** From here the job counts: the new filter is in, the clean part is back. */
   renews: z.literal(true).optional(),
 });
@@ -154,6 +209,10 @@ export const procedureSchema = z.strictObject({
         says: words,
         /** Jobs of the same air system it must not share a day with, as `kind of part:key`. */
         notSameDayAs: z.array(words).optional(),
+        /** Ways of this same procedure that must not have been gone on the same day. */
+        notSameDayWay: z.array(id).optional(),
+        /** Kinds of unit at which it is never offered, and why. */
+        neverAt: z.strictObject({ kinds: z.array(id).min(1), why: words }).optional(),
         handsOnMinutes: z.number().int().min(0).optional(),
         waitingMinutes: z.number().int().min(0).optional(),
       }),
@@ -161,8 +220,33 @@ export const procedureSchema = z.strictObject({
     .optional(),
   /** What has to be true before it is begun. */
   checks: z.array(z.strictObject({ id, words, when: z.enum(JOB_FACTS).optional() })).optional(),
-  /** It wants a day at least this warm outside, °C, and says why. */
-  mildDay: z.strictObject({ leastC: z.number(), why: words }).optional(),
+  /** What has to be known of the place, asked once before the first time and remembered there. */
+  asks: z
+    .array(
+      z.strictObject({
+        key: id,
+        of: z.enum(["unit", "part"]),
+        question: words,
+        hint: words.optional(),
+        options: z
+          .array(
+            z.strictObject({
+              value: id,
+              name: words,
+              /** Why the job is not for this place then. */
+              bars: words.optional(),
+            }),
+          )
+          .min(2),
+        /** The unit's own question that says the same. */
+        orOfUnit: id.optional(),
+      }),
+    )
+    .optional(),
+  /** It wants a day at least this warm outside, °C, and says why: its mean, or its afternoon. */
+  mildDay: z
+    .strictObject({ leastC: z.number(), why: words, at: z.literal("afternoon").optional() })
+    .optional(),
   /** What the people in the house have to know. */
   household: words.optional(),
   /** Touches what local rules often say something about. */
@@ -172,6 +256,8 @@ export const procedureSchema = z.strictObject({
   steps: z.array(stepSchema).min(1),
 });
 export type Procedure = z.output<typeof procedureSchema>;
+
+export type PlaceAsk = NonNullable<Procedure["asks"]>[number];
 
 /** What is fixed for a run when it begins. */
 export type RunSetting = { facts: readonly JobFact[]; variant: string | null };
@@ -184,13 +270,22 @@ const isIn = (step: Step, { facts, variant }: RunSetting): boolean =>
   (step.variants === undefined || (variant !== null && step.variants.includes(variant)));
 
 /** The steps of a job at one place, in order, given what has been seen so far. */
-export function stepsFor(procedure: Procedure, setting: RunSetting, seen: SeenWords): Step[] {
+export function stepsFor(
+  procedure: Procedure,
+  setting: RunSetting,
+  seen: SeenWords,
+  /** Steps that were done in a round before this one. */
+  before: ReadonlySet<string> = new Set(),
+): Step[] {
   return procedure.steps
     .filter((step) => {
-      const { whenSeen } = step;
+      const { whenSeen, unlessSeen } = step;
       return (
         isIn(step, setting) &&
-        (whenSeen === undefined || whenSeen.is.includes(seen.get(whenSeen.step) ?? ""))
+        !(step.once && before.has(step.id)) &&
+        (step.insteadOf === undefined || before.has(step.insteadOf)) &&
+        (whenSeen === undefined || whenSeen.is.includes(seen.get(whenSeen.step) ?? "")) &&
+        !unlessSeen?.is.includes(seen.get(unlessSeen.step) ?? "")
       );
     })
     .map((step) => {

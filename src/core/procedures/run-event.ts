@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { DIRECTIONS } from "../register/directions";
 import { GRADES } from "../wear/belief";
 
 const base = { id: z.string().min(8).max(64), at: z.iso.datetime({ offset: true }) };
@@ -20,6 +21,7 @@ export const NOT_POSSIBLE = [
   "weather",
   "missing",
   "licensed",
+  "found",
   "other",
 ] as const;
 export type NotPossible = (typeof NOT_POSSIBLE)[number];
@@ -30,6 +32,21 @@ export type Alarm = (typeof ALARMS)[number];
 
 export const PHOTO_MOMENTS = ["before", "after"] as const;
 export type PhotoMoment = (typeof PHOTO_MOMENTS)[number];
+
+/** How a CO alarm was found; what is not asked of it is left out. */
+export const ALARM_STATES = ["quiet", "tested", "silent", "chirps"] as const;
+export type AlarmState = (typeof ALARM_STATES)[number];
+
+const alarmSeen = z.strictObject({
+  place: z.string().min(1).max(64),
+  state: z.enum(ALARM_STATES),
+  /** Of one with a display. */
+  ppm: z.number().min(0).max(10_000).optional(),
+});
+export type AlarmSeen = z.output<typeof alarmSeen>;
+
+const MOST_PLACES = 200;
+const MOST_COUNTED = 999;
 
 const readingSeen = z.strictObject({
   value: z.union([z.number(), z.string()]),
@@ -53,6 +70,17 @@ const seen = {
   size: sizeSeen.optional(),
   /** The filter or machine it was seen at, where a job goes through the house. */
   place: z.string().max(64).optional(),
+  /** The machine that filter sits in. */
+  unit: z.string().max(64).optional(),
+  /** The same thing seen at several machines. */
+  each: z
+    .array(z.strictObject({ place: z.string().min(1).max(64), value: z.string().max(64) }))
+    .max(MOST_PLACES)
+    .optional(),
+  alarms: z.array(alarmSeen).max(MOST_PLACES).optional(),
+  direction: z.enum(DIRECTIONS).optional(),
+  count: z.number().int().min(0).max(MOST_COUNTED).optional(),
+  words: z.string().trim().min(1).max(MOST_LETTERS).optional(),
 };
 export type Seen = z.output<z.ZodObject<typeof seen>>;
 

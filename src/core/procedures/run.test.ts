@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
+import { magneticFullClean } from "@/content/procedures/magnetic-filter";
+import { walkRound } from "@/content/procedures/walk-round";
 import { coolingTest } from "@/content/procedures/cooling-test";
 import { flushCondensateLine } from "@/content/procedures/flush-condensate-line";
 import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
@@ -90,9 +92,66 @@ describe("a run of the panel filter", () => {
     const state = of([...upTo("new-one-in"), back]);
     expect(state.current?.id).toBe("new-one-in");
     expect(state.ends.open.some(({ id }) => id === "run-1:filter")).toBe(true);
-    expect(state.undoes).toBe("check-new");
-    const undone = of([...upTo("power-off"), event({ kind: "back", step: "power-off" })]);
-    expect(undone.ends.open).toEqual([]);
+    expect(state.undoes).toBe("dust-slot");
+  });
+
+  it("goes back and forgets nothing that is off, open or out, until a step closes it", () => {
+    const back = (step: string) => event({ kind: "back", step });
+    const events = [...upTo("old-one-out"), ...["old-one-out", "open-slot", "power-off"].map(back)];
+    const state = of(events);
+    expect(state.current?.id).toBe("power-off");
+    expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off", "part-out"]);
+    // Given up it is not: something is open. Turned back, all of it is closed in its order.
+    expect(whys([...events, event({ kind: "stopped" })])).toEqual(["ends-open"]);
+    const turned = event({
+      kind: "turned-back",
+      step: "power-off",
+      reason: "other",
+      words: "the phone rang",
+    });
+    const left = walk(job, { from: [...events, turned] }).slice(events.length + 1);
+    expect(left.map((each) => "step" in each && each.step)).toEqual([
+      "new-one-in",
+      "close-slot",
+      "power-on",
+    ]);
+    // Gone on with, nothing is opened twice.
+    const on = of(walk(job, { from: events }));
+    expect([on.refused, on.ends.open, on.current]).toEqual([[], [], null]);
+  });
+
+  it("says what was on again when somebody went back over it", () => {
+    const back = (step: string) => event({ kind: "back", step });
+    const one = of([...upTo("power-on"), back("power-on")]);
+    expect([one.current?.id, one.backOn]).toEqual(["power-on", ["power"]]);
+    const two = [...upTo("power-on"), back("power-on"), back("close-slot")];
+    expect(of(two).ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off"]);
+    // The power does not come back over the cover that came off again.
+    expect(whys([...two, done("power-on")])).toEqual(["not-the-step"]);
+    expect(of([...two, done("close-slot"), done("power-on")]).backOn).toEqual([]);
+  });
+
+  it("does not bring power back over what another job left open at the same machine", () => {
+    const other = {
+      id: "run-2:door",
+      unit: place.unit,
+      part: undefined,
+      end: "panel-off" as const,
+      at: STARTED,
+      action: "open" as const,
+      readyAt: undefined,
+      after: undefined,
+    };
+    const events = [...upTo("close-slot"), done("power-on")];
+    const accepted = events.length - 1;
+    const state = replayRun(job, events, undefined, { open: [other], accepted });
+    expect(state.refused.map(({ why }) => why)).toEqual(["power-comes-last"]);
+    // What was accepted before stays so; another machine's cover is nothing to it.
+    expect(
+      replayRun(job, events, undefined, { open: [other], accepted: accepted + 1 }).refused,
+    ).toEqual([]);
+    const elsewhere = { open: [{ ...other, unit: "boiler" }], accepted };
+    expect(replayRun(job, events, undefined, elsewhere).refused).toEqual([]);
   });
 
   it("ignores a step back that another device has taken already", () => {
@@ -104,7 +163,7 @@ describe("a run of the panel filter", () => {
 
   it("does not switch on with the filter out", () => {
     const left = event({ kind: "leave-open", step: "new-one-in", words: "it is the wrong size" });
-    const events = [...upTo("check-new"), left, done("date-it"), done("close-slot")];
+    const events = [...upTo("dust-slot"), left, done("date-it"), done("close-slot")];
     const state = of(events);
     expect(blocksOf(job, state, state.current!, STARTED).flatMap(({ by }) => by)).toEqual([
       "run-1:filter",
@@ -116,12 +175,13 @@ describe("a run of the panel filter", () => {
     const leave = (step: string) =>
       event({ kind: "leave-open", step, words: "the right size comes Friday" });
     const state = of([
-      ...upTo("check-new"),
+      ...upTo("dust-slot"),
       leave("new-one-in"),
       done("date-it"),
       done("close-slot"),
       leave("power-on"),
-      done("hear-it-start"),
+      done("call-for-air"),
+      done("set-back"),
       event({ kind: "finished" }),
     ]);
     expect(state.refused).toEqual([]);
@@ -206,7 +266,7 @@ describe("a job that is not possible now", () => {
   it("can be gone on with after all", () => {
     const back = event({ kind: "back", step: "turned-back" });
     const state = of([...upTo("dust-slot"), turned, back]);
-    expect([state.turnedBack, state.current?.id]).toEqual([null, "check-new"]);
+    expect([state.turnedBack, state.current?.id]).toEqual([null, "new-one-in"]);
   });
 });
 
@@ -240,7 +300,7 @@ describe("licensed work", () => {
       event({ kind: "done", step: "sensor-cracked" }),
     ]);
     expect(state.refused).toEqual([]);
-    expect(state.current?.id).toBe("sensor-out");
+    expect(state.current?.id).toBe("wire-off");
   });
 
   it("is nothing to hand over where it is not licensed", () => {
@@ -252,6 +312,7 @@ describe("licensed work", () => {
 describe("what means stop", () => {
   const flame = jobOf(polishFlameSensor);
   const sooting = walk(flame, { seen: { "test-start": { reading: { value: "sooting" } } } });
+  const round = jobOf(walkRound);
 
   it("puts the run on hold, whatever is sent, until somebody made it safe", () => {
     const held = replayRun(flame, sooting);
@@ -259,9 +320,42 @@ describe("what means stop", () => {
     const finish = event({ kind: "finished" });
     expect(replayRun(flame, [...sooting, finish]).refused[0]?.why).toBe("on-hold");
     const safe = event({ kind: "made-safe", words: "the technician cleaned the burners" });
-    const state = replayRun(flame, [...sooting, safe, event({ kind: "finished" })]);
+    const back = event({ kind: "done", step: "set-back" });
+    const state = replayRun(flame, [...sooting, safe, back, event({ kind: "finished" })]);
     expect([state.hold, state.status]).toEqual([null, "finished"]);
     expect(state.madeSafe[0]?.words).toContain("technician");
+  });
+
+  it.each([
+    [29, null],
+    [30, "co"],
+    [400, "co"],
+  ])("%s ppm on a display: everybody out from 30 on", (ppm, why) => {
+    const alarms = [
+      { place: "hall", state: "quiet" },
+      { place: "loft", state: "tested", ppm },
+    ];
+    const state = replayRun(round, [event({ kind: "done", step: "co-alarms", round: 0, alarms })]);
+    expect(state.hold?.why ?? null).toBe(why);
+  });
+
+  it("is gas where it smells of gas, at whichever machine", () => {
+    const each = [
+      { place: "furnace", value: "none" },
+      { place: "boiler", value: "gas" },
+    ];
+    const at = walk(round, { until: "smell" });
+    const smelled = event({ kind: "done", step: "smell", round: 0, each });
+    expect(replayRun(round, [...at, smelled]).hold?.why).toBe("gas");
+  });
+
+  it("is not what is dark in a duct: that is left alone, and no machine stops for it", () => {
+    const dark = walk(job, { seen: { debris: { reading: { value: "dark" } } } });
+    const state = of(dark);
+    expect([state.hold, state.ends.open]).toEqual([null, []]);
+    const ids = state.settled.map(({ step }) => step.id);
+    expect(ids).toContain("dark-debris");
+    expect(ids).not.toContain("dust-slot");
   });
 
   it("is taken back where the wrong picture was chosen", () => {
@@ -303,7 +397,7 @@ describe("times", () => {
     const state = replayRun(core, before);
     const drying = state.ends.open.find(({ end }) => end === "part-drying")!;
     expect(Date.parse(drying.readyAt!) - Date.parse(drying.since)).toBe(2 * 86_400_000);
-    const ahead = event({ kind: "done", step: "is-it-dry", at: drying.readyAt });
+    const ahead = event({ kind: "done", step: "is-it-dry", choice: "dry", at: drying.readyAt });
     const oneDayOn = "2026-03-15T12:00:00Z";
     expect(replayRun(core, [...before, ahead], oneDayOn).refused.map(({ why }) => why)).toEqual([
       "still-drying",
@@ -318,6 +412,39 @@ describe("times", () => {
     const fit = event({ kind: "done", step: "core-in" });
     const state = replayRun(core, [...walk(core, { until: "is-it-dry" }), left, fit]);
     expect(state.refused.map(({ why }) => why)).toEqual(["after-another"]);
+  });
+
+  it("go on where it is still damp, from then", () => {
+    const core = jobOf(washRecoveryCore);
+    const before = walk(core, { until: "is-it-dry" });
+    const readyAt = replayRun(core, before).ends.open.find(
+      ({ end }) => end === "part-drying",
+    )!.readyAt!;
+    const damp = event({ kind: "done", step: "is-it-dry", round: 0, choice: "damp", at: readyAt });
+    const state = replayRun(core, [...before, damp]);
+    const dries = state.ends.open.find(({ end }) => end === "part-drying")!;
+    expect(Date.parse(dries.readyAt!) - Date.parse(readyAt)).toBe(720 * 60_000);
+    const early = event({ kind: "done", step: "is-it-dry", round: 1, choice: "dry", at: readyAt });
+    expect(replayRun(core, [...before, damp, early]).refused.map(({ why }) => why)).toEqual([
+      "still-drying",
+    ]);
+    const later = replayRun(core, walk(core, { from: [...before, damp] }));
+    expect([later.refused, later.ends.open]).toEqual([[], []]);
+  });
+
+  it("run where a pipe is hot still, and hold the step until they are over", () => {
+    const magnetic = jobOf(magneticFullClean);
+    const before = walk(magnetic, { until: "cool" });
+    const at = before.at(-1)!.at;
+    const hot = event({ kind: "done", step: "cool", round: 0, choice: "hot", at });
+    const state = replayRun(magnetic, [...before, hot]);
+    const [timer] = state.timers;
+    expect([timer!.key, Date.parse(timer!.readyAt) - Date.parse(at)]).toEqual([
+      "again:cool",
+      30 * 60_000,
+    ]);
+    const soon = event({ kind: "done", step: "cool", round: 1, choice: "cool", at });
+    expect(replayRun(magnetic, [...before, hot, soon]).refused[0]?.why).toBe("still-waiting");
   });
 
   it("count as work only as far as somebody worked", () => {
@@ -337,6 +464,49 @@ describe("times", () => {
         settled(702, "clean"),
       ]),
     ).toBe(4 + 15 + 2);
+  });
+});
+
+describe("a count", () => {
+  const bank = jobOf(changePanelFilter, { facts: ["bank"] });
+
+  it("has to come out as it went in", () => {
+    const out = walk(bank, { until: "count-in" });
+    const state = (count: number) =>
+      replayRun(bank, [...out, event({ kind: "done", step: "count-in", round: 0, count })]);
+    expect(state(3).refused.map(({ why }) => why)).toEqual(["count-differs"]);
+    expect(state(4).refused).toEqual([]);
+  });
+});
+
+describe("a joint that weeps", () => {
+  const magnetic = jobOf(magneticFullClean);
+  const seen = (again: string) => ({
+    "warm-look": { choice: "weeps" },
+    "weep-again": { choice: again },
+  });
+
+  it("is nipped and looked at again, and then is well", () => {
+    const ids = replayRun(magnetic, walk(magnetic, { seen: seen("dry") })).settled.map(
+      ({ step }) => step.id,
+    );
+    expect(ids.slice(-2)).toEqual(["nip", "weep-again"]);
+  });
+
+  it("that runs is shut off again, and stays so until its washer is new", () => {
+    const events = walk(magnetic, { seen: seen("runs"), until: "valves-open-again" });
+    const state = replayRun(magnetic, events);
+    expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "valve-shut"]);
+    const on = event({ kind: "done", step: "on-again", round: 0, at: events.at(-1)!.at });
+    const left = event({
+      kind: "leave-open",
+      step: "valves-open-again",
+      words: "the washer comes on Friday",
+      at: events.at(-1)!.at,
+    });
+    expect(replayRun(magnetic, [...events, left, on]).refused.map(({ why }) => why)).toEqual([
+      "power-comes-last",
+    ]);
   });
 });
 

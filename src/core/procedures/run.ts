@@ -1,10 +1,20 @@
 import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
-import { inStep, looseEnds, type EndEntry, type LooseEnds } from "./loose-ends";
+import {
+  inStep,
+  instantOf,
+  safeEnds,
+  type EndEntry,
+  type EndKind,
+  type LooseEnds,
+} from "./loose-ends";
 import { stepsFor, type SeenWords, type Step, type StepEnd } from "./procedure";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
 import type {
+  Again,
+  Beside,
+  StillOpen,
   Settled,
   RunRefusal,
   TurnedBack,
@@ -21,56 +31,111 @@ const later = (at: string, minutes: number): string =>
 export const endId = (place: RunPlace, key: string) => `${place.run}:${key}`;
 
 /** What a run is at before the ends and times that follow from it. */
-type Bare = {
-  settled: Settled[];
-  round: number;
-  turnedBack: TurnedBack | null;
-  hold: Hold | null;
-  madeSafe: { words: string; at: string }[];
-};
+type Bare = Pick<
+  RunState,
+  | "settled"
+  | "round"
+  | "earlier"
+  | "stillOpen"
+  | "backOn"
+  | "again"
+  | "turnedBack"
+  | "hold"
+  | "madeSafe"
+>;
 type Move = { step: string; before: Bare };
 
 const wordOf = ({ grade, reading, choice }: Seen): string | undefined =>
   choice ?? grade ?? (typeof reading?.value === "string" ? reading.value : undefined);
 
+/** What a step has for its word at which a filter was chosen. */
+const CHOSEN = "chosen";
+
 const seenOf = (settled: readonly Settled[]): SeenWords =>
   new Map(
     settled.flatMap(({ step, seen }) => {
-      const word = wordOf(seen);
+      const isChosen = step.records?.kind === "filter-choice" && seen.place !== undefined;
+      const word = isChosen ? CHOSEN : wordOf(seen);
       return word === undefined ? [] : [[step.id, word] as const];
     }),
   );
 
-const openedBy = (settled: readonly Settled[]): StepEnd[] =>
-  settled.flatMap(({ step, handedOver }) => (handedOver ? [] : (step.opens ?? [])));
+/** Every end that was opened so far, those of steps gone back over among them. */
+const openedBy = ({ settled, stillOpen }: Pick<Bare, "settled" | "stillOpen">): StepEnd[] => [
+  ...stillOpen.map(({ end }) => end),
+  ...settled.flatMap(({ step, handedOver }) => (handedOver ? [] : (step.opens ?? []))),
+];
 
-/** The openings and closings that the steps behind us amount to. */
-function logOf(settled: readonly Settled[], place: RunPlace): EndEntry[] {
-  const ends = new Map(openedBy(settled).map((end) => [end.key, end]));
-  const entry = (end: StepEnd, at: string, action: "open" | "close"): EndEntry => ({
-    id: endId(place, end.key),
-    unit: place.unit,
-    part: place.part,
-    // Which switch cuts the power is the unit's business, not the procedure's.
-    end: end.end === "switch-off" ? place.isolator : end.end,
-    at,
-    action,
-    readyAt: action === "open" && end.dryMinutes ? later(at, end.dryMinutes) : undefined,
-    after: action === "open" && end.after ? end.after.map((key) => endId(place, key)) : undefined,
-  });
-  return inStep(settled).flatMap(({ step: done, at, leftOpen, handedOver }) => {
-    if (handedOver) return [];
-    const closing = done.closes === undefined ? undefined : ends.get(done.closes);
-    return [
-      ...(closing && leftOpen === undefined ? [entry(closing, at, "close")] : []),
-      ...(done.opens ?? []).map((end) => entry(end, at, "open")),
-    ];
-  });
+/** The machine an end belongs to: the run's own, or that of the filter chosen on the way. */
+function unitOf({ place }: RunJob, end: StepEnd, settled: readonly Settled[]): string {
+  const chosen = settled.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.unit;
+  return (end.ofPlace && chosen) || place.unit;
 }
 
+/** The openings and closings that the steps behind us amount to. */
+function logOf(job: RunJob, bare: Pick<Bare, "settled" | "stillOpen" | "again">): EndEntry[] {
+  const { place } = job;
+  const { settled } = bare;
+  const ends = new Map(openedBy(bare).map((end) => [end.key, end]));
+  const live = new Map<string, EndEntry>();
+  const log: EndEntry[] = [];
+  const entry = (end: StepEnd, at: string, action: "open" | "close"): EndEntry => {
+    // Which switch cuts the power is the unit's business, not the procedure's.
+    const kind =
+      end.end === "switch-off" && !end.isInside && !end.ofPlace ? place.isolator : end.end;
+    const opening = action === "open";
+    return {
+      id: endId(place, end.key),
+      unit: unitOf(job, end, settled),
+      // A switch that names a part sits inside the machine and isolates nothing.
+      part: isSupply(end) ? undefined : place.part,
+      end: kind,
+      at,
+      action,
+      readyAt: opening && end.dryMinutes ? later(at, end.dryMinutes) : undefined,
+      after: opening && end.after ? end.after.map((key) => endId(place, key)) : undefined,
+    };
+  };
+  const open = (end: StepEnd, at: string) => {
+    const before = live.get(end.key);
+    // Gone back over and done again it is the same end; what dries begins to dry anew.
+    if (before) {
+      if (end.dryMinutes) before.readyAt = later(at, end.dryMinutes);
+      return;
+    }
+    const opening = entry(end, at, "open");
+    live.set(end.key, opening);
+    log.push(opening);
+  };
+  for (const { end, at } of bare.stillOpen) open(end, at);
+  for (const { step, at, leftOpen, handedOver } of inStep(settled)) {
+    if (handedOver) continue;
+    const closing = step.closes === undefined ? undefined : ends.get(step.closes);
+    if (closing && leftOpen === undefined && live.delete(closing.key))
+      log.push(entry(closing, at, "close"));
+    for (const end of step.opens ?? []) open(end, at);
+  }
+  for (const { closes, readyAt } of bare.again) {
+    const drying = closes === undefined ? undefined : live.get(closes);
+    if (drying?.readyAt !== undefined && instantOf(readyAt) > instantOf(drying.readyAt))
+      drying.readyAt = readyAt;
+  }
+  return log.sort((a, b) => instantOf(a.at) - instantOf(b.at));
+}
+
+const SUPPLIES: readonly EndKind[] = [
+  "switch-off",
+  "breaker-off",
+  "disconnect-out",
+  "gas-shut",
+  "valve-shut",
+];
+/** Whether it brings power, gas or water back when it is closed. */
+const isSupply = ({ end, isInside }: StepEnd): boolean => SUPPLIES.includes(end) && !isInside;
+
 /** Ends that are open and not left so in words: what the way back still has to close. */
-function openKeys(settled: readonly Settled[]): Set<string> {
-  const keys = new Set<string>();
+function openKeys({ settled, stillOpen }: Pick<Bare, "settled" | "stillOpen">): Set<string> {
+  const keys = new Set(stillOpen.map(({ end }) => end.key));
   for (const { step, handedOver } of settled) {
     if (handedOver) continue;
     if (step.closes) keys.delete(step.closes);
@@ -85,7 +150,7 @@ function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
   const behind = new Set(settled.map(({ step }) => step.id));
   const left = steps.filter((step) => !behind.has(step.id));
   if (!turnedBack) return left;
-  const open = openKeys(settled);
+  const open = openKeys(bare);
   return left.filter((step) => step.closes !== undefined && open.has(step.closes));
 }
 
@@ -95,44 +160,98 @@ export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
   return input.success ? judge(input.data) : null;
 }
 
-const fresh: Bare = { settled: [], round: 0, turnedBack: null, hold: null, madeSafe: [] };
+const fresh: Bare = {
+  settled: [],
+  round: 0,
+  earlier: [],
+  stillOpen: [],
+  backOn: [],
+  again: [],
+  turnedBack: null,
+  hold: null,
+  madeSafe: [],
+};
+
+/**
+ * What Back makes of a run: the step is to do again, but what it switched off, opened or took out
+ * stays so until a step or words close it, and a supply that was on again is named.
+ */
+function goneBack(job: RunJob, state: RunState, before: Bare): Bare {
+  const had = new Map(openedBy(state).map((end) => [endId(job.place, end.key), end]));
+  const log = logOf(job, before);
+  const isOpen = new Set(
+    safeEnds({ now: state.log.at(-1)?.at ?? LONG_AGO, log }).open.map(({ id }) => id),
+  );
+  const lost = state.ends.open.flatMap(({ id, since }): StillOpen[] => {
+    const end = had.get(id);
+    return end && !isOpen.has(id) ? [{ end, at: since }] : [];
+  });
+  const wasOpen = new Set(state.ends.open.map(({ id }) => id));
+  const reopened = openedBy(before).filter((end) => {
+    const id = endId(job.place, end.key);
+    return isSupply(end) && isOpen.has(id) && !wasOpen.has(id);
+  });
+  return {
+    ...before,
+    // What was opened first is put right last, in whatever order it was gone back over.
+    stillOpen: [...before.stillOpen, ...lost].sort((a, b) => instantOf(a.at) - instantOf(b.at)),
+    backOn: [...new Set([...state.backOn, ...reopened.map(({ key }) => key)])],
+    // Time that had to pass has passed or not, whatever is taken back.
+    again: before.again,
+  };
+}
+
+const LONG_AGO = "1970-01-01T00:00:00Z";
 
 function stateOf(job: RunJob, bare: Bare, rest: Omit<RunState, keyof Derived>): RunState {
-  const { settled } = bare;
-  const steps = stepsFor(job.procedure, job.setting, seenOf(settled));
-  const log = logOf(settled, job.place);
-  const now = log.at(-1)?.at ?? "1970-01-01T00:00:00Z";
+  const { settled, earlier } = bare;
+  const steps = stepsFor(job.procedure, job.setting, seenOf(settled), new Set(earlier));
+  const log = logOf(job, bare);
+  const now = log.at(-1)?.at ?? LONG_AGO;
   return {
     ...rest,
     ...bare,
     steps,
     current: stepsLeft(steps, bare)[0] ?? null,
     log,
-    ends: looseEnds({ now, log }),
-    timers: inStep(settled).flatMap(({ step, at }) =>
-      step.starts
-        ? [
-            {
-              key: step.starts.key,
-              words: step.starts.words,
-              startedAt: at,
-              readyAt: later(at, step.starts.minutes),
-              step: step.id,
-            },
-          ]
-        : [],
-    ),
+    ends: safeEnds({ now, log }),
+    timers: [
+      ...inStep(settled).flatMap(({ step, at }) =>
+        step.starts
+          ? [
+              {
+                key: step.starts.key,
+                words: step.starts.words,
+                startedAt: at,
+                readyAt: later(at, step.starts.minutes),
+                step: step.id,
+              },
+            ]
+          : [],
+      ),
+      ...bare.again.flatMap(({ step, closes, words, at, readyAt }) =>
+        closes === undefined ? [{ key: againKey(step), words, startedAt: at, readyAt, step }] : [],
+      ),
+    ],
   };
 }
+/** The timer of a wait that an answer at this step began. */
+export const againKey = (step: string) => `again:${step}`;
 type Derived = Bare & Pick<RunState, "steps" | "current" | "log" | "ends" | "timers">;
 
 /**
  * Where a run stands after its events, whatever device they came from. An event that was overtaken
  * (the same step done twice, a step back that another device took) changes nothing; one that the
  * rules forbid is listed as refused and changes nothing either. No event counts as later than
- * `now`: a clock that runs ahead dries nothing.
+ * `now`: a clock that runs ahead dries nothing. What is open `beside` the run keeps power, gas and
+ * water off for the events that are not accepted yet.
  */
-export function replayRun(job: RunJob, events: readonly RunEvent[], now?: string): RunState {
+export function replayRun(
+  job: RunJob,
+  events: readonly RunEvent[],
+  now?: string,
+  beside?: Beside,
+): RunState {
   let state = stateOf(job, fresh, {
     status: "going",
     undoes: null,
@@ -142,28 +261,52 @@ export function replayRun(job: RunJob, events: readonly RunEvent[], now?: string
     refused: [],
   });
   let moves: Move[] = [];
-  for (const sent of events) {
+  for (const [i, sent] of events.entries()) {
+    const elsewhere = beside && i >= beside.accepted ? beside.open : [];
     const event =
       now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
-    const step = applied(job, state, event);
+    const step = applied(job, state, event, elsewhere);
     if (step.kind === "refused")
       state = { ...state, refused: [...state.refused, { event: sent, why: step.why }] };
     else if (step.kind === "beside") state = { ...state, ...step.change };
     else {
-      const { settled, round, turnedBack, hold, madeSafe } = state;
-      const before = { settled, round, turnedBack, hold, madeSafe };
+      const before = bareOf(state);
       if (step.kind === "moved") moves = [...moves, { step: step.at, before }];
       const back = step.kind === "back" ? moves.at(-1) : undefined;
       if (step.kind === "back") {
         if (back?.step !== step.at) continue;
         moves = moves.slice(0, -1);
       }
-      const bare = back?.before ?? { ...before, ...(step.kind === "moved" ? step.change : {}) };
+      const bare = back
+        ? goneBack(job, state, back.before)
+        : { ...before, ...(step.kind === "moved" ? step.change : {}) };
       state = { ...stateOf(job, bare, state), undoes: moves.at(-1)?.step ?? null };
     }
   }
   return state;
 }
+
+const bareOf = ({
+  settled,
+  round,
+  earlier,
+  stillOpen,
+  backOn,
+  again,
+  turnedBack,
+  hold,
+  madeSafe,
+}: RunState): Bare => ({
+  settled,
+  round,
+  earlier,
+  stillOpen,
+  backOn,
+  again,
+  turnedBack,
+  hold,
+  madeSafe,
+});
 
 type Applied =
   | { kind: "refused"; why: RunRefusal }
@@ -175,7 +318,12 @@ type Applied =
 const nothing: Applied = { kind: "beside", change: {} };
 const refuse = (why: RunRefusal): Applied => ({ kind: "refused", why });
 
-function applied(job: RunJob, state: RunState, event: RunEvent): Applied {
+function applied(
+  job: RunJob,
+  state: RunState,
+  event: RunEvent,
+  elsewhere: readonly EndEntry[],
+): Applied {
   if (event.kind === "undone")
     return state.status === "finished"
       ? { kind: "beside", change: { status: "going", finish: null } }
@@ -184,7 +332,7 @@ function applied(job: RunJob, state: RunState, event: RunEvent): Applied {
   const { at } = event;
   switch (event.kind) {
     case "done":
-      return doneAt(job, state, event);
+      return doneAt(job, state, event, elsewhere);
     case "leave-open": {
       if (isBehind(state, event.step)) return nothing;
       const { current } = state;
@@ -243,6 +391,7 @@ function applied(job: RunJob, state: RunState, event: RunEvent): Applied {
     case "finished": {
       if (state.hold) return refuse("on-hold");
       if (state.current) return refuse("steps-left");
+      if (forgotten(job, state).length > 0) return refuse("ends-open");
       const { minutes, costMinor, used } = event;
       const finish = { at, minutes, costMinor, used };
       return { kind: "beside", change: { status: "finished", finish } };
@@ -262,19 +411,44 @@ const MADE_SAFE = "made-safe";
 const isBehind = (state: RunState, step: string) =>
   state.settled.some((each) => each.step.id === step);
 
+/** Ends that are open though no step is left that would close them, and nobody said why. */
+const forgotten = (job: RunJob, state: RunState) =>
+  state.ends.open.filter(
+    ({ id }) =>
+      !state.settled.some(
+        ({ step, leftOpen }) =>
+          leftOpen !== undefined &&
+          step.closes !== undefined &&
+          id === endId(job.place, step.closes),
+      ),
+  );
+
 function settle(state: RunState, settled: Settled): Applied {
   const done = state.turnedBack ? { ...settled, onReturn: true as const } : settled;
-  return { kind: "moved", at: settled.step.id, change: { settled: [...state.settled, done] } };
+  const keys = new Set((done.step.opens ?? []).map(({ key }) => key));
+  const backOn = state.backOn.filter((key) => key !== done.step.closes && !keys.has(key));
+  return {
+    kind: "moved",
+    at: settled.step.id,
+    change: { settled: [...state.settled, done], backOn },
+  };
 }
 
 /** Why the step at hand cannot be done yet, if something has to come or pass before it. */
-export function holdsUp(job: RunJob, state: RunState, step: Step, at: string): RunRefusal | null {
+export function holdsUp(
+  job: RunJob,
+  state: RunState,
+  step: Step,
+  at: string,
+  elsewhere: readonly EndEntry[] = [],
+): RunRefusal | null {
   if (step.who === "licensed" && job.doer !== "licensed") return "licensed-only";
-  const blocks = blocksOf(job, state, step, at);
+  const blocks = blocksOf(job, state, step, at, elsewhere);
   if (blocks[0]) return blocks[0].why;
   const isWaiting = state.timers.some(
-    (timer) =>
-      step.waitsFor?.includes(timer.key) === true && Date.parse(timer.readyAt) > Date.parse(at),
+    ({ key, readyAt }) =>
+      (step.waitsFor?.includes(key) === true || key === againKey(step.id)) &&
+      Date.parse(readyAt) > Date.parse(at),
   );
   return isWaiting && !state.turnedBack ? "still-waiting" : null;
 }
@@ -285,58 +459,136 @@ export function blocksOf(
   state: RunState,
   step: Step,
   at: string,
+  elsewhere: readonly EndEntry[] = [],
 ): LooseEnds["blocked"] {
   if (!step.closes) return [];
   const id = endId(job.place, step.closes);
   const last = state.log.at(-1)?.at ?? at;
   const now = Date.parse(at) < Date.parse(last) ? last : at;
-  return looseEnds({ now, log: state.log }).blocked.filter((block) => block.id === id);
+  const log = [...elsewhere, ...state.log];
+  return safeEnds({ now, log }).blocked.filter((block) => block.id === id);
 }
 
-function doneAt(job: RunJob, state: RunState, event: Extract<RunEvent, { kind: "done" }>): Applied {
+function doneAt(
+  job: RunJob,
+  state: RunState,
+  event: Extract<RunEvent, { kind: "done" }>,
+  elsewhere: readonly EndEntry[],
+): Applied {
   if ((event.round ?? 0) !== state.round || isBehind(state, event.step)) return nothing;
   const { current } = state;
   if (state.hold) return refuse("on-hold");
   if (current?.id !== event.step) return refuse("not-the-step");
-  const why = holdsUp(job, state, current, event.at);
+  const why = holdsUp(job, state, current, event.at, elsewhere);
   if (why) return refuse(why);
-  const { grade, reading, choice, size, place } = event;
-  const seen: Seen = { grade, reading, choice, size, place };
-  const missing = seenProblem(current, seen);
+  const { grade, reading, choice, size, place, unit, each, alarms } = event;
+  const { direction, count, words } = event;
+  const seen: Seen = {
+    grade,
+    reading,
+    choice,
+    size,
+    place,
+    unit,
+    each,
+    alarms,
+    direction,
+    count,
+    words,
+  };
+  const missing = seenProblem(current, seen, state.settled);
   if (missing) return refuse(missing);
 
-  const { records, repeats } = current;
+  const { repeats } = current;
   const settled: Settled = { step: current, at: event.at, event: event.id, seen };
   const word = wordOf(seen);
   if (repeats && word !== undefined && !repeats.until.includes(word)) {
     const from = state.settled.findIndex(({ step }) => step.id === repeats.from);
     const kept = from === -1 ? state.settled : state.settled.slice(0, from);
-    return { kind: "moved", at: current.id, change: { settled: kept, round: state.round + 1 } };
+    const { wait } = repeats;
+    const { id: step, closes } = current;
+    const more: Again[] = wait
+      ? [
+          {
+            step,
+            ...(closes === undefined ? {} : { closes }),
+            words: wait.words,
+            at: event.at,
+            readyAt: later(event.at, wait.minutes),
+          },
+        ]
+      : [];
+    return {
+      kind: "moved",
+      at: current.id,
+      change: {
+        settled: kept,
+        round: state.round + 1,
+        earlier: [
+          ...state.earlier,
+          ...state.settled.slice(kept.length).map((each) => each.step.id),
+        ],
+        again: [...state.again, ...more],
+      },
+    };
   }
   const moved = settle(state, settled);
-  if (moved.kind !== "moved" || records?.kind !== "reading" || !reading) return moved;
-  if (judged(records.reading, reading)?.verdict !== "stop") return moved;
-  const hold: Hold = {
-    why: "reading",
-    reading: records.reading,
-    seen: reading,
-    at: event.at,
-    step: current.id,
-    event: event.id,
-  };
+  if (moved.kind !== "moved") return moved;
+  const at = { at: event.at, step: current.id };
+  if (current.endsJob && !state.turnedBack) {
+    const { title } = current;
+    const turnedBack: TurnedBack = { ...at, event: event.id, reason: "found", words: title };
+    return { ...moved, change: { ...moved.change, turnedBack } };
+  }
+  const stop = stopOf(current, seen);
+  if (!stop) return moved;
+  // Carbon monoxide is no matter of this machine: everybody out, whatever was being done.
+  const isGas = stop.reading === "smell" && stop.seen.value === "gas";
+  const hold: Hold = isGas
+    ? { ...at, why: "gas", event: event.id }
+    : stop.reading === "co-ppm"
+      ? { ...at, why: "co", event: event.id }
+      : { ...at, why: "reading", event: event.id, ...stop };
   return { ...moved, change: { ...moved.change, hold } };
 }
 
+/** What among the things seen at a step means stop. */
+function stopOf(
+  { records }: Step,
+  { reading, each, alarms }: Seen,
+): { reading: ReadingKind; seen: ReadingSeen } | null {
+  const isStop = (kind: ReadingKind, seen: ReadingSeen) => judged(kind, seen)?.verdict === "stop";
+  const ppm = Math.max(0, ...(alarms ?? []).flatMap((alarm) => alarm.ppm ?? []));
+  const co: ReadingSeen = { value: ppm, unit: "ppm" };
+  if (isStop("co-ppm", co)) return { reading: "co-ppm", seen: co };
+  // What is dark in a duct is left alone; no machine stops for it.
+  if (records?.kind !== "reading" || records.reading === "duct-debris") return null;
+  const kind = records.reading;
+  const values: ReadingSeen[] = [...(reading ? [reading] : []), ...(each ?? [])];
+  const seen = values.find(({ value, unit }) => isStop(kind, { value, unit }));
+  return seen ? { reading: kind, seen: { value: seen.value, unit: seen.unit } } : null;
+}
+
 /** Whether what a step asks for is there and readable. */
-function seenProblem({ records, recordIsOptional }: Step, seen: Seen): RunRefusal | null {
+function seenProblem(
+  { records, recordIsOptional }: Step,
+  seen: Seen,
+  settled: readonly Settled[],
+): RunRefusal | null {
   if (!records) return null;
   const isMissing = recordIsOptional ? null : "seen-missing";
   switch (records.kind) {
     case "look":
       return seen.grade || recordIsOptional ? null : "look-missing";
-    case "reading":
-      if (!seen.reading) return isMissing;
-      return judged(records.reading, seen.reading) ? null : "seen-unreadable";
+    case "filter-choice":
+      return seen.place === undefined ? isMissing : null;
+    case "reading": {
+      const values: ReadingSeen[] = [...(seen.reading ? [seen.reading] : []), ...(seen.each ?? [])];
+      if (values.length === 0) return isMissing;
+      return values.every(({ value, unit }) => judged(records.reading, { value, unit }))
+        ? null
+        : "seen-unreadable";
+    }
     case "choice":
       if (seen.choice === undefined) return isMissing;
       return records.options.some(({ value }) => value === seen.choice) ? null : "seen-unreadable";
@@ -347,12 +599,23 @@ function seenProblem({ records, recordIsOptional }: Step, seen: Seen): RunRefusa
       )
         ? null
         : "seen-unreadable";
+    case "direction":
+      return seen.direction === undefined || seen.direction === "unknown" ? isMissing : null;
+    case "alarms":
+      return (seen.alarms ?? []).length === 0 ? isMissing : null;
+    case "count": {
+      if (seen.count === undefined) return isMissing;
+      const before = settled.find(({ step }) => step.id === records.same)?.seen.count;
+      return before !== undefined && before !== seen.count ? "count-differs" : null;
+    }
+    case "words":
+      return seen.words === undefined ? isMissing : null;
   }
 }
 
 /** “core drying”: an end of a run in the words of its step. */
 export function endWordsOf(state: RunState, place: RunPlace, id: string): string | null {
-  const end = openedBy(state.settled).find(({ key }) => endId(place, key) === id);
+  const end = openedBy(state).find(({ key }) => endId(place, key) === id);
   return end ? `${end.thing} ${end.state}` : null;
 }
 

@@ -96,7 +96,8 @@ function checkReading(input: JudgeInput, context: z.RefinementCtx): void {
   if (unit !== facts.unit) problem("unit", `this is measured in ${facts.unit}`);
   if (facts.rated === "band" && typeof rated !== "object")
     problem("rated", "give the plate’s range as min and max");
-  if (facts.rated === "value" && (rated !== undefined || facts.usualRated === undefined)) {
+  const mayLack = facts.usualRated !== undefined || facts.ratedIsOptional === true;
+  if (facts.rated === "value" && (rated !== undefined || !mayLack)) {
     const isDifference = kind === "superheat-k" || kind === "subcooling-k";
     if (typeof rated !== "number") problem("rated", "a single rated value is needed");
     else if (!isDifference && rated <= 0) problem("rated", "must be more than 0");
@@ -137,6 +138,13 @@ function deviationOf(value: number, rated: number | null, { sound }: Bands): num
   return roundPhysical(Math.max(0, sound.low - value, value - sound.high));
 }
 
+/** On which side of what is sound it lies, where both can be: too much may want something else than too little. */
+function sideOf(value: number, { sound }: Bands, verdict: Verdict): { side?: "below" | "above" } {
+  const isBoth = Number.isFinite(sound.low) && Number.isFinite(sound.high);
+  if (verdict === "sound" || !isBoth) return {};
+  return value < sound.low ? { side: "below" } : value > sound.high ? { side: "above" } : {};
+}
+
 const answer = (
   kind: ReadingKind,
   verdict: Verdict,
@@ -160,9 +168,11 @@ export function judge(input: JudgeInput): Judgement {
     return answer(kind, "stop", { deviation: null, limit: null, facts: { flags: input.flags } });
   const grounds = groundsOf(input);
   const bands = kind === "plate-range" ? plateBands(grounds) : MEASURED_KINDS[kind].bands(grounds);
+  const verdict = isSwollen(input) ? "stop" : bands.verdict(value);
   const facts = {
     value,
     unit,
+    ...sideOf(value, bands, verdict),
     rated: grounds.rated ?? grounds.range,
     soundFrom: finite(bands.sound.low),
     soundTo: finite(bands.sound.high),
@@ -170,7 +180,7 @@ export function judge(input: JudgeInput): Judgement {
     watchTo: finite(bands.watch.high),
     ...(input.flags.length > 0 ? { flags: input.flags } : {}),
   };
-  return answer(kind, isSwollen(input) ? "stop" : bands.verdict(value), {
+  return answer(kind, verdict, {
     deviation: deviationOf(value, grounds.rated, bands),
     limit: limitOf(value, bands),
     facts,

@@ -9,6 +9,7 @@ export const isAtLeast = (verdict: Verdict, bound: Verdict): boolean =>
 
 export const READING_UNITS = [
   "uF",
+  "uA",
   "A",
   "mV",
   "K",
@@ -19,6 +20,7 @@ export const READING_UNITS = [
   "1",
   "yr",
   "m",
+  "m3/h",
 ] as const;
 export const PLATE_UNITS = [
   "Pa",
@@ -62,6 +64,8 @@ export type MeasuredKind = {
   rated: "value" | "band" | "none";
   /** The rated value when nobody gave one. */
   usualRated?: number;
+  /** It may be given, and counts where it is. */
+  ratedIsOptional?: true;
   whole?: true;
   bands: (grounds: Grounds) => Bands;
 };
@@ -193,11 +197,13 @@ export const MEASURED_KINDS = {
     unit: "%",
     accepts: { min: 0, max: 100 },
     rated: "none",
-    bands: ({ fogLimit }) =>
-      nested(
-        { ...HUMIDITY_SOUND, high: Math.min(HUMIDITY_SOUND.high, fogLimit ?? HUMIDITY_SOUND.high) },
-        HUMIDITY_WATCH,
-      ),
+    bands: ({ fogLimit }) => {
+      const low = HUMIDITY_SOUND.low;
+      const high = Math.min(HUMIDITY_SOUND.high, fogLimit ?? HUMIDITY_SOUND.high);
+      const { verdict } = nested({ low, high }, HUMIDITY_WATCH);
+      // In the hardest frost windows fog below what is sound for people: the band moves down with them.
+      return { sound: { low: Math.min(low, high), high }, watch: HUMIDITY_WATCH, verdict };
+    },
   },
   "sensor-offset-k": {
     unit: "K",
@@ -249,6 +255,20 @@ export const MEASURED_KINDS = {
     rated: "none",
     bands: () => nested(FROM(0.9), FROM(0.6)),
   },
+  "flame-current-ua": {
+    unit: "uA",
+    accepts: { min: 0, max: 100 },
+    rated: "value",
+    ratedIsOptional: true,
+    bands: ({ rated }) =>
+      nested(FROM(Math.max(2, 0.6 * (rated ?? 0))), FROM(Math.max(1, 0.3 * (rated ?? 0)))),
+  },
+  "valve-airflow": {
+    unit: "m3/h",
+    accepts: { min: 0, max: 2000 },
+    rated: "value",
+    bands: (grounds) => nested(FROM(0.85 * ofRated(grounds)), FROM(0.7 * ofRated(grounds))),
+  },
 } as const satisfies Record<string, MeasuredKind>;
 export type MeasuredReading = keyof typeof MEASURED_KINDS;
 
@@ -288,6 +308,21 @@ export const WORD_KINDS = {
   sludge: { film: "sound", coat: "watch", thick: "act" },
   drain: { clear: "sound", cloudy: "watch", slow: "watch", blocked: "act" },
   "duct-debris": { fluff: "sound", "pale-grit": "watch", yellow: "watch", dark: "stop" },
+  "indicator-light": { off: "sound", on: "act" },
+  "window-fog": { clear: "sound", edges: "watch", panes: "act", streaming: "act" },
+  smell: {
+    none: "sound",
+    stale: "watch",
+    "first-heat-dust": "watch",
+    musty: "act",
+    foul: "act",
+    burning: "stop",
+    gas: "stop",
+  },
+  "heating-water": { clear: "sound", straw: "watch", brown: "act", black: "act" },
+  "inhibitor-strip": { enough: "sound", low: "watch", none: "act" },
+  wires: { sound: "sound", dull: "watch", corroded: "act", loose: "act", scorched: "stop" },
+  "hood-steam": { "drawn-in": "sound", drifts: "watch", "not-drawn": "act" },
 } as const satisfies Record<string, Record<string, Verdict>>;
 export type WordReading = keyof typeof WORD_KINDS;
 

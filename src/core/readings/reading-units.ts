@@ -11,14 +11,22 @@ const FAHRENHEIT_DEGREES: ReadingUnit = { value: "F", label: "°F", per: 1 / 1.8
 const INCH_OF_WATER_PA = 249.089;
 const PSI_BAR = 0.0689476;
 const FOOT_M = 0.3048;
+const CFM_M3H = 1.699011;
 
 const US: Readonly<Record<string, ReadingUnit>> = {
   K: FAHRENHEIT_DEGREES,
   Pa: { value: "inH2O", label: "in. w.g.", per: INCH_OF_WATER_PA },
   bar: { value: "psi", label: "psi", per: PSI_BAR },
   m: { value: "ft", label: "ft", per: FOOT_M },
+  "m3/h": { value: "cfm", label: "cfm", per: CFM_M3H },
 };
-const LABELS: Readonly<Record<string, string>> = { uF: "µF", yr: "years", "1": "" };
+const LABELS: Readonly<Record<string, string>> = {
+  uF: "µF",
+  uA: "µA",
+  yr: "years",
+  "1": "",
+  "m3/h": "m³/h",
+};
 
 /** The units a kind of reading can be written in, the home’s own first; none for words. */
 export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {

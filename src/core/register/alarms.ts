@@ -1,5 +1,5 @@
 import { addDays, addMonths, type PlainDate } from "../quantities/plain-date";
-import type { Level, Room, Unit } from "./register";
+import type { HomeBook, Level, Room, Unit } from "./register";
 
 /** A carbon monoxide sensor is spent five to seven years after it was made; new batteries change nothing. */
 const SPENT_FROM_YEARS = 5;
@@ -19,6 +19,10 @@ export function alarmLife(madeOn: PlainDate, today: PlainDate): AlarmLife {
   const by = addMonths(madeOn, SPENT_BY_YEARS * MONTHS_PER_YEAR);
   return { from, by, verdict: today >= by ? "act" : today >= from ? "watch" : "sound" };
 }
+
+/** Whether an alarm shows a figure: it has a display among its parts. Silence is no reading. */
+export const hasDisplay = ({ parts }: Pick<HomeBook, "parts">, alarmId: string): boolean =>
+  parts.some(({ unitId, kind }) => unitId === alarmId && kind === "alarm-display");
 
 /** The lived-in levels, those with rooms, that no alarm stands on. */
 export function levelsWithoutAlarm(

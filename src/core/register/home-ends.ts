@@ -1,5 +1,5 @@
 import type { EndEntry, LooseEnds, OpenEnd } from "../procedures/loose-ends";
-import { inStep, looseEnds } from "../procedures/loose-ends";
+import { inStep, safeEnds } from "../procedures/loose-ends";
 import { endWordsOf } from "../procedures/run";
 import type { RunJob, RunState } from "../procedures/run-state";
 
@@ -16,6 +16,34 @@ export type HomeEnd = OpenEnd & {
   isDrying: boolean;
 };
 
+/** Whether an end is of this run: its name begins with the run's. */
+const isOf = (end: { id: string }, { job }: Going) => end.id.startsWith(`${job.place.run}:`);
+
+/**
+ * The openings and closings of a home. Each list is in the order it was recorded, whatever the clocks
+ * of its devices said. A run that goes on again after its finish was taken back has its ends itself.
+ */
+function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndEntry[] {
+  const outlived = recorded.filter((entry) => !going.some((run) => isOf(entry, run)));
+  return [...inStep(outlived), ...going.flatMap((run) => run.state.log)];
+}
+
+/** What is open at one unit beside one of its runs: that run must not bring its power back over it. */
+export function openBeside(
+  now: string,
+  recorded: readonly Recorded[],
+  going: readonly Going[],
+  runId: string,
+): EndEntry[] {
+  const others = going.filter(({ job }) => job.place.run !== runId);
+  const log = logOfHome(
+    recorded.filter(({ id }) => !id.startsWith(`${runId}:`)),
+    others,
+  );
+  const open = new Set(safeEnds({ now, log }).open.map(({ id }) => id));
+  return log.filter(({ id, action }) => action === "open" && open.has(id));
+}
+
 export type HomeEnds = { open: HomeEnd[]; order: string[] };
 
 type Recorded = EndEntry & { label?: string; words?: string };
@@ -27,11 +55,9 @@ export function endsOfHome(
   recorded: readonly Recorded[],
   going: readonly Going[],
 ): HomeEnds {
-  // Each list is in the order it was recorded, whatever the clocks of its devices said.
-  const log = [...inStep(recorded), ...going.flatMap((run) => run.state.log)];
-  const ends: LooseEnds = looseEnds({ now, log });
+  const ends: LooseEnds = safeEnds({ now, log: logOfHome(recorded, going) });
   const open = ends.open.map((end): HomeEnd => {
-    const run = going.find((each) => each.state.log.some((entry) => entry.id === end.id));
+    const run = going.find((each) => isOf(end, each));
     const said = recorded.findLast((entry) => entry.id === end.id && entry.action === "open");
     const label = run ? endWordsOf(run.state, run.job.place, end.id) : said?.label;
     return {
@@ -69,13 +95,15 @@ export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
     const group = groups.get(key) ?? {
       id: key,
       unit: end.unit,
-      ...(end.part ? { part: end.part } : {}),
       ...(end.runId ? { runId: end.runId } : {}),
       since: end.since,
       ends: [],
     };
     group.ends = [...group.ends, end].sort((a, b) => (a.since < b.since ? -1 : 1));
     group.since = group.ends[0]!.since;
+    // A switch names no part; what is open behind it does.
+    const part = group.ends.find((each) => each.part)?.part;
+    if (part) group.part = part;
     const dries = group.ends.filter(
       (each): each is HomeEnd & { readyAt: string } =>
         each.end === "part-drying" && each.readyAt !== undefined,

@@ -11,6 +11,7 @@ import type { AirSide, DriverKind } from "../wear/drivers";
 import type { Media } from "../wear/media";
 import type { JudgeInput } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
+import type { Direction } from "./directions";
 import type { Answers } from "./question";
 import type { TaskSetting } from "./task";
 
@@ -122,17 +123,6 @@ export type Part = {
   /** The day it was entered, once it is stored. */
   enteredOn?: PlainDate;
 };
-
-export const DIRECTIONS = [
-  "unknown",
-  "left",
-  "right",
-  "up",
-  "down",
-  "into-the-unit",
-  "into-the-wall",
-] as const;
-export type Direction = (typeof DIRECTIONS)[number];
 
 /** A size as somebody typed it, and what it means. */
 export type TypedSize = { text: string; mm: SizeMm };

@@ -61,31 +61,65 @@ describe("what was seen on a run, as entries of the record", () => {
       round,
       walk(round, {
         seen: {
-          "co-display": { reading: { value: 12, unit: "ppm" }, place: "down" },
-          "filter-look": { grade: "light", place: "other-slot" },
-          water: { reading: { value: "old-stain" }, place: "boiler" },
+          "co-alarms": {
+            alarms: [
+              { place: "up", state: "quiet" },
+              { place: "down", state: "tested", ppm: 12 },
+              { place: "cellar", state: "silent" },
+            ],
+          },
+          water: {
+            each: [
+              { place: "boiler", value: "old-stain" },
+              { place: "furnace", value: "dry" },
+            ],
+          },
         },
       }),
     );
     const home = where({ unitId: undefined, partId: undefined, itemBefore: undefined });
     const entries = seenEntries(state, home);
     const at = (kind: string) => entries.filter(({ reading }) => reading?.kind === kind);
-    // Above zero it is the one alarm that shows it.
+    // What has no display has no reading: no zero is written for it.
     expect(at("co-ppm").map(({ unitId, reading }) => [unitId, reading?.value])).toEqual([
       ["down", 12],
     ]);
-    expect(at("water-at-unit").map(({ unitId }) => unitId)).toEqual(["boiler"]);
-    expect(entries.find(({ kind }) => kind === "look")).toMatchObject({
+    expect(at("water-at-unit").map(({ unitId, reading }) => [unitId, reading?.value])).toEqual([
+      ["boiler", "old-stain"],
+      ["furnace", "dry"],
+    ]);
+    expect(wordsOf(state)).toBe("CO alarms: 1 tested and sounded, 1 quiet, 1 silent when tested");
+  });
+
+  it("is a look at the filter that was chosen, with its machine off and on again", () => {
+    const house = jobOf(procedure("walk-round")!, { facts: ["has-filters"] });
+    const events = walk(house, {
+      seen: {
+        "which-filter": { place: "other-slot", unit: "other-unit" },
+        "how-look": { choice: "off" },
+        "filter-look": { grade: "light" },
+      },
+    });
+    const off = events.findIndex((each) => "step" in each && each.step === "machine-off");
+    expect(after(house, events.slice(0, off + 1)).ends.open).toMatchObject([
+      { unit: "other-unit", end: "switch-off" },
+    ]);
+    const state = after(house, events);
+    expect(state.ends.open).toEqual([]);
+    expect(seenEntries(state, where()).find(({ kind }) => kind === "look")).toMatchObject({
       partId: "other-slot",
       unitId: "other-unit",
+      look: { grade: "light" },
     });
   });
 
-  it("was zero at every alarm where zero was read", () => {
-    const seen = { "co-display": { reading: { value: 0, unit: "ppm" } } };
-    const entries = seenEntries(after(round, walk(round, { seen })), where());
-    const alarms = entries.filter(({ reading }) => reading?.kind === "co-ppm");
-    expect(alarms.map(({ unitId }) => unitId)).toEqual(["up", "down"]);
+  it("is a reading where an answer means one: a joint that weeps is a seal that leaks", () => {
+    const magnetic = jobOf(procedure("magnetic-full-clean")!);
+    const seen = { "warm-look": { choice: "weeps" }, "weep-again": { choice: "drips" } };
+    const seals = seenEntries(after(magnetic, walk(magnetic, { seen })), where()).filter(
+      ({ reading }) => reading?.kind === "seal",
+    );
+    expect(seals.map(({ reading }) => reading?.value)).toEqual(["sound", "leaking"]);
   });
 });
 
@@ -121,7 +155,7 @@ describe("what a run amounts to", () => {
   });
 
   it("is a job put off where somebody turned back before it counted", () => {
-    const so = [...walk(filter, { until: "check-new" }), turned("check-new")];
+    const so = [...walk(filter, { until: "new-one-in" }), turned("new-one-in")];
     const state = after(filter, walk(filter, { from: so }));
     expect(countedStep(state)).toBeUndefined();
     expect(doneEntry(state, where())).toBeNull();
@@ -133,7 +167,7 @@ describe("what a run amounts to", () => {
   });
 
   it("is a job done where somebody turned back only after it counted", () => {
-    const so = [...walk(filter, { until: "hear-it-start" }), turned("hear-it-start")];
+    const so = [...walk(filter, { until: "call-for-air" }), turned("call-for-air")];
     const state = after(filter, walk(filter, { from: so }));
     expect(doneEntry(state, where())?.kind).toBe("done");
     expect(putOffEntry(state, where())).toBeNull();

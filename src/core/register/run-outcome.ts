@@ -1,4 +1,5 @@
-import { isWordKind } from "../readings/reading-kinds";
+import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
+import type { AlarmSeen, AlarmState, ReadingSeen } from "../procedures/run-event";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
 import { endWordsOf } from "../procedures/run";
 import type { RunJob, RunState, Settled } from "../procedures/run-state";
@@ -34,49 +35,105 @@ const base = (where: RunWhere) => ({
   ...(where.partId ? { partId: where.partId } : {}),
 });
 
+/** The filter of the house that was chosen on the way. */
+const chosenSlot = (state: RunState): string | undefined =>
+  state.settled.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.place;
+
+const NO_LIMITS = { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined };
+
 /** The looks and readings among what was seen, as entries of the record; the same names every time. */
 export function seenEntries(state: RunState, where: RunWhere): HistoryEvent[] {
-  return state.settled.flatMap((settled): HistoryEvent[] => {
-    const { step, seen, at, event } = settled;
-    const date = dayOf(where, at);
-    const { records } = step;
-    const common = { ...base(where), date };
-    if (records?.kind === "look" && seen.grade) {
-      const partId = seen.place ?? where.partId;
-      const unitId = partId ? (where.unitOfSlot(partId) ?? where.unitId) : where.unitId;
-      const look = { grade: seen.grade };
-      const item = where.itemBefore && !seen.place ? { itemId: where.itemBefore } : {};
-      return [{ ...common, ...item, id: `${event}-look`, kind: "look", look, unitId, partId }];
-    }
-    if (records?.kind !== "reading" || !seen.reading) return [];
-    const { value, unit, typed } = seen.reading;
-    const reading = {
-      kind: records.reading,
-      value,
-      unit: isWordKind(records.reading) ? undefined : unit,
+  return state.settled.flatMap((settled) => entriesOf(settled, chosenSlot(state), where));
+}
+
+function entriesOf(
+  { step, seen, at, event }: Settled,
+  chosen: string | undefined,
+  where: RunWhere,
+): HistoryEvent[] {
+  const { records } = step;
+  const common = { ...base(where), date: dayOf(where, at) };
+  const taken = (
+    of: { kind: ReadingKind; value: number | string; unit?: string | undefined },
+    id: string,
+    unitId = where.unitId,
+    typed?: ReadingSeen["typed"],
+  ): HistoryEvent => ({
+    ...common,
+    ...(unitId === where.unitId ? {} : { unitId }),
+    id,
+    kind: "reading",
+    reading: {
+      ...of,
+      unit: isWordKind(of.kind) ? undefined : of.unit,
       rated: undefined,
-      limits: { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined },
+      limits: NO_LIMITS,
       school: undefined,
       flags: [],
       mode: undefined,
       ...(typed ? { typed } : {}),
-    };
-    const one = (unitId: string | undefined, id: string): HistoryEvent => ({
-      ...common,
-      unitId,
-      id,
-      kind: "reading",
-      reading,
-    });
-    if (records.of !== "every-co-alarm")
-      return [one(seen.place ?? where.unitId, `${event}-reading`)];
-    // Zero everywhere was read everywhere; anything else belongs to the one that shows it.
-    const at_ = value === 0 ? where.alarms : [seen.place ?? where.alarms[0]];
-    return at_.map((alarm, i) => one(alarm, `${event}-reading-${i}`));
+    },
   });
+  switch (records?.kind) {
+    case "look": {
+      if (!seen.grade) return [];
+      const place = seen.place ?? chosen;
+      const partId = place ?? where.partId;
+      const unitId = partId ? (where.unitOfSlot(partId) ?? where.unitId) : where.unitId;
+      const look = { grade: seen.grade };
+      const item = where.itemBefore && !place ? { itemId: where.itemBefore } : {};
+      return [{ ...common, ...item, id: `${event}-look`, kind: "look", look, unitId, partId }];
+    }
+    case "alarms":
+      return (seen.alarms ?? []).flatMap(({ place, ppm }) =>
+        ppm === undefined
+          ? []
+          : [
+              taken(
+                { kind: "co-ppm", value: ppm, unit: "ppm" },
+                `${event}-reading-${place}`,
+                place,
+              ),
+            ],
+      );
+    case "choice": {
+      const { reads } = records.options.find(({ value }) => value === seen.choice) ?? {};
+      return reads ? [taken({ kind: reads.reading, value: reads.value }, `${event}-reading`)] : [];
+    }
+    case "reading": {
+      const kind = records.reading;
+      const each = (seen.each ?? []).map(({ place, value }) =>
+        taken({ kind, value }, `${event}-reading-${place}`, place),
+      );
+      if (!seen.reading) return each;
+      const { value, unit, typed } = seen.reading;
+      const one = (unitId: string | undefined, id: string) =>
+        taken({ kind, value, unit }, id, unitId, typed);
+      if (records.of !== "every-co-alarm")
+        return [...each, one(seen.place ?? where.unitId, `${event}-reading`)];
+      // Zero everywhere was read everywhere; anything else belongs to the one that shows it.
+      const alarms = value === 0 ? where.alarms : [seen.place ?? where.alarms[0]];
+      return alarms.map((alarm, i) => one(alarm, `${event}-reading-${i}`));
+    }
+    default:
+      return [];
+  }
 }
 
 const dayOf = (where: RunWhere, at: string): PlainDate => dayIn(where.homeTimeZone, Date.parse(at));
+
+/** How alarms were found that show no figure. */
+function alarmWords(alarms: readonly AlarmSeen[]): string[] {
+  const count = (state: AlarmState) => alarms.filter((alarm) => alarm.state === state).length;
+  const said = [
+    [count("tested"), "tested and sounded"],
+    [count("quiet"), "quiet"],
+    [count("silent"), "silent when tested"],
+    [count("chirps"), "chirping"],
+  ] as const;
+  const words = said.flatMap(([n, state]) => (n > 0 ? [`${n} ${state}`] : []));
+  return words.length > 0 ? [`CO alarms: ${words.join(", ")}`] : [];
+}
 
 /** What was said in passing, and which answers suggest something, in one line. */
 export function wordsOf(state: RunState): string | undefined {
@@ -88,6 +145,10 @@ export function wordsOf(state: RunState): string | undefined {
           )
         : [],
     ),
+    ...state.settled.flatMap(({ step: { records }, seen }) =>
+      records?.kind === "words" && seen.words ? [`${records.label}: ${seen.words}`] : [],
+    ),
+    ...state.settled.flatMap(({ seen }) => alarmWords(seen.alarms ?? [])),
     ...state.notes.map((note) => note.words),
     ...state.madeSafe.map(({ words }) => `made safe: ${words}`),
     ...(state.round > 0 ? [`${state.round + 1} rounds until it was clear`] : []),

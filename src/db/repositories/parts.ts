@@ -2,8 +2,8 @@ import { and, asc, eq, inArray, isNull, ne } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Rating, RatingScheme } from "@/core/quantities/rating";
 import type { SizeMm } from "@/core/quantities/size";
+import type { Direction } from "@/core/register/directions";
 import type {
-  Direction,
   FilterSlot,
   Item,
   Part,

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, isNull, max } from "drizzle-orm";
+import { and, asc, desc, eq, gte, isNotNull, isNull, max, or } from "drizzle-orm";
 import { z } from "zod";
 import { runEventSchema, type RunEvent } from "@/core/procedures/run-event";
 import type { Doer } from "@/core/procedures/doers";
@@ -11,6 +11,7 @@ import {
 import type { RunJob } from "@/core/procedures/run-state";
 import { END_KINDS, type EndEntry, type EndKind } from "@/core/procedures/loose-ends";
 import type { Reader, Tx } from "../client";
+import { readJson } from "../known";
 import { looseEndEntries, runEvents, runs, tasks } from "../schema";
 
 export type Run = {
@@ -42,7 +43,7 @@ const oldFactsSchema = z
 const factsSchema = z.union([z.array(z.enum(JOB_FACTS)), oldFactsSchema]);
 
 type Row = { run: typeof runs.$inferSelect; taskKey: string };
-const toRun = ({ run: row, taskKey }: Row): Run => ({
+const toRun = ({ run: { learned: _, ...row }, taskKey }: Row): Run => ({
   ...row,
   taskKey,
   facts: factsSchema.parse(JSON.parse(row.facts)),
@@ -113,13 +114,50 @@ export async function markRunEnded(tx: Tx, id: string, at: string | null): Promi
   await tx.update(runs).set({ endedAt: at }).where(eq(runs.id, id));
 }
 
+const learnedSchema = z.strictObject({
+  before: z.record(z.string(), z.unknown()),
+  after: z.record(z.string(), z.unknown()),
+});
+/** What a run changed of its part, field by field: what stood there, and what stands there now. */
+export type Learned = z.output<typeof learnedSchema>;
+
+export async function keepLearned(tx: Tx, id: string, learned: Learned): Promise<void> {
+  await tx
+    .update(runs)
+    .set({ learned: JSON.stringify(learned) })
+    .where(eq(runs.id, id));
+}
+
+/** What a run taught, for the last time: it is forgotten with this. */
+export async function takeLearned(tx: Tx, id: string): Promise<Learned | null> {
+  const [row] = await tx.select({ learned: runs.learned }).from(runs).where(eq(runs.id, id));
+  if (!row?.learned) return null;
+  await tx.update(runs).set({ learned: null }).where(eq(runs.id, id));
+  return learnedSchema.parse(JSON.parse(row.learned));
+}
+
+/** The runs of a home that somebody was at on or after an instant. */
+export async function listRunsSince(db: Reader, homeId: string, since: string): Promise<Run[]> {
+  const rows = await select(db).where(
+    and(
+      eq(runs.homeId, homeId),
+      or(isNull(runs.endedAt), gte(runs.endedAt, since), gte(runs.startedAt, since)),
+    ),
+  );
+  return rows.map(toRun);
+}
+
+/** What was done in a run, in order. An event that cannot be read any more is passed over. */
 export async function listRunEvents(db: Reader, runId: string): Promise<RunEvent[]> {
   const rows = await db
     .select()
     .from(runEvents)
     .where(eq(runEvents.runId, runId))
     .orderBy(asc(runEvents.ordinal));
-  return rows.map((row) => runEventSchema.parse(JSON.parse(row.event)));
+  return rows.flatMap((row) => {
+    const event = runEventSchema.safeParse(readJson(row.event));
+    return event.success ? [event.data] : [];
+  });
 }
 
 /** Adds the events that are not there yet, in the order given; a second sending adds nothing. */

@@ -26,6 +26,8 @@ export const homes = sqliteTable(
     spreadK: real("spread_k").notNull(),
     /** What local rules ask for, in the words of whoever lives there. */
     localRules: text("local_rules"),
+    /** JSON: where the whole house is shut off: its water, gas and power. */
+    mains: text("mains").notNull().default("{}"),
     /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
     observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),

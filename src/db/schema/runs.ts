@@ -30,6 +30,8 @@ export const runs = sqliteTable(
     isolator: text("isolator").notNull(),
     startedAt: text("started_at").notNull(),
     endedAt: text("ended_at"),
+    /** JSON: what the part learned from it, and what stood there before, for when it is taken back. */
+    learned: text("learned"),
   },
   (table) => [index("runs_home").on(table.homeId, table.endedAt)],
 );

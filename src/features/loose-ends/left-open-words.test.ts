@@ -76,6 +76,7 @@ describe("what is left open, in words", () => {
     const left = (more: typeof events) =>
       leftOpenOf(endsOfHome(now, [], [{ job, state: replayRun(job, more) }]));
     expect(left(events)[0]!.ends.map(({ label }) => label)).toEqual([
+      "demand off",
       "boiler off",
       "first valve shut",
       "second valve shut",

@@ -27,6 +27,8 @@ const HELD_WORDS: Partial<Record<RunRefusal, string>> = {
   "still-waiting": "Not yet",
   "power-comes-last": "Something comes first",
   "after-another": "Something comes first",
+  "gas-comes-last": "Something comes first",
+  "water-comes-last": "Something comes first",
 };
 
 /** What the large button says: what it will do, or why it does nothing yet. */
@@ -47,8 +49,9 @@ export function goOnWords(
 }
 
 /** Where a step that goes through the house may have been looked at; none for one at its own place. */
-export function placesOf({ records }: Step, places: Places): Places["filters"] {
-  if (records?.kind === "look" && records.of) return places.filters;
+export function placesOf({ records }: Step, places: Places): Places["machines"] {
+  if (records?.kind === "look" && records.of === "any-filter") return places.filters;
+  if (records?.kind === "filter-choice") return places.filters;
   if (records?.kind !== "reading") return [];
   if (records.of === "any-machine") return places.machines;
   return records.of === "every-co-alarm" ? places.alarms : [];

@@ -6,15 +6,18 @@ import {
   bringOf,
   minutesOf,
   type JobFact,
+  type PlaceAsk,
   type Procedure,
   type RunSetting,
 } from "@/core/procedures/procedure";
 import { replayRun } from "@/core/procedures/run";
 import { fromCelsius } from "@/core/quantities/temperature";
-import { addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { addDays, dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/register/agenda";
 import type { FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
+import type { Answers } from "@/core/register/question";
+import { reachOf } from "@/core/register/reach";
 import { taskId } from "@/core/register/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
@@ -23,6 +26,7 @@ import {
   jobOfRun,
   listOpenRuns,
   listRunEvents,
+  listRunsSince,
   type Run,
 } from "@/db/repositories/runs";
 import { todayIn } from "@/lib/clock";
@@ -57,6 +61,8 @@ export type Prepare = {
   tools: string[];
   consumables: string[];
   checks: Check[];
+  /** What has to be known of the place, and is not yet. */
+  asks: PlaceAsk[];
   /** What was in the way or noted the last time. */
   lastTime: string[];
   needsLicence: boolean;
@@ -67,15 +73,23 @@ const wayValue = (id: string, variant: string | null) => (variant ? `${id}.${var
 const wayName = ({ title }: Procedure, variant: string, isOneOfSeveral: boolean): string =>
   variant === "" ? title : isOneOfSeveral ? `${title}: ${inSentence(variant)}` : variant;
 
-function waysOf(job: TaskStanding, barred: ReadonlySet<string>): Way[] {
+/** Everything that may speak against a way today. */
+type Against = {
+  book: HomeBook;
+  unit: Unit | undefined;
+  part: Part | FilterSlot | undefined;
+  /** Jobs done today at the same air, and ways gone there. */
+  done: ReadonlySet<string>;
+  waysToday: ReadonlySet<string>;
+};
+
+function waysOf(job: TaskStanding, against: Against): Way[] {
   return job.task.procedureIds.flatMap((id) => {
     const found = procedure(id);
     if (!found) return [];
     const only = { id: null, name: "", says: found.says ?? "" };
     return (found.variants ?? [only]).map((variant): Way => {
       const { handsOn, waiting } = minutesOf(found, variant.id);
-      const clash =
-        "notSameDayAs" in variant && variant.notSameDayAs?.some((key) => barred.has(key));
       return {
         value: wayValue(id, variant.id),
         procedure: found,
@@ -84,11 +98,65 @@ function waysOf(job: TaskStanding, barred: ReadonlySet<string>): Way[] {
         says: variant.says,
         handsOn,
         waiting,
-        barred: clash ? "The coil above it was cleaned today: not on the same day." : null,
+        barred: barredBy(found, variant, against),
       };
     });
   });
 }
+
+type Variant = NonNullable<Procedure["variants"]>[number];
+
+/** Why a way must not be gone here, or not today; null where nothing speaks against it. */
+function barredBy(
+  { id, asks = [] }: Procedure,
+  variant: Partial<Omit<Variant, "id">>,
+  { book, unit, part, done, waysToday }: Against,
+): string | null {
+  const { neverAt, notSameDayAs = [], notSameDayWay = [] } = variant;
+  // Machines of one air system usually drain through one line.
+  const kinds = book.units.flatMap((each) =>
+    each.id === unit?.id || (unit && each.systemId === unit.systemId) ? [each.kind] : [],
+  );
+  if (neverAt && kinds.some((kind) => neverAt.kinds.includes(kind))) return neverAt.why;
+  if (notSameDayAs.some((key) => done.has(key)))
+    return "The coil above it was cleaned today: not on the same day.";
+  const other = notSameDayWay.find((way) => waysToday.has(wayValue(id, way)));
+  if (other) return `${capitalised(other)} went down this drain today: never both on one day.`;
+  const bars = asks.flatMap((ask) => {
+    const answer = answerTo(ask, unit, part);
+    return ask.options.find(({ value }) => value === answer)?.bars ?? [];
+  });
+  return bars[0] ?? null;
+}
+
+const answersOf = (part: Part | FilterSlot | undefined): Answers =>
+  part && "answers" in part ? part.answers : {};
+
+/** What is known of the place already; undefined where nobody was asked yet. */
+function answerTo(
+  { key, of, orOfUnit }: PlaceAsk,
+  unit: Unit | undefined,
+  part: Part | FilterSlot | undefined,
+): string | undefined {
+  const own = of === "unit" ? unit?.answers[key] : answersOf(part)[key];
+  return own ?? (orOfUnit ? unit?.answers[orOfUnit] : undefined);
+}
+
+/** The ways that somebody went today at this air, by their runs: the record does not say which. */
+async function waysGoneToday(book: HomeBook, unit: Unit | undefined, today: PlainDate) {
+  const { db } = await appStore();
+  const systems = new Map(book.units.map((each) => [each.id, each.systemId]));
+  const since = new Date(Date.parse(today) - 2 * DAY_MS).toISOString();
+  const ways = new Set<string>();
+  for (const run of await listRunsSince(db, book.home.id, since)) {
+    if (systems.get(run.unitId ?? "") !== unit?.systemId) continue;
+    const events = await listRunEvents(db, run.id);
+    const days = events.map(({ at }) => dayIn(book.home.timeZone, Date.parse(at)));
+    if (days.includes(today)) ways.add(wayValue(run.procedureId, run.variant));
+  }
+  return ways;
+}
+const DAY_MS = 86_400_000;
 
 /** Everything worth knowing before a job is begun; null where no procedure leads through it. */
 export async function prepareOf(
@@ -104,7 +172,13 @@ export async function prepareOf(
   const unit = job.unit ?? undefined;
   const slot = book.slots.find(({ id }) => id === job.task.partId);
   const part = slot ?? book.parts.find(({ id }) => id === job.task.partId);
-  const ways = waysOf(job, doneToday(book, unit, today));
+  const ways = waysOf(job, {
+    book,
+    unit,
+    part,
+    done: doneToday(book, unit, today),
+    waysToday: await waysGoneToday(book, unit, today),
+  });
   const { going, last } = await runsOf(homeId, job);
   const before = last && wayValue(last.procedureId, last.variant);
   const way =
@@ -112,7 +186,8 @@ export async function prepareOf(
     ways.find(({ value, barred }) => value === before && !barred) ??
     ways.find(({ barred }) => !barred);
   if (!way) return null;
-  const facts = factsOf(unit, slot);
+  const asked = part && "answers" in part ? part : undefined;
+  const facts = factsOf(unit, slot, book.parts, asked, book.slots.length > 0);
   const setting: RunSetting = { facts, variant: way.variant };
   const { tools, consumables } = bringOf(way.procedure, setting);
   return {
@@ -126,13 +201,17 @@ export async function prepareOf(
     ways,
     way,
     facts,
+    asks: (way.procedure.asks ?? []).filter((ask) => answerTo(ask, unit, part) === undefined),
     tools,
     consumables: consumables.map((thing) =>
       thing === "the new filter" && slot ? `the new filter: ${inSentence(slotTitle(slot))}` : thing,
     ),
-    checks: checksOf(book, way.procedure, { facts, unit, today }),
-    lastTime: [...putOffLine(job, today), ...(last ? await notesOf(last, today) : [])],
-    needsLicence: needsLicence(way.procedure),
+    checks: checksOf(book, way.procedure, { facts, unit, slot, today }),
+    lastTime: [
+      ...putOffLine(job, today),
+      ...(last ? await notesOf(last, today, book.home.timeZone) : []),
+    ],
+    needsLicence: needsLicence(way.procedure) || job.task.who === "licensed",
   };
 }
 
@@ -153,10 +232,10 @@ async function runsOf(homeId: string, { task }: TaskStanding) {
 }
 
 /** What somebody noted on the way the last time, for whoever does it now. */
-async function notesOf(run: Run, today: PlainDate): Promise<string[]> {
+async function notesOf(run: Run, today: PlainDate, timeZone: string): Promise<string[]> {
   const { db } = await appStore();
   const state = replayRun(jobOfRun(run), await listRunEvents(db, run.id));
-  const day = dateWords(run.startedAt.slice(0, 10) as PlainDate, today);
+  const day = dateWords(dayIn(timeZone, Date.parse(run.startedAt)), today);
   return state.notes.map(({ words }) => `${day}: ${words}`);
 }
 
@@ -167,12 +246,22 @@ const putOffLine = ({ putOff }: TaskStanding, today: PlainDate): string[] =>
 function checksOf(
   book: HomeBook,
   job: Procedure,
-  { facts, unit, today }: { facts: readonly JobFact[]; unit: Unit | undefined; today: PlainDate },
+  {
+    facts,
+    unit,
+    slot,
+    today,
+  }: {
+    facts: readonly JobFact[];
+    unit: Unit | undefined;
+    slot: FilterSlot | undefined;
+    today: PlainDate;
+  },
 ): Check[] {
   const own = (job.checks ?? []).filter(({ when }) => when === undefined || facts.includes(when));
-  const level = book.levels.find(({ id }) => id === unit?.levelId);
-  const isOnRoof = unit?.kind === "rooftop";
-  const isHigh = !isOnRoof && level !== undefined && /loft|attic|crawl/i.test(level.name);
+  const reached = reachOf(unit, slot);
+  const isOnRoof = reached === "roof";
+  const isHigh = reached === "loft" || reached === "ladder";
   return [
     ...own,
     ...(job.mildDay ? [{ id: "mild", ...mildCheck(book, job.mildDay, today) }] : []),
@@ -199,15 +288,21 @@ function mildCheck(
   mildDay: NonNullable<Procedure["mildDay"]>,
   today: PlainDate,
 ): { words: string; hint: string } {
-  const { meanC, isObserved, isMild, from } = mildnessOf(book, mildDay.leastC, today);
+  const isAfternoon = mildDay.at === "afternoon";
+  const { meanC, isObserved, isMild, from } = mildnessOf(book, mildDay, today);
   const isUs = book.home.unitSystem === "us";
   // Figure and unit stay on one line.
   const degrees = (celsius: number) =>
     `${String(Math.round(fromCelsius(celsius, isUs ? "F" : "C"))).replace("-", "−")}\u00a0°${isUs ? "F" : "C"}`;
-  const day = isObserved ? "the last day noted had" : `${dayAndMonth(today, today)} usually has`;
+  const part = isAfternoon ? " in the afternoon" : "";
+  const day = isObserved
+    ? `the last day noted had${part}`
+    : `${dayAndMonth(today, today)} usually has${part}`;
   const later = from ? `; mild enough is usual from ${dayAndMonth(from, today)} on` : "";
   return {
-    words: `It is ${degrees(mildDay.leastC)} or more outside, and stays so`,
+    words: isAfternoon
+      ? `It is ${degrees(mildDay.leastC)} or more outside this afternoon`
+      : `It is ${degrees(mildDay.leastC)} or more outside, and stays so`,
     hint: `${capitalised(mildDay.why)}. ${capitalised(day)} ${degrees(meanC)}${isMild ? "" : later}.`,
   };
 }

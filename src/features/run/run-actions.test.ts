@@ -6,9 +6,12 @@ import { plainDate } from "@/core/quantities/plain-date";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { event } from "../../../tests/run-events";
+import type { Store } from "@/db/client";
+import { insertPart } from "@/db/repositories/parts";
 import { prepareOf, readyOn } from "./prepare-queries";
 import { putOff, startRun } from "./run-actions";
 import { recordRunEvents } from "./run-record";
+import { readRun } from "./run-replay";
 import { runSheetOf, runWith } from "./run-queries";
 
 jest.mock("next/navigation", () => jest.requireActual("../../../tests/acting").navigation);
@@ -46,6 +49,17 @@ describe("before a job", () => {
   it("asks for a safe way up where it is high, and that the household knows", async () => {
     const roof = await ready("gallery-bank.renew");
     expect(roof.checks.map(({ id }) => id)).toEqual(["size", "roof"]);
+    // Nobody said that roof is safely reached: it is for licensed or building staff.
+    expect([roof.job.task.who, roof.needsLicence]).toEqual(["licensed", true]);
+    const form = await ticked("gallery-bank.renew");
+    const alone = await startRun(
+      HOME,
+      "gallery-bank.renew",
+      "change-panel-filter",
+      nothingSent,
+      form,
+    );
+    expect(alone.errors["doer"]).toContain("roof is safely reached");
     expect(roof.consumables[0]).toMatch(/^the new filter: filter bank 4 × /);
     const loft = await prepareOf(HOME, "loft-ventilator-recovery-core.wash", undefined);
     expect(loft?.checks.map(({ id }) => id)).toEqual([
@@ -65,19 +79,26 @@ describe("before a job", () => {
     expect(await prepareOf(HOME, "nowhere.brush", undefined)).toBeNull();
   });
 
+  it("never offers bleach where a burner makes the water acid", async () => {
+    const acid = await ready(LINE);
+    const bleach = acid.ways.find(({ variant }) => variant === "bleach");
+    expect(bleach?.barred).toContain("acid");
+    const way = "flush-condensate-line.bleach";
+    const refused = await startRun(HOME, LINE, way, nothingSent, await ticked(LINE));
+    expect(refused.errors["form"]).toContain("acid");
+  });
+
   it("keeps bleach from the line on the day the coil above it was cleaned", async () => {
+    const store = await appStore();
+    const kiln = await kilnLine(store);
     const bleach = async () =>
-      (await ready(LINE, "flush-condensate-line.bleach")).ways.find(
+      (await ready(kiln, "flush-condensate-line.bleach")).ways.find(
         ({ variant }) => variant === "bleach",
       );
     expect((await bleach())?.barred).toBeNull();
-    const store = await appStore();
-    const coil = (await ready(LINE)).book.parts.find(
-      ({ kind, unitId }) => kind === "evaporator-coil" && unitId === "cellar-furnace",
-    )!;
     const entry = {
-      unitId: coil.unitId,
-      partId: coil.id,
+      unitId: "kiln-furnace",
+      partId: "kiln-coil",
       date: plainDate("2026-03-14"),
       recordedAt: "2026-03-14T08:00:00Z",
     };
@@ -87,10 +108,10 @@ describe("before a job", () => {
     expect((await bleach())?.barred).toContain("cleaned today");
     const refused = await startRun(
       HOME,
-      LINE,
+      kiln,
       "flush-condensate-line.bleach",
       nothingSent,
-      await ticked(LINE),
+      await ticked(kiln),
     );
     expect(refused.errors["form"]).toContain("cleaned today");
     await store.write((tx) =>
@@ -102,14 +123,47 @@ describe("before a job", () => {
       }),
     );
     expect((await bleach())?.barred).toBeNull();
+    // Nor on the day vinegar went down it, though no tick says so.
+    const way = "flush-condensate-line.vinegar";
+    const to = await landing(startRun(HOME, kiln, way, nothingSent, await ticked(kiln)));
+    const first = event({
+      kind: "done",
+      step: "power-off",
+      round: 0,
+      at: "2026-03-14T08:30:00.000Z",
+    });
+    await recordRunEvents(
+      store,
+      to.replace("/runs/", ""),
+      [first],
+      new Date("2026-03-14T08:31:00Z"),
+    );
+    expect((await bleach())?.barred).toContain("Vinegar went down this drain today");
   });
 });
+
+/** A condensate line and a coil at a furnace that makes no water itself. */
+async function kilnLine(store: Store): Promise<string> {
+  const part = (id: string, kind: string) => ({
+    id,
+    unitId: "kiln-furnace",
+    kind,
+    name: kind,
+    answers: {},
+  });
+  await store.write(async (tx) => {
+    await insertPart(tx, part("kiln-line", "condensate-line"), "2025-01-01T00:00:00Z");
+    await insertPart(tx, part("kiln-coil", "evaporator-coil"), "2025-01-01T00:00:00Z");
+  });
+  return "kiln-line.flush";
+}
 
 describe("a start", () => {
   it("is refused at each thing that is not so yet, and keeps what was ticked", async () => {
     const form = formOf({ "check-hose": "on" });
     const answer = await startRun(HOME, COIL, "rinse-outdoor-coil.water", nothingSent, form);
     expect(Object.keys(answer.errors).sort()).toEqual([
+      "ask-top",
       "check-isolator",
       "check-mild",
       "check-tap",
@@ -125,7 +179,7 @@ describe("a start", () => {
           COIL,
           "rinse-outdoor-coil.foam",
           nothingSent,
-          await ticked(COIL, { doer: "licensed" }),
+          await ticked(COIL, { doer: "licensed", "ask-top": "off" }),
         ),
       );
     const to = await start();
@@ -142,6 +196,9 @@ describe("a start", () => {
     expect(run.procedure.id).toBe("rinse-outdoor-coil");
     const state = replayRun(jobOfRun(run), await listRunEvents(demo.store.db, id));
     expect(state.steps.map((step) => step.id)).toContain("foam");
+    // What was asked of the place decides its steps, and is remembered there.
+    expect(state.steps.map((step) => step.id)).toContain("guard-off");
+    expect((await ready(COIL)).asks).toEqual([]);
     const known = runWith((await runSheetOf(id))!);
     expect(known.title).toBe("Yard condenser, outdoor coil");
     expect(known.rules).toContain("Gas and refrigerant only by licensed people");
@@ -180,10 +237,10 @@ describe("a start", () => {
 });
 
 describe("a job put off before it was begun", () => {
-  it("asks for words and a day to come, and is refused without", async () => {
+  it("asks for a day to come, keeps what was typed, and needs no words once a reason is chosen", async () => {
     const form = formOf({ reason: "weather", words: "no", until: "2026-03-01" });
     const answer = await putOff(HOME, LINE, nothingSent, form);
-    expect(Object.keys(answer.errors).sort()).toEqual(["until", "words"]);
+    expect(Object.keys(answer.errors)).toEqual(["until"]);
     expect(answer.values["words"]).toEqual(["no"]);
   });
 
@@ -195,5 +252,14 @@ describe("a job put off before it was begun", () => {
     expect(job.due).toBe(before);
     expect(job.putOff).toMatchObject({ until: "2026-03-20", words: "no brush that long" });
     expect(lastTime[0]).toBe("Sat 14 Mar, not possible: no brush that long");
+  });
+
+  it("leads back instead where something of it is open", async () => {
+    const job = "loft-ventilator-recovery-core.wash";
+    const form = formOf({ reason: "weather", words: "", until: "2026-03-20" });
+    expect(await landing(putOff(HOME, job, nothingSent, form))).toBe("/runs/demo-core-run");
+    const { state } = (await readRun(demo.store.db, "demo-core-run"))!;
+    expect(state.turnedBack).toMatchObject({ reason: "weather", words: "The weather" });
+    expect(state.ends.open.length).toBeGreaterThan(3);
   });
 });

@@ -3,14 +3,20 @@ import { runEventSchema } from "@/core/procedures/run-event";
 import { appStore } from "@/db/app-store";
 import { now } from "@/lib/clock";
 import { readRun } from "./run-replay";
-import { recordRunEvents } from "./run-record";
+import { recordRunEvents, type Refused } from "./run-record";
 
-const body = z.strictObject({ events: z.array(runEventSchema).min(1).max(200) });
+/** So many events at most come at once; a device that has more sends them in several batches. */
+const MOST_AT_ONCE = 2000;
+const body = z.strictObject({ events: z.array(z.unknown()).min(1).max(MOST_AT_ONCE) });
+const named = z.object({ id: z.string().max(64) });
 
 const refuse = (status: number, code: string, message: string) =>
   Response.json({ error: { code, message, path: [] } }, { status });
 
-/** POST /api/v1/runs/ID/events: what a device did; answers with all that is known of the run. */
+/**
+ * POST /api/v1/runs/ID/events: what a device did; answers with all that is known of the run. Each
+ * event is judged alone: one that cannot be read is named, and holds no other up.
+ */
 export async function postRunEvents(runId: string, request: Request): Promise<Response> {
   const parsed = body.safeParse(await request.json().catch(() => null));
   if (!parsed.success)
@@ -19,19 +25,22 @@ export async function postRunEvents(runId: string, request: Request): Promise<Re
       "invalid-input",
       parsed.error.issues[0]?.message ?? "The events are not readable.",
     );
-  const recorded = await recordRunEvents(await appStore(), runId, parsed.data.events, now());
-  switch (recorded.kind) {
-    case "unknown-run":
-      return refuse(404, "unknown-run", "There is no such run.");
-    case "clock-off":
-      return refuse(
-        400,
-        "clock-off",
-        "This device’s clock is more than a day ahead. Set it, then go on.",
-      );
-    case "recorded":
-      return Response.json({ events: recorded.events, refused: recorded.refused });
-  }
+  const at = now();
+  const unreadable: Refused[] = [];
+  const events = parsed.data.events.flatMap((each) => {
+    const event = runEventSchema.safeParse(each);
+    if (event.success) return [event.data];
+    const { data } = named.safeParse(each);
+    unreadable.push({ id: data?.id ?? "", why: "unreadable" });
+    return [];
+  });
+  const recorded = await recordRunEvents(await appStore(), runId, events, at);
+  if (recorded.kind === "unknown-run") return refuse(404, "unknown-run", "There is no such run.");
+  return Response.json({
+    events: recorded.events,
+    refused: [...unreadable, ...recorded.refused],
+    now: at.toISOString(),
+  });
 }
 
 /** GET of the same: for a second device, and after a reload. */
@@ -39,6 +48,6 @@ export async function getRunEvents(runId: string): Promise<Response> {
   const { db } = await appStore();
   const found = await readRun(db, runId);
   return found
-    ? Response.json({ events: found.events, refused: [] })
+    ? Response.json({ events: found.events, refused: [], now: now().toISOString() })
     : refuse(404, "unknown-run", "There is no such run.");
 }

@@ -11,21 +11,39 @@ describe("what is true of a place", () => {
   it("decides its steps: arrow unknown, size never measured, a light to reset", () => {
     const slot = { ...slotAt("cellar-filter"), direction: "unknown" as const, indicator: true };
     const unmeasured = { ...slot, opening: undefined, measured: undefined };
-    expect(factsOf(unitAt("cellar-furnace"), unmeasured)).toEqual([
+    expect(factsOf(unitAt("cellar-furnace"), unmeasured, book.parts)).toEqual([
       "direction-unknown",
       "size-unknown",
       "has-indicator",
     ]);
     const measured = { ...slot, opening: { text: "20x20x1", mm: { w: 508, h: 508, d: 25.4 } } };
-    expect(factsOf(unitAt("cellar-furnace"), measured)).not.toContain("size-unknown");
+    expect(factsOf(unitAt("cellar-furnace"), measured, book.parts)).not.toContain("size-unknown");
+  });
+
+  it("looks for the blower with the power off where its door stops it", () => {
+    const unit = unitAt("cellar-furnace");
+    const slot = {
+      ...slotAt("cellar-filter"),
+      direction: "unknown" as const,
+      slotPlace: "blower-compartment" as const,
+    };
+    expect(book.parts.some((part) => part.unitId === unit.id && part.kind === "door-switch")).toBe(
+      true,
+    );
+    const facts = factsOf(unit, slot, book.parts);
+    expect(facts).toContain("direction-behind-door");
+    expect(facts).not.toContain("direction-unknown");
+    expect(factsOf(unit, { ...slot, direction: "either" }, book.parts)).not.toContain(
+      "direction-behind-door",
+    );
   });
 
   it("knows a sealed heating from one open to a header tank", () => {
     const boiler = { ...unitAt("cellar-furnace"), kind: "boiler", answers: {} };
-    expect(factsOf(boiler, undefined)).toEqual(["sealed-system"]);
+    expect(factsOf(boiler, undefined, [])).toEqual(["sealed-system"]);
     const open = { ...boiler, answers: { water: "header-tank" } };
-    expect(factsOf(open, undefined)).toEqual(["header-tank"]);
-    expect(factsOf(undefined, undefined)).toEqual([]);
+    expect(factsOf(open, undefined, [])).toEqual(["header-tank"]);
+    expect(factsOf(undefined, undefined, [])).toEqual([]);
   });
 });
 
@@ -34,24 +52,34 @@ describe("whether a day is mild enough", () => {
 
   it("goes by the normals where nothing was noted of late, and names the day from which it is", () => {
     // Halfway through March −1, through April 7: 5 °C come three quarters of the way, on 7 April.
-    const mild = mildnessOf(usual, 5, plainDate("2026-03-15"));
+    const mild = mildnessOf(usual, { leastC: 5 }, plainDate("2026-03-15"));
     expect(mild).toMatchObject({ meanC: -1, isObserved: false, isMild: false });
     expect(mild.from).toBe("2026-04-08");
-    expect(mildnessOf(usual, 5, plainDate("2026-07-15"))).toMatchObject({
+    expect(mildnessOf(usual, { leastC: 5 }, plainDate("2026-07-15"))).toMatchObject({
       meanC: 21,
       isMild: true,
       from: null,
     });
   });
 
+  it("judges the afternoon where that is what counts: half the day’s range above its mean", () => {
+    const job = { leastC: 16, at: "afternoon" as const };
+    // Through May 13, a range of 10: 18 in the afternoon, when the day’s mean is 13.
+    expect(mildnessOf(usual, job, plainDate("2026-05-15"))).toMatchObject({
+      meanC: 18,
+      isMild: true,
+    });
+    expect(mildnessOf(usual, { leastC: 16 }, plainDate("2026-05-15")).isMild).toBe(false);
+  });
+
   it("goes by the day that was noted, while that is fresh", () => {
     const noted = (date: string) => ({ ...book, actuals: [{ date: plainDate(date), meanC: 9 }] });
-    expect(mildnessOf(noted("2026-03-13"), 5, today)).toMatchObject({
+    expect(mildnessOf(noted("2026-03-13"), { leastC: 5 }, today)).toMatchObject({
       meanC: 9,
       isObserved: true,
       isMild: true,
     });
-    expect(mildnessOf(noted("2026-03-01"), 5, today).isObserved).toBe(false);
+    expect(mildnessOf(noted("2026-03-01"), { leastC: 5 }, today).isObserved).toBe(false);
   });
 });
 
@@ -85,6 +113,7 @@ describe("around a job", () => {
     expect(PROCEDURES.filter(needsLicence).map(({ id }) => id)).toEqual([
       "polish-flame-sensor",
       "rinse-outdoor-coil",
+      "brush-portable-coils",
     ]);
   });
 

@@ -1,27 +1,43 @@
 import type { JobFact, Procedure } from "@/core/procedures/procedure";
 import { normalOn } from "@/core/climate/climate";
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
+import type { FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
 
-/** What is true of the place a job is done at. */
-export function factsOf(unit: Unit | undefined, slot: FilterSlot | undefined): JobFact[] {
-  return [
-    ...(slot?.direction === "unknown" ? (["direction-unknown"] as const) : []),
-    ...(slot && !slot.opening && !slot.measured ? (["size-unknown"] as const) : []),
-    ...(slot?.indicator ? (["has-indicator"] as const) : []),
-    ...(unit?.answers["water"] === "header-tank"
-      ? (["header-tank"] as const)
-      : unit?.kind === "boiler"
-        ? (["sealed-system"] as const)
-        : []),
+/** What is true of the place a job is done at: the slot or part, its machine, what else is in that. */
+export function factsOf(
+  unit: Unit | undefined,
+  slot: FilterSlot | undefined,
+  parts: readonly Part[],
+  part?: Part,
+  hasFilters = false,
+): JobFact[] {
+  const has = (kind: string) =>
+    parts.some((each) => each.unitId === unit?.id && each.kind === kind);
+  // Behind a door with a switch the blower stands still while one looks.
+  const isBehindDoor = slot?.slotPlace === "blower-compartment" && has("door-switch");
+  const isUnknown = slot?.direction === "unknown";
+  const water = part?.answers["system"] ?? unit?.answers["water"];
+  const isWet = unit?.kind === "boiler" || part?.kind === "magnetic-filter";
+  const facts: [boolean | undefined, JobFact][] = [
+    [isUnknown && !isBehindDoor, "direction-unknown"],
+    [isUnknown && isBehindDoor, "direction-behind-door"],
+    [slot && !slot.opening && !slot.measured, "size-unknown"],
+    [slot?.indicator, "has-indicator"],
+    [slot?.cutToSize, "cut-to-size"],
+    [slot && slot.filterCount > 1, "bank"],
+    [water === "header-tank", "header-tank"],
+    [isWet && water !== "header-tank", "sealed-system"],
+    [part?.answers["top"] === "off", "top-comes-off"],
+    [hasFilters, "has-filters"],
   ];
+  return facts.flatMap(([isSo, fact]) => (isSo ? [fact] : []));
 }
 
 /** A day's mean that was observed counts for this many days, before the usual one is better. */
 const OBSERVED_DAYS = 2;
 
 export type Mildness = {
-  /** What the day has, as observed or as is usual, °C. */
+  /** What the day has, as observed or as is usual, °C: its mean, or its afternoon's. */
   meanC: number;
   isObserved: boolean;
   isMild: boolean;
@@ -30,11 +46,22 @@ export type Mildness = {
 };
 
 /** Whether a day is likely to be as warm as a job wants it. */
-export function mildnessOf(book: HomeBook, leastC: number, today: PlainDate): Mildness {
+export function mildnessOf(
+  book: HomeBook,
+  { leastC, at }: Pick<NonNullable<Procedure["mildDay"]>, "leastC" | "at">,
+  today: PlainDate,
+): Mildness {
+  const { climate } = book.home;
   const seen = book.actuals.at(-1);
   const isObserved = seen !== undefined && daysFrom(seen.date, today) <= OBSERVED_DAYS;
-  const usual = (day: number) => normalOn(book.home.climate.monthlyMeanC, day);
-  const meanC = isObserved ? seen.meanC : usual(toDay(today));
+  const { dailyRangeC } = climate;
+  // An afternoon is warmer than its day’s mean by half of what the day ranges over.
+  const warmer = (day: number) =>
+    at !== "afternoon"
+      ? 0
+      : (typeof dailyRangeC === "number" ? dailyRangeC : normalOn(dailyRangeC, day)) / 2;
+  const usual = (day: number) => normalOn(climate.monthlyMeanC, day) + warmer(day);
+  const meanC = isObserved ? seen.meanC + warmer(toDay(seen.date)) : usual(toDay(today));
   const isMild = meanC >= leastC;
   const first = toDay(today) + 1;
   const ahead = Array.from({ length: 365 }, (_, i) => first + i);

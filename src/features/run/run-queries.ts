@@ -1,6 +1,8 @@
 import "server-only";
 import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
+import { unitKind } from "@/content/unit-kinds";
+import { hasDisplay } from "@/core/register/alarms";
 import { bringOf } from "@/core/procedures/procedure";
 import type { RunState } from "@/core/procedures/run-state";
 import { moneyFigure } from "@/core/quantities/money";
@@ -19,7 +21,7 @@ import { now, todayIn } from "@/lib/clock";
 import type { RunInput } from "./components/use-run";
 import type { RunWith } from "./run-with";
 import { tryAgainOn } from "./run-facts";
-import { readRun } from "./run-replay";
+import { openBesideRun, readRun } from "./run-replay";
 
 export type RunSheet = {
   run: Run;
@@ -68,7 +70,13 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     slot,
     // A run that ended under an earlier library may no longer replay to its end: ended it is.
     state: isOver && state.status === "going" ? { ...state, status: "finished" } : state,
-    input: { runId, job: input, events, serverNow: now().toISOString() },
+    input: {
+      runId,
+      job: input,
+      events,
+      serverNow: now().toISOString(),
+      beside: isOver ? [] : await openBesideRun(db, run.homeId, runId, now()),
+    },
     today,
     photos: await listPhotosOfRun(db, runId),
     job: agenda.find(({ task }) => task.id === own),
@@ -132,11 +140,14 @@ export function runWith(sheet: RunSheet): RunWith {
       filters: filters.map(({ unit: of, slot: each }) => ({
         value: each.id,
         label: `${of.name}, ${inSentence(each.name)}`,
+        unit: of.id,
       })),
       machines: named(
-        book.units.filter(({ kind }) => kind !== "co-alarm" && kind !== "thermostat"),
+        book.units.filter(({ kind, setUpStep }) => unitKind(kind).runs && !setUpStep),
       ),
-      alarms: named(book.units.filter(({ kind }) => kind === "co-alarm")),
+      alarms: book.units.flatMap(({ id, name, kind }) =>
+        kind === "co-alarm" ? [{ value: id, label: name, hasDisplay: hasDisplay(book, id) }] : [],
+      ),
     },
     contacts: book.contacts,
     rules: home.localRules,

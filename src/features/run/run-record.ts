@@ -1,10 +1,12 @@
 import { randomUUID } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
 import { readSize } from "@/core/quantities/size";
 import { replayRun } from "@/core/procedures/run";
 import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
 import type { RunEvent } from "@/core/procedures/run-event";
 import { effectiveHistory } from "@/core/register/effective-history";
 import { fittingOf } from "@/core/register/fitting";
+import type { Answers } from "@/core/register/question";
 import type { FilterSlot, HistoryEvent } from "@/core/register/register";
 import {
   countedStep,
@@ -15,39 +17,47 @@ import {
   wordsOf,
   type RunWhere,
 } from "@/core/register/run-outcome";
+import { hasDisplay } from "@/core/register/alarms";
 import { dayIn } from "@/core/quantities/plain-date";
 import type { Store, Tx } from "@/db/client";
 import { appendEvents, listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
 import { findHome } from "@/db/repositories/homes";
-import { insertItem, listSlots, updateSlot } from "@/db/repositories/parts";
+import { insertItem, listParts, listSlots, updatePart, updateSlot } from "@/db/repositories/parts";
 import {
   appendEndEntry,
   appendRunEvents,
+  keepLearned,
   listEndEntries,
   markRunEnded,
+  takeLearned,
   type Run,
 } from "@/db/repositories/runs";
 import { listUnits } from "@/db/repositories/units";
-import { readRun } from "./run-replay";
+import { openBesideRun, readRun } from "./run-replay";
 
 /** A device's clock may be this far off before what it says is not believed, ms. */
 const MOST_CLOCK_ERROR_MS = 86_400_000;
 /** A finish is taken back for ten seconds on the screen; a slow network may take as long again, ms. */
 const UNDO_WITHIN_MS = 30_000;
 
+/** Why an event did not count: by the rules of a run, or as it could not be taken at all. */
+export type NotTaken = RunRefusal | "too-late" | "clock-off" | "unreadable" | "unknown-place";
+export type Refused = { id: string; why: NotTaken };
+
 export type Recorded =
   | {
       kind: "recorded";
       events: RunEvent[];
       state: RunState;
-      refused: { id: string; why: RunRefusal | "too-late" }[];
+      refused: Refused[];
     }
-  | { kind: "unknown-run" }
-  | { kind: "clock-off" };
+  | { kind: "unknown-run" };
 
 /**
- * Adds what a device did to a run. What is there already is passed over, what the rules forbid is
- * named and left out; the rest is kept, and a finish writes what the run amounts to.
+ * Adds what a device did to a run, each thing judged for itself. What is there already is passed over,
+ * what the rules forbid is named and left out; the rest is kept, and a finish writes what the run
+ * amounts to. A time that is far ahead of the server's is the mistake of a clock: the device keeps
+ * the event, and sends it again.
  */
 export async function recordRunEvents(
   store: Store,
@@ -55,17 +65,33 @@ export async function recordRunEvents(
   sent: readonly RunEvent[],
   now: Date,
 ): Promise<Recorded> {
-  if (sent.some((event) => Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS))
-    return { kind: "clock-off" };
   return store.write(async (tx): Promise<Recorded> => {
     const found = await readRun(tx, runId);
     if (!found) return { kind: "unknown-run" };
     const { run, job, events, state: before } = found;
     const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
-    const unknown = sent.filter((event) => !events.some((known) => known.id === event.id));
-    const late = unknown.filter((event) => event.kind === "undone" && isLate);
-    const fresh = unknown.filter((event) => !late.includes(event));
-    const state = replayRun(job, [...events, ...fresh], now.toISOString());
+    const known = new Set(events.map(({ id }) => id));
+    const places = await placesIn(tx, run.homeId);
+    const refused: Refused[] = [];
+    const fresh = sent.filter((event) => {
+      if (known.has(event.id)) return false;
+      known.add(event.id);
+      const why: NotTaken | null =
+        Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS
+          ? "clock-off"
+          : event.kind === "undone" && isLate
+            ? "too-late"
+            : placesOf(event).every((place) => places.has(place))
+              ? null
+              : "unknown-place";
+      if (why) refused.push({ id: event.id, why });
+      return !why;
+    });
+    const beside = {
+      open: await openBesideRun(tx, run.homeId, runId, now),
+      accepted: events.length,
+    };
+    const state = replayRun(job, [...events, ...fresh], now.toISOString(), beside);
     const refusals = state.refused.slice(before.refused.length);
     const accepted = fresh.filter(
       (event) => !refusals.some((refusal) => refusal.event.id === event.id),
@@ -76,12 +102,25 @@ export async function recordRunEvents(
       kind: "recorded",
       events: [...events, ...accepted],
       state,
-      refused: [
-        ...refusals.map(({ event, why }) => ({ id: event.id, why })),
-        ...late.map(({ id }) => ({ id, why: "too-late" as const })),
-      ],
+      refused: [...refused, ...refusals.map(({ event, why }) => ({ id: event.id, why }))],
     };
   });
+}
+
+/** Every part and unit of a home, by which an event may name where something was seen. */
+async function placesIn(tx: Tx, homeId: string): Promise<Set<string>> {
+  const [units, slots, parts] = [
+    await listUnits(tx, homeId),
+    await listSlots(tx, homeId),
+    await listParts(tx, homeId),
+  ];
+  return new Set([...units, ...slots, ...parts].map(({ id }) => id));
+}
+
+function placesOf(event: RunEvent): string[] {
+  if (event.kind !== "done") return [];
+  const { place, unit, each = [], alarms = [] } = event;
+  return [place, unit, ...[...each, ...alarms].map((seen) => seen.place)].flatMap((id) => id ?? []);
 }
 
 type Step = { run: Run; job: RunJob; before: RunState; state: RunState };
@@ -92,7 +131,8 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   if (before.status !== "going" && state.status === "going") return takeBack(tx, run, now);
   const isOver = before.status === "going" && state.status !== "going";
   const { hold } = state;
-  const isNewHold = hold?.why === "reading" && before.hold?.at !== hold.at;
+  const heldBy = hold && "event" in hold ? hold.event : undefined;
+  const isNewHold = heldBy !== undefined && before.hold?.at !== hold?.at;
   if (!isOver && !isNewHold) return;
   const home = await findHome(tx, run.homeId);
   if (!home) return;
@@ -103,7 +143,7 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
     await append(
       tx,
       run,
-      seenEntries(state, where).filter(({ id }) => id.startsWith(hold.event)),
+      seenEntries(state, where).filter(({ id }) => id.startsWith(heldBy)),
     );
   if (!isOver) return;
   await markRunEnded(tx, run.id, now.toISOString());
@@ -115,7 +155,7 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
     ...(await workEntries(tx, state, where, slot)),
     ...(putOff ? [putOff] : []),
   ]);
-  if (slot) await keepSize(tx, state, slot);
+  await learn(tx, state, run, slot);
   for (const end of endsLeft(job, state))
     await appendEndEntry(tx, run.homeId, { ...end, runId: run.id });
 }
@@ -128,6 +168,7 @@ async function whereOf(
   recordedAt: string,
 ): Promise<RunWhere> {
   const units = await listUnits(tx, run.homeId);
+  const parts = await listParts(tx, run.homeId);
   const itemBefore = run.partId
     ? effectiveHistory(await listEventsOfPart(tx, run.partId)).findLast(
         (event) => event.itemId !== undefined,
@@ -142,7 +183,7 @@ async function whereOf(
     recordedAt,
     ...(itemBefore ? { itemBefore } : {}),
     alarms: units.flatMap(({ id, kind, retiredOn }) =>
-      kind === "co-alarm" && !retiredOn ? [id] : [],
+      kind === "co-alarm" && !retiredOn && hasDisplay({ parts }, id) ? [id] : [],
     ),
     unitOfSlot: (slotId) => slots.find((slot) => slot.id === slotId)?.unitId,
   };
@@ -196,6 +237,7 @@ async function append(tx: Tx, run: Run, entries: readonly HistoryEvent[]): Promi
 /** The finish taken back: what it wrote is withdrawn, and its ends are the run's own again. */
 async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
   await markRunEnded(tx, run.id, null);
+  await unlearn(tx, run);
   const recordedAt = now.toISOString();
   const written = await listEventsOfRun(tx, run.id);
   const gone = new Set(written.flatMap(({ corrects }) => corrects ?? []));
@@ -221,17 +263,73 @@ async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
       await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "close" });
 }
 
-/** The size that was measured on the way belongs to the slot from now on. */
-async function keepSize(tx: Tx, state: RunState, slot: FilterSlot): Promise<void> {
-  const size = state.settled.findLast(({ seen }) => seen.size)?.seen.size;
-  if (!size) return;
-  const opening = readSize(size.opening, "in");
-  const buy = size.buy === undefined ? null : readSize(size.buy, "in");
-  await updateSlot(tx, {
-    ...slot,
-    ...(opening.ok ? { opening: { text: size.opening, mm: opening.mm } } : {}),
-    ...(buy?.ok && size.buy !== undefined
+/** What was found out on the way belongs to the part from now on; what stood there is kept beside. */
+async function learn(
+  tx: Tx,
+  state: RunState,
+  run: Run,
+  slot: FilterSlot | undefined,
+): Promise<void> {
+  if (slot) {
+    const after = learnedOfSlot(state, slot);
+    if (Object.keys(after).length === 0) return;
+    const before = Object.fromEntries(
+      Object.keys(after).map((key) => [key, slot[key as keyof typeof after] ?? null]),
+    );
+    await updateSlot(tx, { ...slot, ...after });
+    await keepLearned(tx, run.id, { before, after });
+    return;
+  }
+  const part = (await listParts(tx, run.homeId)).find(({ id }) => id === run.partId);
+  const after = keptWords(state);
+  if (!part || Object.keys(after).length === 0) return;
+  const before = Object.fromEntries(
+    Object.keys(after).map((key) => [key, part.answers[key] ?? null]),
+  );
+  await updatePart(tx, { ...part, answers: { ...part.answers, ...after } });
+  await keepLearned(tx, run.id, { before, after });
+}
+
+type Learned = Partial<Pick<FilterSlot, "opening" | "nominal" | "direction">>;
+
+function learnedOfSlot(state: RunState, slot: FilterSlot): Learned {
+  const { size } = state.settled.findLast(({ seen }) => seen.size)?.seen ?? {};
+  const { direction } = state.settled.findLast(({ seen }) => seen.direction)?.seen ?? {};
+  const opening = size ? readSize(size.opening, "in") : null;
+  const buy = size?.buy === undefined ? null : readSize(size.buy, "in");
+  return {
+    ...(size && opening?.ok ? { opening: { text: size.opening, mm: opening.mm } } : {}),
+    ...(buy?.ok && size?.buy !== undefined
       ? { nominal: { text: size.buy, mm: buy.mm, unit: buy.unit } }
       : {}),
-  });
+    ...(direction && direction !== slot.direction ? { direction } : {}),
+  };
+}
+
+/** What was written down to be kept with the part: which inhibitor, which marks. */
+const keptWords = (state: RunState): Answers =>
+  Object.fromEntries(
+    state.settled.flatMap(({ step: { records }, seen }) =>
+      records?.kind === "words" && records.keep && seen.words
+        ? [[records.keep, seen.words] as const]
+        : [],
+    ),
+  );
+
+/** Takes back what a run taught, where nobody has written something else since. */
+async function unlearn(tx: Tx, run: Run): Promise<void> {
+  const learned = await takeLearned(tx, run.id);
+  if (!learned) return;
+  const { before, after } = learned;
+  const restore = <T extends object>(of: T): T => {
+    const now = of as Record<string, unknown>;
+    const same = (key: string) => isDeepStrictEqual(now[key], after[key]);
+    const entries = Object.entries(before).filter(([key]) => same(key));
+    const back = { ...now, ...Object.fromEntries(entries) };
+    return Object.fromEntries(Object.entries(back).filter(([, value]) => value !== null)) as T;
+  };
+  const slot = (await listSlots(tx, run.homeId)).find(({ id }) => id === run.partId);
+  if (slot) return updateSlot(tx, restore(slot));
+  const part = (await listParts(tx, run.homeId)).find(({ id }) => id === run.partId);
+  if (part) await updatePart(tx, { ...part, answers: restore(part.answers) });
 }

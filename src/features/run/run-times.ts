@@ -1,4 +1,4 @@
-import { endWordsOf } from "@/core/procedures/run";
+import { againKey, endWordsOf } from "@/core/procedures/run";
 import type { RunPlace, RunState, Timer } from "@/core/procedures/run-state";
 import { instantOf } from "@/core/procedures/loose-ends";
 
@@ -19,7 +19,7 @@ export function dryingOf(state: RunState, place: RunPlace): RunTime | null {
 const isAwaited = (state: RunState, timer: Timer): boolean =>
   state.steps.some(
     (step) =>
-      step.waitsFor?.includes(timer.key) === true &&
+      (step.waitsFor?.includes(timer.key) === true || timer.key === againKey(step.id)) &&
       !state.settled.some((each) => each.step.id === step.id),
   );
 

@@ -105,7 +105,7 @@ describe("there and back", () => {
     const leg = (until: string) => thereAndBack(replayRun(job, walk(job, { until }))).leg;
     expect(leg("lid-off")).toBe("down");
     const whole = thereAndBack(replayRun(job, walk(job)));
-    expect([whole.leg, whole.rungs.length]).toEqual(["over", 9]);
+    expect([whole.leg, whole.rungs.length]).toEqual(["over", 10]);
     expect(whole.rungs.every(({ closed }) => closed)).toBe(true);
     const turned = event({
       kind: "turned-back",
@@ -117,6 +117,7 @@ describe("there and back", () => {
     const way = thereAndBack(back);
     expect(way.leg).toBe("up");
     expect(way.rungs.map(({ thing }) => thing)).toEqual([
+      "demand",
       "boiler",
       "first valve",
       "second valve",

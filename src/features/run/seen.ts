@@ -1,6 +1,7 @@
 import { judged } from "@/core/procedures/run";
 import type { Step } from "@/core/procedures/procedure";
-import type { Seen } from "@/core/procedures/run-event";
+import { ALARM_STATES, type AlarmSeen, type Seen } from "@/core/procedures/run-event";
+import type { Direction } from "@/core/register/directions";
 import { isWordKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import type { Judgement } from "@/core/readings/judge";
@@ -16,8 +17,16 @@ export type Typed = {
   opening?: string;
   buy?: string;
   place?: string;
+  count?: string;
+  /** A few words to be kept. */
+  said?: string;
+  /** By machine: what was seen there. */
+  each?: Record<string, string>;
+  /** By CO alarm: how it was found, and what it shows. */
+  alarms?: Record<string, { state?: string; ppm?: string }>;
 };
 
+const MOST_PPM = 10_000;
 const figure = (text: string | undefined): number | null => {
   const plain = (text ?? "").trim().replace(",", ".").replace("−", "-");
   const value = Number(plain);
@@ -26,7 +35,7 @@ const figure = (text: string | undefined): number | null => {
 
 export type ReadSeen =
   | { kind: "nothing" }
-  | { kind: "problem"; field: "value" | "opening" | "buy"; message: string }
+  | { kind: "problem"; field: "value" | "opening" | "buy" | "count" | "alarms"; message: string }
   | { kind: "seen"; seen: Seen; judgement: Judgement | null };
 
 /** What a person saw at a step, from what stands in its fields; or what is wrong with them. */
@@ -47,10 +56,30 @@ export function readSeen(step: Step, typed: Typed, system: UnitSystem): ReadSeen
         : { kind: "nothing" };
     case "choice":
       return typed.word ? seen({ choice: typed.word }) : { kind: "nothing" };
+    case "filter-choice":
+      return typed.place ? seen({}) : { kind: "nothing" };
+    case "direction":
+      return typed.word ? seen({ direction: typed.word as Direction }) : { kind: "nothing" };
+    case "count":
+      return readCount(typed, seen);
+    case "words": {
+      const words = (typed.said ?? "").trim();
+      return words === "" ? { kind: "nothing" } : seen({ words });
+    }
+    case "alarms":
+      return readAlarms(typed, seen);
     case "size":
-      return readSizes(typed, seen);
+      return readSizes(typed, system, seen);
     case "reading": {
       const kind = records.reading;
+      if (records.of === "every-machine") {
+        const each = Object.entries(typed.each ?? {}).flatMap(([at, value]) =>
+          value === "" ? [] : [{ place: at, value }],
+        );
+        return each.length === 0
+          ? { kind: "nothing" }
+          : { kind: "seen", seen: { each }, judgement: null };
+      }
       if (isWordKind(kind)) {
         if (!typed.word) return { kind: "nothing" };
         const reading = { value: typed.word };
@@ -94,14 +123,48 @@ function readMeasured(
     : problem("That cannot be: look at the number again.");
 }
 
+function readCount({ count = "" }: Typed, seen: Found): ReadSeen {
+  const text = count.trim();
+  if (text === "") return { kind: "nothing" };
+  return /^\d{1,3}$/.test(text)
+    ? seen({ count: Number(text) })
+    : { kind: "problem", field: "count", message: "A whole number, 0 to 999." };
+}
+
+/** An alarm without a display has no reading: what it does not show is not written down. */
+function readAlarms({ alarms = {} }: Typed, seen: Found): ReadSeen {
+  const list: AlarmSeen[] = [];
+  for (const [place, { state, ppm = "" }] of Object.entries(alarms)) {
+    if (!state && ppm.trim() === "") continue;
+    const shown = ppm.trim() === "" ? undefined : figure(ppm);
+    const known = ALARM_STATES.find((each) => each === state) ?? "quiet";
+    if (shown === null || (shown !== undefined && !(shown >= 0 && shown <= MOST_PPM)))
+      return {
+        kind: "problem",
+        field: "alarms",
+        message: "What it shows: a number of ppm, 0 or more.",
+      };
+    list.push({ place, state: known, ...(shown === undefined ? {} : { ppm: shown }) });
+  }
+  return list.length === 0 ? { kind: "nothing" } : seen({ alarms: list });
+}
+
 const SIZE_PROBLEM = "Write it as width × height × depth, such as 20 1/8 × 20 1/8 × 1.";
 
-function readSizes({ opening = "", buy = "" }: Typed, seen: Found): ReadSeen {
+/** A size with its unit written out, so that it means the same wherever it is read again. */
+function withUnit(text: string, system: UnitSystem): string | null {
+  const size = readSize(text, system === "us" ? "in" : "mm");
+  if (!size.ok) return null;
+  return /(in|mm|cm|"|″|“|”|'')/i.test(text) ? text.trim() : `${text.trim()} ${size.unit}`;
+}
+
+function readSizes({ opening = "", buy = "" }: Typed, system: UnitSystem, seen: Found): ReadSeen {
   if (opening.trim() === "" && buy.trim() === "") return { kind: "nothing" };
-  if (!readSize(opening, "in").ok)
-    return { kind: "problem", field: "opening", message: SIZE_PROBLEM };
-  if (buy.trim() === "") return seen({ size: { opening: opening.trim() } });
-  if (!readSize(buy, "in").ok)
+  const size = withUnit(opening, system);
+  if (size === null) return { kind: "problem", field: "opening", message: SIZE_PROBLEM };
+  if (buy.trim() === "") return seen({ size: { opening: size } });
+  const next = withUnit(buy, system);
+  if (next === null)
     return { kind: "problem", field: "buy", message: "Write it as on its frame, such as 20x20x1." };
-  return seen({ size: { opening: opening.trim(), buy: buy.trim() } });
+  return seen({ size: { opening: size, buy: next } });
 }

@@ -19,13 +19,14 @@ export type ThereAndBack = {
 export function thereAndBack(state: RunState): ThereAndBack {
   const { steps } = state;
   const settled = new Map(state.settled.map((each) => [each.step.id, each]));
+  const kept = new Set(state.stillOpen.map(({ end }) => end.key));
   const rungs = steps.flatMap((step) =>
     (step.opens ?? []).map((end): Rung => {
       const back = steps.find((each) => each.closes === end.key);
       const closing = back && settled.get(back.id);
       return {
         ...end,
-        opened: settled.has(step.id),
+        opened: settled.has(step.id) || kept.has(end.key),
         closed: closing !== undefined && closing.leftOpen === undefined,
         left: closing?.leftOpen !== undefined,
       };
@@ -40,9 +41,28 @@ export function thereAndBack(state: RunState): ThereAndBack {
   return { rungs: way, leg: "foot" };
 }
 
-/** The step that the end belongs to, in words: “cover stays off”. */
+const endAtHand = (state: RunState): StepEnd | undefined =>
+  [
+    ...state.steps.flatMap((step) => step.opens ?? []),
+    ...state.stillOpen.map(({ end }) => end),
+  ].find(({ key }) => key === state.current?.closes);
+
+/** The end that the step closes, in words: “cover stays off”. */
 export function staysWords(state: RunState): string {
-  const key = state.current?.closes;
-  const end = state.steps.flatMap((step) => step.opens ?? []).find((each) => each.key === key);
-  return end ? `${end.thing} stays ${end.state}` : "it stays open";
+  const end = endAtHand(state);
+  return end ? `${end.thing} stays ${end.state}` : "it stays as it is";
 }
+
+/** The same on a button that has room for little: “It stays off”. */
+export const staysPress = (state: RunState): string =>
+  `It stays ${endAtHand(state)?.state ?? "as it is"}`;
+
+/** What was on again when somebody went back over it: “power”, “first valve”. */
+export const onAgain = (state: RunState): string[] =>
+  state.backOn.flatMap((key) => {
+    if (state.current?.closes === key) return [];
+    const end = [...state.steps.flatMap((step) => step.opens ?? [])].find(
+      (each) => each.key === key,
+    );
+    return end ? [end.thing] : [];
+  });

@@ -10,7 +10,8 @@ import {
   type SizeReading,
 } from "@/core/quantities/size";
 import { SEATS } from "@/core/bench/filter-fit";
-import { DIRECTIONS, SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/register/register";
+import { DIRECTIONS } from "@/core/register/directions";
+import { SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/register/register";
 import { AIR_SIDES } from "@/core/wear/drivers";
 import { MEDIA_KINDS } from "@/core/wear/media";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";

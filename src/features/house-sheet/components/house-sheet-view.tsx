@@ -1,4 +1,4 @@
-import { CONTACT_ROLE_WORDS, SHUT_OFF_WORDS } from "@/content/words";
+import { CONTACT_ROLE_WORDS, offWords, SHUT_OFF_WORDS } from "@/content/words";
 import type { Unit } from "@/core/register/register";
 import type { HouseSheet } from "../house-sheet-queries";
 
@@ -52,8 +52,7 @@ function Row({ unit, room }: { unit: Unit; room: string | undefined }) {
         <ol className="list-decimal pl-5">
           {unit.shutOffs.map((off) => (
             <li key={off.id}>
-              {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-              <strong>{off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}</strong>
+              {SHUT_OFF_WORDS[off.kind]}: {off.place}, <strong>{offWords(off)}</strong>
             </li>
           ))}
         </ol>

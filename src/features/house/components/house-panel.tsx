@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords, SHUT_OFF_WORDS } from "@/content/words";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
 import type { Selected } from "../house-queries";
@@ -25,8 +25,7 @@ export function HousePanel({ homeId, selected }: { homeId: string; selected: Sel
           <ol className="list-decimal pl-5">
             {unit.shutOffs.map((off) => (
               <li key={off.id}>
-                {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-                {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
+                {SHUT_OFF_WORDS[off.kind]}: {off.place}, {offWords(off)}
               </li>
             ))}
           </ol>

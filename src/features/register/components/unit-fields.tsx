@@ -179,7 +179,7 @@ export function ShutOffRows({ fields, usual }: { fields: Fields; usual: readonly
   const [rows, setRows] = useState(Math.max(kinds.length, kinds.length > 0 ? 0 : usual.length, 1));
   // A new row begins with what such machines usually have and this one has not yet.
   const missing = usual.filter((kind) => !kinds.includes(kind));
-  const options = SHUT_OFF_KINDS.map((kind) => ({ value: kind, label: SHUT_OFF_WORDS[kind].name }));
+  const options = SHUT_OFF_KINDS.map((kind) => ({ value: kind, label: SHUT_OFF_WORDS[kind] }));
   return (
     <>
       {Array.from({ length: rows }, (_, i) => (
@@ -231,7 +231,7 @@ function ShutOffRow({
         label="Off is"
         name="shutOffPosition"
         id={`shutOffPosition-${i}`}
-        placeholder={SHUT_OFF_WORDS[kind].off}
+        placeholder="not noted yet"
         maxLength={120}
         defaultValue={fields.values("shutOffPosition")[i]}
       />

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { NOT_POSSIBLE_OPTIONS } from "@/content/run-words";
+import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/content/run-words";
 import type { NotPossible } from "@/core/procedures/run-event";
 import { Button } from "@/ui/button";
 import { TextArea, TextField } from "@/ui/field";
@@ -30,7 +30,7 @@ export function NotPossibleDialog({
   onClose: () => void;
 }) {
   const [reason, setReason] = useState<NotPossible>("out-of-reach");
-  const [errors, setErrors] = useState<{ words?: string; until?: string }>({});
+  const [errors, setErrors] = useState<{ until?: string }>({});
   return (
     <RunDialog title="Not possible now" onClose={onClose}>
       <p className="mt-1">
@@ -43,12 +43,10 @@ export function NotPossibleDialog({
         onSubmit={(event) => {
           event.preventDefault();
           const form = new FormData(event.currentTarget);
-          const words = String(form.get("words") ?? "").trim();
+          const typed = String(form.get("words") ?? "").trim();
+          const words = typed.length < FEWEST_LETTERS ? notPossibleWords(reason) : typed;
           const until = String(form.get("until") ?? "");
           const problems = {
-            ...(words.length < FEWEST_LETTERS
-              ? { words: "Say in a few words what is in the way." }
-              : {}),
             ...(until < today ? { until: "Give today or a later day." } : {}),
           };
           setErrors(problems);
@@ -63,11 +61,10 @@ export function NotPossibleDialog({
           onChoose={(value) => setReason(value as NotPossible)}
         />
         <TextArea
-          label="In your words, for the next time"
+          label="In your words, if you like, for the next time"
           name="words"
           rows={2}
           maxLength={300}
-          error={errors.words}
         />
         <TextField
           label="Try again on"

@@ -1,6 +1,7 @@
 "use client";
 
 import { NOT_POSSIBLE_OPTIONS } from "@/content/run-words";
+import type { PlaceAsk } from "@/core/procedures/procedure";
 import { CheckField, ChoiceField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import type { Check } from "../prepare-queries";
@@ -13,18 +14,32 @@ export function StartForm({
   initial,
   submit,
   checks,
+  asks,
   needsLicence,
 }: {
   action: Action;
   initial: FormView;
   submit: string;
   checks: readonly Check[];
+  asks: readonly PlaceAsk[];
   needsLicence: boolean;
 }) {
   return (
     <Form action={action} initial={initial} submit={submit} stays={false}>
       {(fields) => (
         <>
+          {asks.map(({ key, question, hint, options }) => (
+            <div key={key} className="mb-4">
+              <ChoiceField
+                label={question}
+                name={`ask-${key}`}
+                options={options.map(({ value, name }) => ({ value, label: name }))}
+                defaultValue={fields.value(`ask-${key}`)}
+                hint={[hint, "Asked once, and remembered."].filter(Boolean).join(" ")}
+                error={fields.error(`ask-${key}`)}
+              />
+            </div>
+          ))}
           {checks.length > 0 && (
             <fieldset>
               <legend className="font-display text-xl font-bold">Is it so?</legend>
@@ -103,7 +118,7 @@ export function PutOffForm({
               error={fields.error("reason")}
             />
             <TextArea
-              label="In your words, for the next time"
+              label="In your words, if you like, for the next time"
               name="words"
               rows={2}
               maxLength={300}

@@ -54,7 +54,11 @@ export function PrepareView({
             </ul>
           </section>
         )}
-        {ways.length > 1 && <Ways ready={ready} />}
+        {ways.length > 1 ? (
+          <Ways ready={ready} />
+        ) : (
+          way.procedure.says && <p className="mt-3 max-w-prose text-lg">{way.procedure.says}</p>
+        )}
         <List title="Bring" things={[...ready.consumables, ...ready.tools]} />
         <section className="mt-6 border-t-[3px] border-ink pt-3">
           <StartForm
@@ -62,6 +66,7 @@ export function PrepareView({
             initial={initial}
             submit={`${way.procedure.verb}: start`}
             checks={ready.checks}
+            asks={ready.asks}
             needsLicence={ready.needsLicence}
           />
         </section>
@@ -107,7 +112,7 @@ const HOURS_PER_DAY = 24;
 function waitWords(minutes: number): string {
   const hours = minutes / MINUTES_PER_HOUR;
   if (hours >= HOURS_PER_DAY)
-    return `then ${Math.round(hours / HOURS_PER_DAY)} days that hold nobody`;
+    return `then ${Math.round(hours / HOURS_PER_DAY)} days in which it dries by itself`;
   return hours >= 2 ? `${Math.round(hours)} hours of waiting` : `${minutes} minutes of waiting`;
 }
 

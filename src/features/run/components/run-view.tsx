@@ -8,7 +8,7 @@ import { goOnWords, placesOf } from "../go-on";
 import { timesOf } from "../run-times";
 import type { RunWith } from "../run-with";
 import { readSeen, type Typed } from "../seen";
-import { thereAndBack } from "../there-and-back";
+import { staysPress, thereAndBack } from "../there-and-back";
 import { FinishForm } from "./finish-form";
 import { HoldScreen } from "./hold-screen";
 import { PhotoPress, PhotoStrip } from "./photos";
@@ -27,7 +27,7 @@ import { useWakeLock } from "./use-wake-lock";
 export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const router = useRouter();
   const { job } = input;
-  const { state, trouble, isSaved, now, act } = useRun(input);
+  const { state, trouble, refused, putAway, isSaved, now, act } = useRun(input);
   const at = useSeconds(now);
   const [filled, setFilled] = useState<{ at: string; typed: Typed }>({ at: "", typed: {} });
   const [triedAt, setTriedAt] = useState("");
@@ -47,7 +47,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const typed = filled.at === here ? filled.typed : {};
   const read = current ? readSeen(current, typed, known.system) : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
-  const heldUp = current ? holdsUp(job, state, current, instant) : null;
+  const heldUp = current ? holdsUp(job, state, current, instant, input.beside) : null;
   // Once the job counts there is nothing left to put off: what is open only has to be closed.
   const isCounted = state.settled.some(({ step }) => step.renews);
   const isOver = state.status !== "going";
@@ -79,8 +79,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     setTriedAt(here);
     if (isMissing || read.kind === "problem") return;
     const [first] = placesOf(current, known.places);
-    const place = first ? { place: typed.place ?? first.value } : {};
-    const seen = read.kind === "seen" ? { ...place, ...read.seen } : {};
+    const chosen = first && (typed.place ?? first.value);
+    const place = chosen ? { place: chosen } : {};
+    const unit = known.places.filters.find(({ value }) => value === chosen)?.unit;
+    const seen = read.kind === "seen" ? { ...place, ...(unit ? { unit } : {}), ...read.seen } : {};
     act({ kind: "done", step: current.id, round: state.round, ...seen });
   };
   const goBack = () => {
@@ -122,6 +124,18 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               {trouble}
             </p>
           )}
+          {refused.map(({ id, words }) => (
+            <div
+              key={id}
+              role="alert"
+              className="flex flex-wrap items-center gap-3 border-l-[6px] border-attention bg-wash px-3 py-2 text-lg"
+            >
+              <p className="grow">{words}</p>
+              <button type="button" className="min-h-11 text-link" onClick={() => putAway(id)}>
+                Put away
+              </button>
+            </div>
+          ))}
           {hold ? (
             <HoldScreen
               hold={hold}
@@ -136,6 +150,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               key={here}
               {...{ current, state, job, known, heldUp, heading, at, read, typed, photos }}
               runId={input.runId}
+              beside={input.beside}
               tried={triedAt === here}
               setTyped={(next) => setFilled({ at: here, typed: next })}
             />
@@ -182,7 +197,9 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
             {aloud.isOn ? "Stop reading" : "Read aloud"}
           </FootPress>
         )}
-        {current?.closes && !hold && <FootPress onPress={press.staysOpen}>It stays open</FootPress>}
+        {current?.closes && !hold && (
+          <FootPress onPress={press.staysOpen}>{staysPress(state)}</FootPress>
+        )}
         {current && !state.turnedBack && !hold && !isCounted && (
           <FootPress onPress={() => setAsking("not-possible")}>Not possible now</FootPress>
         )}

@@ -1,4 +1,4 @@
-import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords, SHUT_OFF_WORDS } from "@/content/words";
 import type { ShutOff } from "@/core/register/register";
 
 /** Where a machine is shut off, in the order in which it is done. */
@@ -7,8 +7,7 @@ export function ShutOffLines({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
     <ol className="max-w-[34rem] list-decimal space-y-1 border-b-[5px] border-amber bg-slate py-3 pr-4 pl-9 text-on-slate">
       {shutOffs.map((off) => (
         <li key={off.id}>
-          {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-          {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
+          {SHUT_OFF_WORDS[off.kind]}: {off.place}, {offWords(off)}
         </li>
       ))}
     </ol>

@@ -1,5 +1,8 @@
 import { END_WORDS } from "@/content/words";
-import { blocksOf } from "@/core/procedures/run";
+import type { EndEntry } from "@/core/procedures/loose-ends";
+import { againKey, blocksOf, endWordsOf } from "@/core/procedures/run";
+import { listWords } from "@/core/quantities/words";
+import { onAgain } from "../there-and-back";
 import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
 import type { Step } from "@/core/procedures/procedure";
 import { dryingOf, leftWords } from "../run-times";
@@ -20,6 +23,7 @@ export function StepBody({
   known,
   runId,
   heldUp,
+  beside,
   heading,
   at,
   tried,
@@ -34,6 +38,7 @@ export function StepBody({
   known: RunWith;
   runId: string;
   heldUp: RunRefusal | null;
+  beside: readonly EndEntry[];
   heading: React.RefObject<HTMLHeadingElement | null>;
   at: number | null;
   tried: boolean;
@@ -57,6 +62,12 @@ export function StepBody({
           {round > 0 && `, round ${round + 1}`}
         </p>
       )}
+      {onAgain(state).length > 0 && (
+        <p role="alert" className={WARNING}>
+          <strong>It was on again.</strong> You went back: put the {listWords(onAgain(state))} back
+          as it was at this step before you touch anything.
+        </p>
+      )}
       {current.caution && (
         <p className={WARNING}>
           <strong>Take care.</strong> {current.caution}
@@ -67,7 +78,7 @@ export function StepBody({
       </h2>
       {current.detail && <p className="max-w-[34rem]">{current.detail}</p>}
       {current.why && <p className="max-w-[34rem] text-second">{current.why}</p>}
-      <HeldUp {...{ current, state, job, heldUp, at }} />
+      <HeldUp {...{ current, state, job, heldUp, at, beside }} />
       {drying && (
         <CallBack
           runId={runId}
@@ -100,6 +111,13 @@ export function StepBody({
   );
 }
 
+const COMES_LAST: Partial<Record<RunRefusal, string>> = {
+  "power-comes-last": "Power comes last.",
+  "gas-comes-last": "Gas comes after it.",
+  "water-comes-last": "Water comes after it.",
+  "after-another": "Another comes first.",
+};
+
 /** Why the step cannot be done yet, where that is not for its drying or its licence. */
 function HeldUp({
   current,
@@ -107,15 +125,19 @@ function HeldUp({
   job,
   heldUp,
   at,
+  beside,
 }: {
   current: Step;
   state: RunState;
   job: RunJob;
   heldUp: RunRefusal | null;
   at: number | null;
+  beside: readonly EndEntry[];
 }) {
   if (heldUp === "still-waiting") {
-    const timer = state.timers.find(({ key }) => current.waitsFor?.includes(key));
+    const timer = state.timers.findLast(
+      ({ key }) => current.waitsFor?.includes(key) || key === againKey(current.id),
+    );
     return (
       <p
         data-testid="wait"
@@ -125,14 +147,19 @@ function HeldUp({
       </p>
     );
   }
-  if (heldUp !== "power-comes-last" && heldUp !== "after-another") return null;
+  const comesLast = heldUp ? COMES_LAST[heldUp] : undefined;
+  if (!comesLast) return null;
   const now = new Date(at ?? 0).toISOString();
-  const by = blocksOf(job, state, current, now).flatMap((block) => block.by);
-  const open = state.ends.open.filter((end) => by.includes(end.id));
+  const by = blocksOf(job, state, current, now, beside).flatMap((block) => block.by);
+  const here = state.ends.open.filter((end) => by.includes(end.id));
+  const elsewhere = beside.filter((end) => by.includes(end.id));
+  const named = [
+    ...here.map(({ id, end }) => endWordsOf(state, job.place, id) ?? END_WORDS[end].open),
+    ...elsewhere.map(({ end }) => `${END_WORDS[end].open} (another job at this machine)`),
+  ];
   return (
     <p role="alert" className={WARNING}>
-      Not yet: {open.map((end) => END_WORDS[end.end].open).join(", ")}. Go back and put it right
-      first, or say why it stays so.
+      Not yet: {named.join(", ")}. {comesLast} Put that right first, or say why this stays as it is.
     </p>
   );
 }

@@ -1,5 +1,11 @@
 import { GRADE_OPTIONS } from "@/content/grade-options";
-import { READING_WORDS, SEEN_WORDS, SUGGESTS, VERDICT_WORDS } from "@/content/reading-words";
+import {
+  actWords,
+  READING_WORDS,
+  SEEN_WORDS,
+  SUGGESTS,
+  VERDICT_WORDS,
+} from "@/content/reading-words";
 import type { Step } from "@/core/procedures/procedure";
 import type { Judgement } from "@/core/readings/judge";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
@@ -15,9 +21,19 @@ import { GradeChoice } from "@/ui/grade-choice";
 import { Needle } from "@/ui/needle";
 import { SeenSwatch } from "@/ui/seen-swatch";
 import { SwatchChoice } from "@/ui/swatch-choice";
+import { DIRECTIONS } from "@/core/register/directions";
+import { DIRECTION_WORDS } from "@/content/words";
+import { FlowArrow } from "@/ui/flow-arrow";
+import { AlarmRounds, MachineRounds } from "./rounds";
 import type { ReadSeen, Typed } from "../seen";
 
-export type Places = { filters: Option[]; machines: Option[]; alarms: Option[] };
+export type Places = {
+  /** With the machine each sits in. */
+  filters: (Option & { unit: string })[];
+  machines: Option[];
+  /** Some show a figure, others can only be heard. */
+  alarms: (Option & { hasDisplay: boolean })[];
+};
 
 type Props = {
   step: Step;
@@ -61,10 +77,63 @@ export function StepRecord(props: Props) {
   );
 }
 
-function Asked({ step, typed, setTyped, read, tried, system, slot }: Props) {
+function Asked({ step, typed, setTyped, read, tried, system, slot, places }: Props) {
   const { records } = step;
   const choose = (word: string) => setTyped({ ...typed, word });
+  const problem = (field: "count" | "alarms") =>
+    tried && read.kind === "problem" && read.field === field ? read.message : undefined;
   switch (records?.kind) {
+    case "filter-choice":
+      return (
+        <SwatchChoice
+          label="Which filter"
+          name="place"
+          options={places.filters.map(({ value, label }) => ({ value, name: label }))}
+          chosen={typed.place}
+          onChoose={(place) => setTyped({ ...typed, place })}
+        />
+      );
+    case "direction":
+      return (
+        <SwatchChoice
+          label="The air goes"
+          name="direction"
+          options={DIRECTIONS.filter((each) => each !== "unknown").map((value) => ({
+            value,
+            name: DIRECTION_WORDS[value],
+            drawing: <FlowArrow direction={value} />,
+          }))}
+          chosen={typed.word}
+          onChoose={choose}
+        />
+      );
+    case "count":
+      return (
+        <TextField
+          label={records.label}
+          name="count"
+          inputMode="numeric"
+          className="figures min-h-14 text-[1.5rem]"
+          value={typed.count ?? ""}
+          onChange={(event) => setTyped({ ...typed, count: event.target.value })}
+          error={problem("count")}
+        />
+      );
+    case "words":
+      return (
+        <TextField
+          label={records.label}
+          name="said"
+          maxLength={300}
+          className="min-h-14"
+          value={typed.said ?? ""}
+          onChange={(event) => setTyped({ ...typed, said: event.target.value })}
+        />
+      );
+    case "alarms":
+      return (
+        <AlarmRounds alarms={places.alarms} {...{ typed, setTyped }} error={problem("alarms")} />
+      );
     case undefined:
       return null;
     case "look":
@@ -93,6 +162,8 @@ function Asked({ step, typed, setTyped, read, tried, system, slot }: Props) {
     case "size":
       return <SizeFields {...{ typed, setTyped, read, tried, slot, system }} />;
     case "reading":
+      if (isWordKind(records.reading) && records.of === "every-machine")
+        return <MachineRounds kind={records.reading} {...{ places, typed, setTyped }} />;
       return isWordKind(records.reading) ? (
         <>
           <SwatchChoice
@@ -109,7 +180,7 @@ function Asked({ step, typed, setTyped, read, tried, system, slot }: Props) {
           {read.kind === "seen" && read.judgement && (
             <Verdict
               judgement={read.judgement}
-              act={READING_WORDS[records.reading].act}
+              act={actWords(records.reading, read.judgement.verdict)}
               words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
             />
           )}
@@ -199,7 +270,7 @@ function Measured({
         </Button>
       )}
       {read.kind === "seen" && read.judgement && (
-        <Verdict judgement={read.judgement} act={READING_WORDS[reading].act} />
+        <Verdict judgement={read.judgement} act={actWords(reading, read.judgement.verdict)} />
       )}
     </>
   );
@@ -216,8 +287,9 @@ function SizeFields({
 }: Pick<Props, "typed" | "setTyped" | "read" | "tried" | "slot" | "system">) {
   const error = (field: "opening" | "buy") =>
     tried && read.kind === "problem" && read.field === field ? read.message : undefined;
-  const opening = readSize(typed.opening ?? "", "in");
-  const buy = typed.buy ? readSize(typed.buy, "in") : null;
+  const fallback = system === "us" ? "in" : "mm";
+  const opening = readSize(typed.opening ?? "", fallback);
+  const buy = typed.buy ? readSize(typed.buy, fallback) : null;
   const nominal = buy?.ok ? { text: typed.buy ?? "", mm: buy.mm, unit: buy.unit } : slot?.nominal;
   const fit =
     slot && nominal && opening.ok
@@ -250,7 +322,7 @@ function SizeFields({
       />
       {fit && (
         <p role="status" className="border-y-2 border-ink py-3">
-          {nominal?.text}: {fitWords(fit, system === "us" ? "in" : "mm")}
+          {nominal?.text}: {fitWords(fit, fallback)}
         </p>
       )}
     </>

@@ -5,6 +5,9 @@ import { z } from "zod";
 import { replayRun } from "@/core/procedures/run";
 import type { RunJob, RunState } from "@/core/procedures/run-state";
 import { runEventSchema, type Doing, type RunEvent } from "@/core/procedures/run-event";
+import type { EndEntry } from "@/core/procedures/loose-ends";
+import { REFUSED_WORDS } from "../refused-words";
+import type { NotTaken } from "../run-record";
 import { newId } from "./new-id";
 
 export type RunInput = {
@@ -12,14 +15,20 @@ export type RunInput = {
   job: RunJob;
   events: RunEvent[];
   serverNow: string;
+  /** What else is open in the home, of other runs or left over. */
+  beside: EndEntry[];
 };
 
+const NOT_TAKEN = Object.keys(REFUSED_WORDS) as [NotTaken, ...NotTaken[]];
 const answerSchema = z.object({
   events: z.array(runEventSchema),
-  refused: z.array(z.object({ id: z.string(), why: z.string() })),
+  refused: z.array(z.object({ id: z.string(), why: z.enum(NOT_TAKEN) })),
+  now: z.iso.datetime(),
 });
 
 const RETRY_MS = 3000;
+/** So many are sent at once. */
+const BATCH = 200;
 /** How often a run in sight asks what another device has done. */
 const LOOK_EVERY_MS = 5000;
 
@@ -27,6 +36,9 @@ export type RunHandle = {
   state: RunState;
   /** The server could not be reached, or refused; it is tried again by itself. */
   trouble: string | null;
+  /** What the server did not take, in words, until it is put away. */
+  refused: { id: string; words: string }[];
+  putAway: (id: string) => void;
   /** Everything done here has been acknowledged. */
   isSaved: boolean;
   /** The server's time by this device's clock, ms. */
@@ -34,9 +46,14 @@ export type RunHandle = {
   act: (doing: Doing) => void;
 };
 
+/** What is on its way: each thing by itself, so that one that cannot be read loses no other. */
 function waiting(key: string): RunEvent[] {
   try {
-    return z.array(runEventSchema).parse(JSON.parse(localStorage.getItem(key) ?? "[]"));
+    const list = z.array(z.unknown()).safeParse(JSON.parse(localStorage.getItem(key) ?? "[]"));
+    return (list.data ?? []).flatMap((each) => {
+      const event = runEventSchema.safeParse(each);
+      return event.success ? [event.data] : [];
+    });
   } catch {
     return [];
   }
@@ -45,7 +62,7 @@ function waiting(key: string): RunEvent[] {
 const errorSchema = z.object({ error: z.object({ message: z.string() }) });
 
 type Answer =
-  | { kind: "taken"; events: RunEvent[]; trouble: null }
+  | { kind: "taken"; events: RunEvent[]; refused: { id: string; why: NotTaken }[]; now: string }
   | { kind: "refused"; trouble: string }
   | { kind: "unreachable"; trouble: string };
 
@@ -60,7 +77,7 @@ async function send(runId: string, events: readonly RunEvent[]): Promise<Answer>
     if (response.status >= 500) throw new Error(`status ${response.status}`);
     const body: unknown = await response.json();
     const answer = answerSchema.safeParse(body);
-    if (answer.success) return { kind: "taken", events: answer.data.events, trouble: null };
+    if (answer.success) return { kind: "taken", ...answer.data };
     const error = errorSchema.safeParse(body);
     const trouble = error.success ? error.data.error.message : "That could not be saved.";
     return { kind: "refused", trouble };
@@ -69,6 +86,13 @@ async function send(runId: string, events: readonly RunEvent[]): Promise<Answer>
       "Not saved yet: Amber Lintel can’t be reached. It stays on this device and is sent again.";
     return { kind: "unreachable", trouble };
   }
+}
+
+/** “Switch the power on: …”: what was not taken, by its step. */
+function refusedWords(job: RunJob, event: RunEvent | undefined, why: NotTaken): string {
+  const step = event && "step" in event ? event.step : undefined;
+  const title = job.procedure.steps.find(({ id }) => id === step)?.title ?? "One thing done here";
+  return `${title}: not counted, as ${REFUSED_WORDS[why]}`;
 }
 
 /**
@@ -81,14 +105,17 @@ export function useRun(input: RunInput): RunHandle {
   const [known, setKnown] = useState(input.events);
   const [queue, setQueue] = useState<RunEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [refused, setRefused] = useState<{ id: string; words: string }[]>([]);
   const sending = useRef(false);
   const clockError = useRef<number | null>(null);
 
   const state = useMemo(() => {
     // Between the server's answer and the emptied queue an event stands in both.
     const ids = new Set(known.map(({ id }) => id));
-    return replayRun(job, [...known, ...queue.filter(({ id }) => !ids.has(id))]);
-  }, [job, known, queue]);
+    const ahead = queue.filter(({ id }) => !ids.has(id));
+    const beside = { open: input.beside, accepted: known.length };
+    return replayRun(job, [...known, ...ahead], undefined, beside);
+  }, [job, known, queue, input.beside]);
 
   const keep = useCallback(
     (events: RunEvent[]) => {
@@ -99,22 +126,46 @@ export function useRun(input: RunInput): RunHandle {
     [key],
   );
 
+  // The server's clock counts: a phone's may be wrong.
+  const now = useCallback(() => Date.now() + (clockError.current ?? 0), []);
+  /** What is on its way, nothing of it later than now: its clock may have been set since. */
+  const stamped = useCallback(
+    (of: string) =>
+      waiting(of).map((event) =>
+        Date.parse(event.at) > now() ? { ...event, at: new Date(now()).toISOString() } : event,
+      ),
+    [now],
+  );
+
   const flush = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
-    for (let events = waiting(key); events.length > 0; events = waiting(key)) {
-      const answer = await send(runId, events);
-      setTrouble(answer.trouble);
-      if (answer.kind === "unreachable") {
+    for (let events = stamped(key); events.length > 0; events = stamped(key)) {
+      const batch = events.slice(0, BATCH);
+      const answer = await send(runId, batch);
+      if (answer.kind !== "taken") {
+        setTrouble(answer.trouble);
         await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
         continue;
       }
-      if (answer.kind === "taken") setKnown(answer.events);
-      const sent = new Set(events.map((event) => event.id));
+      clockError.current = Date.parse(answer.now) - Date.now();
+      setKnown(answer.events);
+      // What a wrong clock dated stays here until that is set; the rest is named and put away.
+      const early = new Set(
+        answer.refused.flatMap(({ id, why }) => (why === "clock-off" ? [id] : [])),
+      );
+      setTrouble(early.size > 0 ? `Not saved yet: ${REFUSED_WORDS["clock-off"]}` : null);
+      const told = answer.refused.flatMap(({ id, why }) => {
+        const event = batch.find((each) => each.id === id);
+        return early.has(id) ? [] : [{ id, words: refusedWords(job, event, why) }];
+      });
+      if (told.length > 0) setRefused((before) => [...before, ...told]);
+      const sent = new Set(batch.flatMap(({ id }) => (early.has(id) ? [] : [id])));
       keep(waiting(key).filter((event) => !sent.has(event.id)));
+      if (early.size > 0) await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
     }
     sending.current = false;
-  }, [key, keep, runId]);
+  }, [key, keep, runId, job, stamped]);
 
   // The browser's store and the network are outside React: pick up what a reload left behind, and
   // what another device did while this one slept.
@@ -131,6 +182,7 @@ export function useRun(input: RunInput): RunHandle {
       const answer = answerSchema.safeParse(await response?.json().catch(() => null));
       // Asked before something was done here, the answer may come after it, and know less.
       if (!answer.success || waiting(key).length > 0) return;
+      clockError.current = Date.parse(answer.data.now) - Date.now();
       setKnown((before) =>
         answer.data.events.length > before.length ? answer.data.events : before,
       );
@@ -146,8 +198,6 @@ export function useRun(input: RunInput): RunHandle {
     };
   }, [flush, input.serverNow, key, runId]);
 
-  // The server's clock counts: a phone's may be wrong.
-  const now = useCallback(() => Date.now() + (clockError.current ?? 0), []);
   const act = useCallback(
     (doing: Doing) => {
       const at = new Date(now()).toISOString();
@@ -156,5 +206,9 @@ export function useRun(input: RunInput): RunHandle {
     },
     [flush, keep, key, now],
   );
-  return { state, trouble, isSaved: queue.length === 0, now, act };
+  const putAway = useCallback(
+    (id: string) => setRefused((before) => before.filter((each) => each.id !== id)),
+    [],
+  );
+  return { state, trouble, refused, putAway, isSaved: queue.length === 0, now, act };
 }

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
 import { cadenceWords, pathOfTask } from "@/content/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
@@ -172,7 +172,7 @@ function Next({
           <Row name="Where">{where || unit?.name || "through the house"}</Row>
           {off && (
             <Row name="Shut off">
-              {off.place}, {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
+              {off.place}, {offWords(off)}
             </Row>
           )}
           {bring.length > 0 && <Row name="Bring">{bring.join(", ")}</Row>}

@@ -1,7 +1,7 @@
 "use client";
 
 import { Dialog } from "radix-ui";
-import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords, SHUT_OFF_WORDS } from "@/content/words";
 import type { ShutOff } from "@/core/register/register";
 import { Button } from "@/ui/button";
 
@@ -31,8 +31,7 @@ function ShutOffList({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
     <ol className="mt-1.5 list-decimal space-y-1 pl-5">
       {shutOffs.map((off) => (
         <li key={off.id}>
-          {SHUT_OFF_WORDS[off.kind].name}: {off.place},{" "}
-          {off.offPosition ?? SHUT_OFF_WORDS[off.kind].off}
+          {SHUT_OFF_WORDS[off.kind]}: {off.place}, {offWords(off)}
         </li>
       ))}
     </ol>
