@@ -8,6 +8,7 @@ const shared = {
   moduleNameMapper: {
     "^@/(.*)$": "<rootDir>/src/$1",
     "^server-only$": "<rootDir>/e2e/empty-module.ts",
+    "^next/cache$": "<rootDir>/tests/next-cache.ts",
   },
 };
 

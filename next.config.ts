@@ -28,6 +28,8 @@ const config: NextConfig = {
   serverExternalPackages: ["@libsql/client", "libsql"],
   // npm test checks types, three times as fast as the build would.
   typescript: { ignoreBuildErrors: true },
+  // A picture of 20 MB comes through the check of its origin whole.
+  experimental: { proxyClientMaxBodySize: "22mb" },
   turbopack: { root: path.resolve(".") },
   headers: async () => [{ source: "/:path*", headers: securityHeaders }],
 };

@@ -1,27 +1,25 @@
 import { NextResponse, type NextRequest } from "next/server";
+import { isKnownHost } from "./lib/hosts";
+
+const refuse = (code: string, message: string): NextResponse =>
+  NextResponse.json({ error: { code, message, path: [] } }, { status: 403 });
 
 /**
- * A page of another site must not be able to write here through the reader's browser: requests
- * that change something are taken from our own pages and from programs, which send no origin.
+ * Who may ask. Only names this server is known by are answered: a page of another site could else
+ * give its own name this machine's address, and read and write here as if it were ours. And what
+ * changes something is taken from our own pages and from programs, which send no origin.
  */
 export function proxy(request: NextRequest): NextResponse {
-  const origin = request.headers.get("origin");
   const host = request.headers.get("host");
+  if (!isKnownHost(host, process.env))
+    return refuse(
+      "unknown-host",
+      "This name is not known here. Add it to AMBER_HOSTS if it is yours.",
+    );
+  const origin = request.headers.get("origin");
   const isOwn = origin === null || (URL.canParse(origin) && new URL(origin).host === host);
   if (isOwn || request.method === "GET" || request.method === "HEAD") return NextResponse.next();
-  return NextResponse.json(
-    {
-      error: {
-        code: "foreign-origin",
-        message: "Only Amber Lintel’s own pages may write.",
-        path: [],
-      },
-    },
-    { status: 403 },
-  );
+  return refuse("foreign-origin", "Only Amber Lintel’s own pages may write.");
 }
 
-// Reading sends no origin: only requests with one pay for the check.
-export const config = {
-  matcher: [{ source: "/((?!_next/static).*)", has: [{ type: "header", key: "origin" }] }],
-};
+export const config = { matcher: ["/((?!_next/static).*)"] };

@@ -9,14 +9,13 @@ class Led extends Error {
   }
 }
 
-/** Stands in for next/navigation and next/cache, which need a running server. */
+/** Stands in for next/navigation, which needs a running server. */
 export const navigation = {
   RedirectType: { push: "push", replace: "replace" },
   redirect: (to: string) => {
     throw new Led(to);
   },
 };
-export const caching = { refresh: () => undefined };
 
 /** The demo's database as the application's own, and the clock held. */
 export async function actOnDemo(): Promise<DemoStore> {

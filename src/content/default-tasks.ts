@@ -63,7 +63,10 @@ const LOOK_AFTER_DUCTS_DAYS = 7;
 
 /** A line is flushed while its machine makes water. */
 const flushLine = (cadence: Cadence): TaskDefinition =>
-  job("flush", "Brush and flush the line", cadence, "owner", 20, led("flush-condensate-line"));
+  job("flush", "Brush and flush the line", cadence, "owner", 20, {
+    settles: ["drain"],
+    ...led("flush-condensate-line"),
+  });
 
 const CLEAR_LINE = job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, {
   onlyWhen: true,
@@ -93,23 +96,31 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     }),
     job("replace", "Have the thermocouple replaced", onReading("thermocouple-mv"), "licensed", 30, {
       onlyWhen: true,
+      safety: true,
     }),
   ],
   "heat-exchanger": [
-    job("test", "Have the heat exchanger tested", every(2, "year"), "licensed", 20),
+    job("test", "Have the heat exchanger tested", every(2, "year"), "licensed", 20, {
+      safety: true,
+    }),
   ],
   "condensate-trap": [job("flush", "Rinse and refill the trap", every(6, "month"), "owner", 15)],
   "condensate-line": [flushLine(every(2, "month", "cooling")), CLEAR_LINE],
   "plastic-vent": [
     job("intake", "Clear leaves from vent and intake", season("leafFall", 14), "owner", 20),
-    job("snow", "Clear snow from both ends", every(1, "week", "snow"), "owner", 5),
+    job("snow", "Clear snow from both ends", every(1, "week", "snow"), "owner", 5, {
+      safety: true,
+    }),
   ],
-  "metal-vent": [job("look", "Look over the vent pipe", BEFORE_HEATING, "owner", 5)],
+  "metal-vent": [
+    job("look", "Look over the vent pipe", BEFORE_HEATING, "owner", 5, { safety: true }),
+  ],
   "air-intake": [job("brush", "Vacuum the air inlet", yearly, "owner", 10)],
   wiring: [
     job("look", "Look over wires and ends, power off", yearly, "owner", 10),
     job("mend", "Have the wires’ ends made anew", onReading("wires"), "licensed", 30, {
       onlyWhen: true,
+      safety: true,
     }),
   ],
   "evaporator-coil": [
@@ -133,6 +144,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       waiting: 10,
       alsoDoes: ["base-drain:clear"],
       ...led("rinse-outdoor-coil"),
+      settles: ["coil"],
     }),
   ],
   "base-drain": [
@@ -183,16 +195,12 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     }),
   ],
   "exhaust-hose": [job("vacuum", "Vacuum the hose’s ends", yearly, "owner", 10)],
-  flue: [job("check", "Have the flue checked", yearly, "licensed", 20)],
+  flue: [job("check", "Have the flue checked", yearly, "licensed", 20, { safety: true })],
   "magnetic-filter": [
-    job(
-      "clean",
-      "Clean the magnetic filter",
-      BEFORE_HEATING,
-      "owner",
-      30,
-      led("magnetic-full-clean", "magnetic-quick-flush"),
-    ),
+    job("clean", "Clean the magnetic filter", BEFORE_HEATING, "owner", 30, {
+      settles: ["sludge"],
+      ...led("magnetic-full-clean", "magnetic-quick-flush"),
+    }),
     job("again", "Flush it once more", onReading("sludge"), "owner", 10, {
       onlyWhen: true,
       ...led("magnetic-quick-flush", "magnetic-full-clean"),
@@ -227,7 +235,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     }),
   ],
   "outside-terminal": [job("brush", "Clear the outside terminal", yearly, "owner", 10)],
-  "dryer-duct": [job("brush", "Brush out the dryer’s duct", yearly, "owner", 30)],
+  "dryer-duct": [job("brush", "Brush out the dryer’s duct", yearly, "owner", 30, { safety: true })],
   "outside-flap": [job("free", "See that the flap moves", every(6, "month"), "owner", 5)],
   batteries: [job("change", "Put in new batteries", season("heatingStart", -14), "owner", 5)],
   programme: [job("check", "Check its times and its reading", every(6, "month"), "owner", 5)],
@@ -250,6 +258,7 @@ const PART_TASKS_AT: Partial<
     "condenser-coil": [
       job("clean", "Brush and wipe the coils", season("coolingStart", -21), "owner", 25, {
         ...led("brush-portable-coils"),
+        settles: ["coil"],
       }),
     ],
   },
@@ -314,18 +323,21 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
   "gas-room-heater": [
     job("visit", "Have flue and gas checked", BEFORE_HEATING, "licensed", 30, {
       alsoDoes: ["flue:check"],
+      safety: true,
     }),
   ],
   boiler: [job("visit", "Have it serviced", BEFORE_HEATING, "licensed", 60)],
   ducts: [job("registers", "Count registers, free the returns", every(6, "month"), "owner", 20)],
   "co-alarm": [
-    job("replace", "Replace the alarm", { kind: "age", minYears: 5, maxYears: 7 }, "owner", 10),
+    job("replace", "Replace the alarm", { kind: "age", minYears: 5, maxYears: 7 }, "owner", 10, {
+      safety: true,
+    }),
   ],
 };
 
 export const HOME_TASKS: readonly TaskDefinition[] = [
   job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5, led("walk-round")),
-  job("alarms", "Press the test of every alarm", every(1, "month"), "owner", 5),
+  job("alarms", "Press the test of every alarm", every(1, "month"), "owner", 5, { safety: true }),
 ];
 
 /** The calendar school’s interval where no maker gave one: docs/sources.md#jobs. */

@@ -1,4 +1,5 @@
 import type { UnitSystem } from "@/core/quantities/length";
+import type { Judgement } from "@/core/readings/judge";
 import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
 import type { ReadingTaken } from "@/core/register/register";
@@ -210,6 +211,17 @@ export const actWords = (kind: ReadingKind, verdict: Verdict): string => {
   const { act, stop } = READING_WORDS[kind];
   return verdict === "stop" ? (stop ?? act) : act;
 };
+
+/** Where too much asks for something else than too little: what was measured wrongly is measured again. */
+const ABOVE: Partial<Record<ReadingKind, string>> = {
+  "thermocouple-mv": "more than one gives: it was measured wrongly. Measure again, replace nothing",
+};
+
+/** What a judgement asks for, by the side on which it lies. */
+export const adviceWords = (
+  kind: ReadingKind,
+  { verdict, facts }: Pick<Judgement, "verdict" | "facts">,
+): string => (facts["side"] === "above" ? ABOVE[kind] : undefined) ?? actWords(kind, verdict);
 
 /** The words of what is seen, as a person says them. */
 export const SEEN_WORDS: Readonly<Record<string, string>> = {

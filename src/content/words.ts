@@ -2,6 +2,7 @@ import type { EndKind } from "@/core/procedures/loose-ends";
 import type {
   ContactRole,
   HouseholdKind,
+  Main,
   Seat,
   ShutOff,
   ShutOffKind,
@@ -88,6 +89,12 @@ export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, string>> = {
   plug: "Plug",
   "gas-cock": "Gas cock",
   "water-valve": "Water valve",
+};
+
+export const MAIN_WORDS: Readonly<Record<Main, string>> = {
+  water: "Main water valve",
+  gas: "Main gas cock",
+  power: "Main breaker",
 };
 
 /** What of a shut-off goes without saying; which way a switch or a handle is off does not. */

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { readMoney } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { DAY_WORDS, isDay, readPastDay } from "./forms";
+import { DAY_WORDS, isDay, readPastDay, readWhole } from "./forms";
 
 const MOST_MINUTES = 6000;
 
@@ -19,9 +19,14 @@ export const doneForm = (today: PlainDate, currency: string) =>
       const date = readPastDay(fields.date, today);
       if (!isDay(date))
         context.addIssue({ code: "custom", path: ["date"], message: DAY_WORDS[date] });
-      const minutes = fields.minutes === "" ? undefined : Number(fields.minutes);
-      if (minutes !== undefined && !(Number.isInteger(minutes) && minutes <= MOST_MINUTES))
-        context.addIssue({ code: "custom", path: ["minutes"], message: "Whole minutes." });
+      const minutes =
+        fields.minutes === "" ? undefined : readWhole(fields.minutes, 0, MOST_MINUTES);
+      if (minutes === null)
+        context.addIssue({
+          code: "custom",
+          path: ["minutes"],
+          message: `Whole minutes, 0 to ${MOST_MINUTES}.`,
+        });
       const cost = fields.cost === "" ? undefined : readMoney(fields.cost, currency);
       if (cost === null)
         context.addIssue({
@@ -33,7 +38,7 @@ export const doneForm = (today: PlainDate, currency: string) =>
       return {
         date,
         ...(fields.words ? { words: fields.words } : {}),
-        ...(minutes === undefined ? {} : { minutes }),
+        ...(minutes === undefined || minutes === null ? {} : { minutes }),
         ...(cost === undefined || cost === null ? {} : { costMinor: cost }),
       };
     });

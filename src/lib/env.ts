@@ -11,6 +11,8 @@ const envSchema = z.object({
     .min(1, "AMBER_PORT must be 1 to 65535")
     .max(65_535, "AMBER_PORT must be 1 to 65535")
     .default(4180),
+  /** Further names this server may be asked by, with commas between: what phones on the network use. */
+  AMBER_HOSTS: z.string().optional(),
   /** Holds the clock still, for tests and pictures: an instant such as 2026-03-14T09:00:00Z. */
   AMBER_CLOCK: z.iso.datetime({ offset: true, error: "AMBER_CLOCK must be an instant" }).optional(),
 });

@@ -1,5 +1,10 @@
 import { z } from "zod";
-import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
+import {
+  EARLIEST_DAY,
+  LATEST_DAY,
+  readPlainDate,
+  type PlainDate,
+} from "@/core/quantities/plain-date";
 
 /** What a form shows after it was sent: what was typed, and what is wrong with which field. */
 export type FormState = {
@@ -7,7 +12,47 @@ export type FormState = {
   attempt: number;
   values: Record<string, string[]>;
   errors: Record<string, string>;
+  /** What stands there now, where somebody changed it since the form was opened. */
+  theirs?: Record<string, string[]>;
 };
+
+/** The field in which a form says what it was opened with. */
+const OPENED_WITH = "opened-with";
+
+/** Only what says something: an empty field and one that is not there are the same. */
+const said = (values: Record<string, string[]>): string =>
+  JSON.stringify(
+    Object.entries(values)
+      .map(([name, list]) => [name, list.filter(Boolean)] as const)
+      .filter(([, list]) => list.length > 0)
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
+  );
+
+const openedSchema = z.record(z.string(), z.array(z.string()));
+
+/**
+ * The answer to a form whose subject was saved by somebody else since it was opened: both are
+ * offered, nothing is written over. Null where nothing came between.
+ */
+export function overtaken(
+  previous: FormState,
+  form: FormData,
+  now: Record<string, string[]>,
+): FormState | null {
+  const text = form.get(OPENED_WITH);
+  if (typeof text !== "string") return null;
+  const opened = openedSchema.safeParse(parseJson(text));
+  if (!opened.success || said(opened.data) === said(now)) return null;
+  return { attempt: previous.attempt + 1, values: fieldsOf(form), errors: {}, theirs: now };
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
 
 export const emptyForm = (values: Record<string, string[]> = {}): FormState => ({
   attempt: 0,
@@ -19,7 +64,8 @@ export const emptyForm = (values: Record<string, string[]> = {}): FormState => (
 export function fieldsOf(form: FormData): Record<string, string[]> {
   const fields: Record<string, string[]> = {};
   for (const [name, value] of form.entries())
-    if (typeof value === "string" && !name.startsWith("$")) (fields[name] ??= []).push(value);
+    if (typeof value === "string" && !name.startsWith("$") && name !== OPENED_WITH)
+      (fields[name] ??= []).push(value);
   return fields;
 }
 
@@ -46,18 +92,26 @@ export const refused = (
   errors: Record<string, string>,
 ): FormState => ({ attempt: previous.attempt + 1, values, errors });
 
-export type DayProblem = "missing" | "unreadable" | "future";
+export type DayProblem = "missing" | "unreadable" | "future" | "too-early" | "too-late";
 
-/** A day from a date field, not later than today. */
-export function readPastDay(text: string, today: PlainDate): PlainDate | DayProblem {
+/** A day from a date field, within what a home can hold; a half-typed year is no day. */
+export function readDay(text: string): PlainDate | DayProblem {
   if (text === "") return "missing";
   const date = readPlainDate(text);
   if (!date) return "unreadable";
-  return date > today ? "future" : date;
+  if (date < EARLIEST_DAY) return "too-early";
+  return date > LATEST_DAY ? "too-late" : date;
 }
 
+/** A day from a date field, not later than today. */
+export function readPastDay(text: string, today: PlainDate): PlainDate | DayProblem {
+  const date = readDay(text);
+  return isDay(date) && date > today ? "future" : date;
+}
+
+const PROBLEMS: readonly string[] = ["missing", "unreadable", "future", "too-early", "too-late"];
 export const isDay = (value: PlainDate | DayProblem): value is PlainDate =>
-  value !== "missing" && value !== "unreadable" && value !== "future";
+  !PROBLEMS.includes(value);
 
 /** A date field that has to hold a day, today or earlier. */
 export const pastDay = (today: PlainDate) =>
@@ -72,4 +126,20 @@ export const DAY_WORDS: Readonly<Record<DayProblem, string>> = {
   missing: "Give the day it was done.",
   unreadable: "That is not a day. Write it as year, month and day.",
   future: "That day is still to come. Give today or an earlier day.",
+  "too-early": "That is before 1900. Write the year with four figures.",
+  "too-late": "That is too far ahead. Look at the year again.",
 };
+
+/** A whole number as people type one: figures only. “-5”, “0x10” and “1e3” are none; null too. */
+export function readWhole(text: string, least: number, most: number): number | null {
+  const plain = text.trim();
+  if (!/^\d{1,9}$/.test(plain)) return null;
+  const value = Number(plain);
+  return value >= least && value <= most ? value : null;
+}
+
+/** A decimal as people type one, with a point or a comma and either minus sign; null for what is none. */
+export function readDecimal(text: string): number | null {
+  const plain = text.trim().replace(",", ".").replace("−", "-");
+  return /^-?\d{1,9}(\.\d{1,9})?$/.test(plain) ? Number(plain) : null;
+}

@@ -169,6 +169,7 @@ export function ChoiceField({
               name={name}
               value={option.value}
               defaultChecked={option.value === defaultValue}
+              aria-invalid={error ? true : undefined}
               className="sr-only"
             />
             {option.label}

@@ -34,6 +34,7 @@ export function GradeChoice({
               value={option.value}
               defaultChecked={option.value === defaultValue}
               onChange={() => onChoose?.(option.value)}
+              aria-invalid={error ? true : undefined}
               className="sr-only"
             />
             <FilterSwatch shade={option.value} />

@@ -4,6 +4,10 @@ export type PlainDate = string & { readonly __brand: "PlainDate" };
 /** Whole days since 1 January 1970; the form dates take inside loops. */
 export type DayNumber = number;
 
+/** Nothing in a house that is kept here is older, and no plan reaches further. Our choice. */
+export const EARLIEST_DAY = "1900-01-01" as PlainDate;
+export const LATEST_DAY = "2200-12-31" as PlainDate;
+
 const MS_PER_DAY = 86_400_000;
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
 

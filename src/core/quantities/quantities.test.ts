@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { moneyFigure, moneyWords, readMoney } from "./money";
 import { isBelow, reaches, roundTo } from "./rounding";
 import { ratingWords, readRating, toMerv, type RatingScheme } from "./rating";
-import { actualSize, outgrows, readSize, sizeWords } from "./size";
+import { actualSize, isRound, outgrows, readSize, sizeWords } from "./size";
 import {
   differenceFromKelvin,
   differenceToKelvin,
@@ -101,6 +101,13 @@ describe("sizes", () => {
     ['19-1/2x24-1/2x3/4"', { w: 495.3, h: 622.3, d: 19.05 }, "in"],
     ["49,5*49,5*2,2 cm", { w: 495, h: 495, d: 22 }, "cm"],
     ["495 x 495 x 22mm", { w: 495, h: 495, d: 22 }, "mm"],
+    ['20"x25"x4"', { w: 508, h: 635, d: 101.6 }, "in"],
+    ["20”x25”x4”", { w: 508, h: 635, d: 101.6 }, "in"],
+    ["500mmx500mm", { w: 500, h: 500 }, "mm"],
+    ["20inx25in", { w: 508, h: 635 }, "in"],
+    ["20in.x25in.x1in.", { w: 508, h: 635, d: 25.4 }, "in"],
+    ["ø200 × 300 mm", { w: 200, h: 300 }, "mm"],
+    ["dia. 8 x 12 in", { w: 203.2, h: 304.8 }, "in"],
   ])("reads %s", (text, mm, unit) => {
     expect(readSize(text)).toEqual({ ok: true, mm, unit });
   });
@@ -121,7 +128,14 @@ describe("sizes", () => {
 
   it("asks the home's unit only where the figures leave it open", () => {
     expect(readSize("80x80x5", "mm")).toMatchObject({ unit: "mm" });
+    expect(readSize("61x61x5", "mm")).toMatchObject({ unit: "mm" });
     expect(readSize("20x20x1", "mm")).toMatchObject({ unit: "in" });
+    // Fifty could be inches or centimetres there: it is asked.
+    expect(readSize("50x50x5", "mm")).toEqual({ ok: false, why: "which-unit" });
+    expect(readSize("50x50x5", "in")).toMatchObject({ unit: "in" });
+    expect(readSize("80x80x5", "in")).toEqual({ ok: false, why: "which-unit" });
+    expect(isRound("ø200 × 300 mm")).toBe(true);
+    expect(isRound("20x20x1")).toBe(false);
   });
 
   it("makes a nominal inch filter half an inch smaller, and believes a tape", () => {

@@ -1,4 +1,7 @@
-/** Width × height × depth of a filter or its slot, mm; depth may be unknown. */
+/**
+ * Width × height × depth of a filter or its slot, mm; depth may be unknown. Of something round `w` is
+ * its diameter and `h` its height: see `isRound`.
+ */
 export type SizeMm = { w: number; h: number; d?: number };
 export type LengthUnit = "in" | "mm" | "cm";
 
@@ -11,6 +14,12 @@ const LARGEST_MM = 3000;
 /** A first figure up to here, without a unit, means inches; from MM_FROM on it means millimetres. */
 const INCHES_TO = 60;
 const MM_FROM = 100;
+/** In a metric home figures up to here, which hardly any filter has in millimetres, mean inches. */
+const METRIC_INCHES_TO = 36;
+
+/** A cylinder or a wrap: “ø 200 × 300 mm”, “dia. 8 x 12 in”, “round 20x30 cm”. */
+const ROUND = /^\s*(?:ø|⌀|diameter|dia\.?|round)\s*/i;
+export const isRound = (text: string): boolean => ROUND.test(text);
 
 export type SizeReading =
   | { ok: true; mm: SizeMm; unit: LengthUnit }
@@ -24,15 +33,18 @@ function readNumber(text: string): number | null {
 }
 
 /**
- * Reads a size as people write it: `20x25x4`, `20 x 25 x 4 in`, `500×500×48`, `19 1/2 x 24 1/2 "`.
- * Without a unit, small figures are inches and large ones millimetres.
+ * Reads a size as people write it: `20x25x4`, `20"x25"x4"`, `500mmx500mm`, `19 1/2 x 24 1/2 "`,
+ * `ø200 × 300 mm`. Without a unit small figures are inches and large ones millimetres; between them
+ * the home's own unit decides, and where both could be it is asked.
  */
 export function readSize(text: string, fallback?: LengthUnit): SizeReading {
   const plain = text
+    .replace(ROUND, "")
     .trim()
     .toLowerCase()
-    .replace(/″|''|inches|inch/g, "in")
-    .replace(/"/g, "in");
+    .replace(/″|“|”|„|''|’’|"|inches|inch/g, "in")
+    // A unit right before the next figure's sign stands by itself: “500mmx500mm”.
+    .replace(/(in|mm|cm)\.?(?=\s*[x×*])/g, "$1 ");
   const unitless = plain.replace(/(in|mm|cm)\b\.?/g, " ").trim();
   const named = [...new Set([...plain.matchAll(/(in|mm|cm)(?![a-z])/g)].map((match) => match[1]))];
   if (named.length > 1) return { ok: false, why: "unreadable" };
@@ -43,13 +55,19 @@ export function readSize(text: string, fallback?: LengthUnit): SizeReading {
   if (w === 0 || h === 0 || d === 0) return { ok: false, why: "zero" };
   if (![w, h, d ?? 1].every((n) => Number.isFinite(n))) return { ok: false, why: "unreadable" };
   const largest = Math.max(w!, h!);
-  const unit =
-    (named[0] as LengthUnit | undefined) ??
-    (largest <= INCHES_TO ? "in" : largest >= MM_FROM ? "mm" : fallback);
+  const unit = (named[0] as LengthUnit | undefined) ?? unitOf(largest, fallback);
   if (!unit) return { ok: false, why: "which-unit" };
   const mm = (n: number) => Math.round(n * MM_PER[unit] * 1000) / 1000;
   if (mm(largest) > LARGEST_MM) return { ok: false, why: "too-large" };
   return { ok: true, unit, mm: { w: mm(w!), h: mm(h!), ...(d === undefined ? {} : { d: mm(d) }) } };
+}
+
+/** What a bare figure is in; undefined where it could be either. */
+function unitOf(largest: number, fallback: LengthUnit | undefined): LengthUnit | undefined {
+  if (fallback === "mm")
+    return largest > INCHES_TO ? "mm" : largest <= METRIC_INCHES_TO ? "in" : undefined;
+  if (largest <= INCHES_TO) return "in";
+  return largest >= MM_FROM ? "mm" : undefined;
 }
 
 const SIXTEENTHS = 16;

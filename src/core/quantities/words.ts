@@ -38,6 +38,12 @@ export function dayAndMonth(date: PlainDate, today: PlainDate): string {
   return `${day} ${SHORT_MONTHS[month - 1]}${yearWord}`;
 }
 
+/** “Feb 2025”: for what is known to the month. */
+export function monthWords(date: PlainDate): string {
+  const { year, month } = civil(toDay(date));
+  return `${SHORT_MONTHS[month - 1]} ${year}`;
+}
+
 /** A day of any year, `MM-DD`, as “14 Mar”. */
 export function monthDayWords(monthDay: string): string {
   const [month, day] = monthDay.split("-").map(Number);
@@ -50,19 +56,22 @@ export function longDate(date: PlainDate): string {
   return `${LONG_WEEKDAYS[weekday(date)]} ${day} ${MONTHS[month - 1]}`;
 }
 
-/** Up to this many days a span is counted in days, then in weeks, then in months. */
+/** Up to this many days a span is counted in days, then in weeks, in months, and in years. */
 const DAYS_AS_DAYS = 13;
 const DAYS_AS_WEEKS = 75;
+const DAYS_AS_MONTHS = 730;
 const DAYS_PER_MONTH = 30.44;
+const DAYS_PER_YEAR = 365.25;
 
 const counted = (n: number, noun: string) => `${n} ${noun}${n === 1 ? "" : "s"}`;
 
-/** A length of time, as coarse as it is long: “1 day”, “3 weeks”, “5 months”. */
+/** A length of time, as coarse as it is long: “1 day”, “3 weeks”, “5 months”, “3 years”. */
 export function spanWords(days: number): string {
   const length = Math.abs(days);
   if (length <= DAYS_AS_DAYS) return counted(length, "day");
   if (length <= DAYS_AS_WEEKS) return counted(Math.round(length / 7), "week");
-  return counted(Math.round(length / DAYS_PER_MONTH), "month");
+  if (length <= DAYS_AS_MONTHS) return counted(Math.round(length / DAYS_PER_MONTH), "month");
+  return counted(Math.round(length / DAYS_PER_YEAR), "year");
 }
 
 /** How far off a day is: “today”, “in 9 days”, “in about 3 weeks”, “9 days over”. */

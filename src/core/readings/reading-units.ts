@@ -40,6 +40,12 @@ export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {
   return system === "us" ? [other, metric] : [metric, other];
 }
 
+/** A judged value as it is typed again into a field of the home's unit, to as many places as it takes. */
+export function readingFigure(kind: ReadingKind, value: number, system: UnitSystem): string {
+  const [unit] = unitsFor(kind, system);
+  return String(Number((value / (unit?.per ?? 1)).toPrecision(7)));
+}
+
 /** A judged value as the home writes it: “4.79 µF”, “61 %”. */
 export function readingWords(kind: ReadingKind, value: number, system: UnitSystem): string {
   const [unit] = unitsFor(kind, system);

@@ -7,7 +7,17 @@ const every = { kind: "every", n: 10, unit: "day", within: undefined } as const;
 const standing = (extra: Partial<TaskStanding>): TaskStanding => ({
   task: {
     ...{ id: "home.walk", key: "walk", name: "Walk", kind: "home", cadence: every, who: "owner" },
-    ...{ handsOn: 5, waiting: 0, alsoDoes: [], isOff: false, isChanged: false, isOwn: false },
+    ...{
+      handsOn: 5,
+      waiting: 0,
+      alsoDoes: [],
+      isOff: false,
+      isChanged: false,
+      isSafety: false,
+      settles: [],
+      isUnreadable: false,
+      isOwn: false,
+    },
     procedureIds: [],
   },
   unit: null,
@@ -17,6 +27,7 @@ const standing = (extra: Partial<TaskStanding>): TaskStanding => ({
   state: "none",
   because: every,
   lastDone: null,
+  problem: null,
   since: null,
   putOff: null,
   ahead: [],

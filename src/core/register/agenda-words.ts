@@ -1,8 +1,16 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
-import { agoWords, awayWords, dateWords, dayAndMonth, spanWords } from "../quantities/words";
+import {
+  agoWords,
+  awayWords,
+  dateWords,
+  dayAndMonth,
+  monthWords,
+  spanWords,
+} from "../quantities/words";
 import type { TaskStanding } from "./agenda";
 
-type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state">;
+type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state"> &
+  Partial<Pick<TaskStanding, "because">>;
 
 /** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”. */
 export function dueWords({ due, closes, state }: Dates, today: PlainDate): string {
@@ -20,8 +28,15 @@ export function dueWords({ due, closes, state }: Dates, today: PlainDate): strin
 }
 
 /** The days around it: “12 to 23 Mar”, “until 23 Mar”, “was due by 28 Feb”. */
-export function windowWords({ opens, due, closes, state }: Dates, today: PlainDate): string {
+export function windowWords(
+  { opens, due, closes, state, because }: Dates,
+  today: PlainDate,
+): string {
   if (!due) return "";
+  if (because?.kind === "age" && opens && closes)
+    return state === "past"
+      ? `spent since ${monthWords(closes)}: replace it`
+      : `spent between ${monthWords(opens)} and ${monthWords(closes)}${state === "not-yet" ? "" : ": replace it"}`;
   const day = (date: PlainDate) => dayAndMonth(date, today);
   switch (state) {
     case "past":

@@ -36,6 +36,8 @@ export type TaskStanding = {
   putOff: PutOff | null;
   /** The days it is taken to be done, one after another; never before today. */
   ahead: PlainDate[];
+  /** Why no day can be given, where what is stored of it is at odds with itself. */
+  problem: string | null;
 };
 
 /** A try that came to nothing: when, why, and when to try again. */
@@ -178,7 +180,11 @@ function readingsFor(book: HomeBook, task: PlannedTask): DueTask["readings"] {
     const isHere = event.partId
       ? event.partId === task.partId || (!task.partId && event.unitId === task.unitId)
       : event.unitId === task.unitId;
-    return isHere ? [{ kind: taken.kind, date: event.date, verdict: judgement.verdict }] : [];
+    if (!isHere) return [];
+    // What was measured wrongly calls for a measurement, not for a part.
+    const isWrong = taken.kind === "thermocouple-mv" && judgement.facts["side"] === "above";
+    const verdict = isWrong ? ("watch" as const) : judgement.verdict;
+    return [{ kind: taken.kind, date: event.date, verdict }];
   });
 }
 
@@ -252,30 +258,39 @@ export function agendaOf(
     seen.add(placeKey(task));
     const lastDone = lastDoneOf(book, task, isMain, byUnit.get(task.unitId) ?? []);
     const standing = slots.get(task.partId ?? "");
-    const dueTask = dueTaskOf(book, task, unit, standing, lastDone);
     const putOff = putOffOf(book, task, lastDone);
-    const common = { task, unit, lastDone, putOff, since: owedSince(book, task, unit) };
-    if (task.isOff || !isCountable(dueTask))
+    const problem = task.isUnreadable ? UNREADABLE : null;
+    const common = { task, unit, lastDone, putOff, problem, since: owedSince(book, task, unit) };
+    const nothing = {
+      ...common,
+      because: task.cadence,
+      opens: null,
+      due: null,
+      closes: null,
+      state: "none" as const,
+      ahead: [],
+    };
+    try {
+      const dueTask = dueTaskOf(book, task, unit, standing, lastDone);
+      if (task.isOff || !isCountable(dueTask)) return nothing;
+      const work = clockworkOf(dueTask, now, end);
+      const dates = work.now();
       return {
         ...common,
-        because: task.cadence,
-        opens: null,
-        due: null,
-        closes: null,
-        state: "none",
-        ahead: [],
+        ...asDates(dates),
+        because: governing(dueTask, now, end),
+        state: stateOn(dates, now),
+        ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
       };
-    const work = clockworkOf(dueTask, now, end);
-    const dates = work.now();
-    return {
-      ...common,
-      ...asDates(dates),
-      because: governing(dueTask, now, end),
-      state: stateOn(dates, now),
-      ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
-    };
+    } catch {
+      // One entry at odds with itself must not take the page of a whole home down.
+      return { ...nothing, problem: problem ?? NOT_COUNTED };
+    }
   });
 }
+
+const UNREADABLE = "what was changed of it can’t be read; it comes round as usual. Set it again.";
+const NOT_COUNTED = "no day can be worked out from what is stored of it. Look at its entries.";
 
 /** Of a cadence made of several, the one whose due day comes first. */
 function governing(task: DueTask, today: DayNumber, until: DayNumber): Cadence {

@@ -6,6 +6,8 @@ import type { AirSystem, HomeBook, ScopedDriver } from "./register";
 export const USUAL_AWAY_SHARE = 0.5;
 /** An absence without an end is counted so far ahead, days. */
 const OPEN_END_DAYS = 120;
+/** The longest absence that is counted, days: older than any filter. */
+const LONGEST_AWAY_DAYS = 3650;
 
 /** Hours that a meter really read. */
 export const measuredOf = (book: HomeBook, system: AirSystem): Measured[] =>
@@ -23,8 +25,9 @@ function hoursAway(
   return drivers
     .filter(({ kind, from }) => kind === "away" && from !== undefined)
     .flatMap(({ from, to, fraction = USUAL_AWAY_SHARE }) => {
-      const first = toDay(from!);
-      const last = to ? toDay(to) : first + OPEN_END_DAYS;
+      const last = to ? toDay(to) : toDay(from!) + OPEN_END_DAYS;
+      // However long ago it began, no filter is asked about more than this.
+      const first = Math.max(toDay(from!), last - LONGEST_AWAY_DAYS);
       const { climate } = book.home;
       const { run } = runDays(climate, book.actuals, system.equipment, [], first, last);
       return Array.from(run, (hours, i) => ({ date: fromDay(first + i), hours: fraction * hours }));

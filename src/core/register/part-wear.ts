@@ -1,4 +1,5 @@
 import type { PlainDate } from "../quantities/plain-date";
+import { isRound } from "../quantities/size";
 import { FINAL_RATIO } from "../wear/belief";
 import type { Driver, DriverKind } from "../wear/drivers";
 import {
@@ -97,8 +98,11 @@ export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): P
 const MM2_PER_M2 = 1_000_000;
 
 /** The area that air passes, all filters of the slot together, m². */
-export const faceAreaM2 = (slot: FilterSlot): number =>
-  (slot.filterCount * slot.nominal.mm.w * slot.nominal.mm.h) / MM2_PER_M2;
+export function faceAreaM2({ filterCount, nominal: { text, mm } }: FilterSlot): number {
+  // Through a cylinder air comes from all round.
+  const width = isRound(text) ? Math.PI * mm.w : mm.w;
+  return (filterCount * width * mm.h) / MM2_PER_M2;
+}
 
 function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
   return {
@@ -135,11 +139,14 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
     stints.push({
       startedOn: start.date,
       slot: wearSlotOf(slot, item),
-      looks: looks.map((event) => ({
-        date: event.date,
-        grade: event.look?.grade,
-        pressureDropPa: event.look?.pressureDropPa,
-      })),
+      // A pressure says nothing without what a clean one takes: it counts again once that is known.
+      looks: looks.flatMap(({ date, look }) => {
+        const { grade, pressureDropPa } = look ?? {};
+        const pressure = slot.cleanDropPa === undefined ? undefined : pressureDropPa;
+        return grade === undefined && pressure === undefined
+          ? []
+          : [{ date, grade, pressureDropPa: pressure }];
+      }),
     });
   });
   return stints;

@@ -1,5 +1,5 @@
 import { lengthWords, readLength, type UnitSystem } from "../quantities/length";
-import { readPlainDate, type PlainDate } from "../quantities/plain-date";
+import { EARLIEST_DAY, LATEST_DAY, readPlainDate, type PlainDate } from "../quantities/plain-date";
 import { dateWords } from "../quantities/words";
 
 /** Something worth asking about a unit or a part; what is not answered stays unknown. */
@@ -67,6 +67,9 @@ function readAnswer(
     case "past-day": {
       const day = readPlainDate(text);
       if (!day) return { problem: "That is not a day. Write it as year, month and day." };
+      if (day < EARLIEST_DAY)
+        return { problem: "That is before 1900. Write the year with four figures." };
+      if (day > LATEST_DAY) return { problem: "That is too far ahead. Look at the year again." };
       return question.kind === "past-day" && day > today
         ? { problem: "That day is still to come." }
         : { answer: day };

@@ -15,6 +15,11 @@ import type { Direction } from "./directions";
 import type { Answers } from "./question";
 import type { TaskSetting } from "./task";
 
+/** Where the whole house is shut off. */
+export const MAINS = ["water", "gas", "power"] as const;
+export type Main = (typeof MAINS)[number];
+export type Mains = Partial<Record<Main, { place: string; offPosition?: string }>>;
+
 /** What the register knows of a home and its machines: plain data, no truth derived in it. */
 export type Home = {
   id: string;
@@ -25,6 +30,8 @@ export type Home = {
   climate: Climate;
   /** What local rules ask for: who may touch gas, what needs a permit. */
   localRules?: string;
+  /** The main cock, valve and breaker of the house. */
+  mains?: Mains;
   /** The day it was entered, once it is stored: nothing was owed here before. */
   enteredOn?: PlainDate;
 };

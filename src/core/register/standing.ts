@@ -1,6 +1,7 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { TENTH } from "../wear/belief";
-import { reasonSentence, reasonsOf, type Reason } from "../wear/reasons";
+import { MEDIA } from "../wear/media";
+import { reasonSentence, reasonsOf, type AgeFacts, type Reason } from "../wear/reasons";
 import { weatherWords } from "../wear/weather-words";
 import type { WearSummary } from "../wear/wear";
 import { measuredOf } from "./hours-away";
@@ -44,9 +45,28 @@ export function standingOf(
   const unit = unitOf(book, slot);
   const context = contextOf(book, slot, today);
   const stints = stintsOf(book, slot);
+  try {
+    return workedOut(book, { slot, unit, context, stints }, today, wordsFor);
+  } catch {
+    // One entry at odds with itself must not take the page of a whole home down.
+    const nothing = { wear: null, fittedOn: null, reasons: [] };
+    return {
+      ...{ slot, unit, context, stints },
+      ...nothing,
+      sentence: "No day can be worked out from what is stored here: look at its entries.",
+    };
+  }
+}
+
+function workedOut(
+  book: HomeBook,
+  common: Pick<Standing, "slot" | "unit" | "context" | "stints">,
+  today: PlainDate,
+  wordsFor: (driver: ScopedDriver) => string,
+): Standing {
+  const { slot, context, stints } = common;
   const wear = wearSummaryOfPlace(context, stints, today);
   const fittedOn = stints.at(-1)?.startedOn ?? null;
-  const common = { slot, unit, context, stints };
   if (!wear || !fittedOn)
     return {
       ...common,
@@ -68,7 +88,36 @@ export function standingOf(
   );
   const away = drivers.find((driver) => driver.kind === "away");
   if (away && awayDays !== 0) reasons.unshift({ words: wordsFor(away), daysSooner: awayDays });
-  return { ...common, wear, fittedOn, reasons, sentence: reasonSentence(wear, reasons) };
+  return {
+    ...common,
+    wear,
+    fittedOn,
+    reasons,
+    sentence: reasonSentence(wear, reasons, ageFacts(context, stints, wear, today)),
+  };
+}
+
+/** No filter is kept so long, days: its age is taken out of the question. */
+const AGELESS_DAYS = 36_500;
+
+/** Of a filter that goes by its age: how old it may get, and when it would be full. */
+function ageFacts(
+  context: PlaceContext,
+  stints: readonly Stint[],
+  wear: PlaceSummary,
+  today: PlainDate,
+): AgeFacts | null {
+  const last = stints.at(-1);
+  if (wear.limitedBy !== "age" || !last) return null;
+  const ageless = stints.map((stint) => ({
+    ...stint,
+    slot: { ...stint.slot, maxAgeDays: AGELESS_DAYS },
+  }));
+  return {
+    days: wear.input.slot.maxAgeDays ?? MEDIA[wear.input.slot.media].maxAgeDays,
+    wholeDays: last.slot.maxAgeDays ?? MEDIA[last.slot.media].maxAgeDays,
+    byLoad: likelyOfPlace(context, ageless, today),
+  };
 }
 
 /** By how many days an absence brings a filter forward: below 0, as it puts it off. */

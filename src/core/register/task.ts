@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { PlainDate } from "../quantities/plain-date";
 import { cadenceSchema, type Cadence } from "../due/cadence";
+import type { ReadingKind } from "../readings/reading-kinds";
 import { DOERS, type Doer } from "../procedures/doers";
 
 /** Three ways of deciding when a filter goes. */
@@ -24,6 +25,10 @@ export type TaskDefinition = {
   alsoDoes?: readonly string[];
   /** Only offered once something happened or was read; never owed by the calendar. */
   onlyWhen?: true;
+  /** It keeps people from harm: it comes before what is for comfort. */
+  safety?: true;
+  /** Readings that are out of date once it was done: a new seal, a cleaned coil. */
+  settles?: readonly ReadingKind[];
 };
 
 /** What somebody changed about a job, or all there is of a job of their own. */
@@ -47,6 +52,8 @@ export type TaskSetting = {
   partId?: string;
   key: string;
   changes: TaskChanges;
+  /** What was changed of it cannot be read any more. */
+  isUnreadable?: true;
   /** The day it was first stored: a job of one’s own is owed from then. */
   enteredOn?: PlainDate;
 };
@@ -72,6 +79,10 @@ export type PlannedTask = TaskPlace & {
   alsoDoes: readonly string[];
   isOff: boolean;
   isChanged: boolean;
+  isSafety: boolean;
+  settles: readonly ReadingKind[];
+  /** What was stored of it cannot be read: it comes round as usual. */
+  isUnreadable: boolean;
   /** Somebody’s own: there is no default to go back to. */
   isOwn: boolean;
   /** Of a job of one’s own: the day it was made up. */
@@ -109,6 +120,9 @@ export function planned(
     waiting: value.waiting,
     procedureIds,
     alsoDoes,
+    isSafety: definition.safety === true,
+    settles: definition.settles ?? [],
+    isUnreadable: setting?.isUnreadable === true,
     isOff: changes.isOff ?? false,
     isChanged: Object.keys(changes).length > 0,
     isOwn: key.startsWith(OWN_KEY),

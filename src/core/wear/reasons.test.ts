@@ -1,5 +1,5 @@
 import { plainDate } from "../quantities/plain-date";
-import { factorWords, reasonSentence, reasonsOf, sureWords } from "./reasons";
+import { factorWords, reasonSentence, reasonsOf, sureWords, type AgeFacts } from "./reasons";
 import type { WearSummary } from "./wear";
 
 const summary = (extra: Partial<WearSummary> = {}): WearSummary => ({
@@ -44,7 +44,20 @@ describe("reasons", () => {
       drivers: [{ id: "dog", kind: "shedding-pets", daysBroughtForward: 1 }],
     });
     expect(sentence(mild, "a mild January")).toBe(
-      "2 weeks sooner than the book: this slot loads about 1.16 times as fast as the book says.",
+      "2 weeks sooner than the book: this slot loads about 1.2 times as fast as the book says.",
+    );
+  });
+
+  it("name what shortens an age, and what loads the filter meanwhile", () => {
+    const old = summary({ limitedBy: "age" });
+    const said = (age: AgeFacts, weather: string | null = null) =>
+      reasonSentence(old, reasonsOf(old, words, weather, null), age);
+    expect(said({ days: 120, wholeDays: 120, byLoad: null })).toBe(
+      "By its age of 120 days: it runs too little to fill up first. What counts here beside: clay dust, the dog and its rail.",
+    );
+    // Three quarters of it for lungs; full it would be two weeks after.
+    expect(said({ days: 90, wholeDays: 120, byLoad: plainDate("2026-03-30") })).toMatch(
+      /^By its age of 90 days instead of 120, for easier breathing: full it would be 2 weeks later\./,
     );
   });
 
@@ -57,7 +70,7 @@ describe("reasons", () => {
 
   it.each([
     [summary({ bookDue: plainDate("2026-03-17") }), "When the book says."],
-    [summary({ limitedBy: "age" }), "By its age: it runs too little to fill up first."],
+
     [summary({ likely: null, limitedBy: null }), "Not due within three years at this rate."],
   ])("know when there is nothing to explain", (result, expected) => {
     expect(sentence(result)).toBe(expected);
@@ -69,7 +82,11 @@ describe("the place's own factor in words", () => {
     [0.588, "about 1.8 times as fast as the book says"],
     [0.7, "about 2.0 times as fast as the book says"],
     [0.02, "about as fast as the book says"],
-    [-0.4, "about 0.67 times as fast as the book says"],
+    [-0.4, "about two thirds as fast as the book says"],
+    [-0.78, "about half as fast as the book says"],
+    [-1.5, "about a quarter as fast as the book says"],
+    [-0.1, "a little slower than the book says"],
+    [0.1, "a little faster than the book says"],
   ])("for mu %d: %s", (mu, expected) => {
     expect(factorWords({ mu, sd: 0.1 })).toBe(expected);
   });

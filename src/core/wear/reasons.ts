@@ -1,5 +1,5 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
-import { capitalised, spanWords } from "../quantities/words";
+import { capitalised, listWords, spanWords } from "../quantities/words";
 import { TENTH, type Belief } from "./belief";
 import type { DriverKind } from "./drivers";
 import type { WearSummary } from "./wear";
@@ -10,6 +10,7 @@ export type Reason = { words: string; daysSooner: number };
 /** A shift too small to speak of, days. */
 const SMALLEST_SHIFT_DAYS = 2;
 const MOST_REASONS = 3;
+const BREATHING = "easier breathing";
 
 /**
  * What moved a due date away from the book, the strongest first: drivers, weather, and the place's
@@ -23,27 +24,62 @@ export function reasonsOf(
   bookPace: PlainDate | null,
   wholeLife: PlainDate | null = null,
 ): Reason[] {
+  // Where age sets the day nothing moves it; what loads the filter meanwhile is named all the same.
+  const isByAge = result.limitedBy === "age";
   const reasons: Reason[] = result.drivers.flatMap((driver) =>
-    driver.daysBroughtForward
-      ? [{ words: wordsFor(driver), daysSooner: driver.daysBroughtForward }]
+    driver.daysBroughtForward || isByAge
+      ? [{ words: wordsFor(driver), daysSooner: driver.daysBroughtForward ?? 0 }]
       : [],
   );
-  if (weather && result.weatherDays)
-    reasons.push({ words: weather, daysSooner: result.weatherDays });
+  if (weather && (result.weatherDays || isByAge))
+    reasons.push({ words: weather, daysSooner: result.weatherDays ?? 0 });
   if (result.likely && bookPace && bookPace !== result.likely)
     reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, bookPace) });
   if (result.likely && wholeLife && wholeLife !== result.likely)
-    reasons.push({ words: "easier breathing", daysSooner: daysFrom(result.likely, wholeLife) });
+    reasons.push({ words: BREATHING, daysSooner: daysFrom(result.likely, wholeLife) });
   return reasons.sort((a, b) => Math.abs(b.daysSooner) - Math.abs(a.daysSooner));
+}
+
+/** What a filter that goes by its age is told: how old it may get, and how full it will be. */
+export type AgeFacts = {
+  /** Days it may get old here, and the days it could without a troubled breathing. */
+  days: number;
+  wholeDays: number;
+  /** When it would be full; null when not within three years. */
+  byLoad: PlainDate | null;
+};
+
+/** Full so much later than too old it runs too little, as a share of its age. Our choice. */
+const SLOW_SHARE = 0.5;
+
+/** Why a filter goes by its age, what shortens that, and what loads it meanwhile. */
+function ageSentence(likely: PlainDate, age: AgeFacts, reasons: readonly Reason[]): string {
+  const { days, wholeDays, byLoad } = age;
+  const short = days < wholeDays ? ` instead of ${wholeDays}, for easier breathing` : "";
+  const later = byLoad === null ? Infinity : daysFrom(likely, byLoad);
+  const because =
+    later > SLOW_SHARE * days
+      ? "it runs too little to fill up first"
+      : `full it would be ${spanWords(later)} later`;
+  const loads = reasons
+    .filter(({ words }) => words !== BREATHING)
+    .slice(0, MOST_REASONS)
+    .map(({ words }) => words);
+  const meanwhile = loads.length > 0 ? `. What counts here beside: ${listWords(loads)}` : "";
+  return `By its age of ${days} days${short}: ${because}${meanwhile}.`;
 }
 
 /**
  * Why a due date is not the book's, as a sentence: “2 weeks sooner than the book: clay dust alone 9
  * days, a cold January 4 days.”
  */
-export function reasonSentence(result: WearSummary, reasons: readonly Reason[]): string {
+export function reasonSentence(
+  result: WearSummary,
+  reasons: readonly Reason[],
+  age: AgeFacts | null = null,
+): string {
   if (!result.likely) return "Not due within three years at this rate.";
-  if (result.limitedBy === "age") return "By its age: it runs too little to fill up first.";
+  if (result.limitedBy === "age" && age) return ageSentence(result.likely, age, reasons);
   if (!result.bookDue) return "";
   const sooner = daysFrom(result.likely, result.bookDue);
   const same = reasons.filter(
@@ -79,13 +115,24 @@ function againstWords(reasons: readonly Reason[], sooner: number): string {
     : `; ${other.words} brings it ${span} forward`;
 }
 
-const figure = (k: number) => (k >= 1.95 ? k.toFixed(1) : k.toFixed(2).replace(/0$/, ""));
+/** Shares as people say them: up to each bound a place loads about so fast. */
+const SLOWER: readonly [upTo: number, words: string][] = [
+  [0.29, "a quarter as fast as"],
+  [0.42, "a third as fast as"],
+  [0.58, "half as fast as"],
+  [0.71, "two thirds as fast as"],
+  [0.85, "three quarters as fast as"],
+];
 
-/** “about 1.8 times as fast as the book says”, or slower in the same way. */
+/** “about half as fast as the book says”, “about 1.8 times as fast”, or a little either way. */
 export function factorWords(belief: Belief): string {
   const k = Math.exp(belief.mu);
   if (Math.abs(k - 1) < 0.05) return "about as fast as the book says";
-  return `about ${figure(k)} times as fast as the book says`;
+  const slower = SLOWER.find(([upTo]) => k <= upTo);
+  if (slower) return `about ${slower[1]} the book says`;
+  if (k < 1) return "a little slower than the book says";
+  if (k < 1.15) return "a little faster than the book says";
+  return `about ${k.toFixed(1)} times as fast as the book says`;
 }
 
 /** How sure the factor is, by the band in which eight of ten such places lie. */

@@ -46,7 +46,7 @@ export type FoundSlot = { partId: string; unitId: string };
 
 /**
  * The slots that take a filter of this size, whichever way it is held: by its printed or its
- * measured width and height, and its depth where one is given.
+ * measured width and height, and its depth where both are known.
  *
  * @param toleranceMm how far a size may be off, as when it was typed in the other unit
  */
@@ -61,7 +61,7 @@ export async function findBySize(
   const face = (kind: string) => sql`
     ((${near(`${kind}_width_mm`, w)} and ${near(`${kind}_height_mm`, h)})
       or (${near(`${kind}_width_mm`, h)} and ${near(`${kind}_height_mm`, w)}))
-    ${d === undefined ? sql`` : sql`and ${near(`${kind}_depth_mm`, d)}`}`;
+    ${d === undefined ? sql`` : sql`and (${sql.raw(`${kind}_depth_mm`)} is null or ${near(`${kind}_depth_mm`, d)})`}`;
   return db.all<FoundSlot>(sql`
     select parts.id as "partId", parts.unit_id as "unitId"
     from filter_slots

@@ -5,7 +5,14 @@ import type { ReadingKind } from "@/core/readings/reading-kinds";
 import type { HistoryEvent, ReadingTaken } from "@/core/register/register";
 import type { Grade } from "@/core/wear/belief";
 import type { Reader, Tx } from "../client";
+import { readJson } from "../known";
 import { events, looks, readings } from "../schema";
+
+/** What a reading was judged by; the usual where that cannot be read any more. */
+const groundsOf = (column: string) => {
+  const read = judgedBySchema.safeParse(readJson(column));
+  return read.success ? read.data : judgedBySchema.parse({});
+};
 
 function readingOf(row: typeof readings.$inferSelect): ReadingTaken {
   const { kind, value, word, unit, typedValue, typedUnit, grounds } = row;
@@ -13,7 +20,7 @@ function readingOf(row: typeof readings.$inferSelect): ReadingTaken {
     kind: kind as ReadingKind,
     value: word ?? value ?? undefined,
     unit: unit ?? undefined,
-    ...judgedBySchema.parse(JSON.parse(grounds)),
+    ...groundsOf(grounds),
     ...(typedValue === null ? {} : { typed: { value: typedValue, unit: typedUnit ?? "" } }),
   };
 }

@@ -2,11 +2,23 @@ import { and, asc, eq, isNull, sql } from "drizzle-orm";
 import { z } from "zod";
 import { climateSchema } from "@/core/climate/climate";
 import { dayIn } from "@/core/quantities/plain-date";
-import type { Home, Level } from "@/core/register/register";
+import type { Home, Level, Mains } from "@/core/register/register";
 import type { Reader, Tx } from "../client";
+import { known, readJson } from "../known";
 import { homes, levels, weatherDays } from "../schema";
 
 const figures = z.array(z.number());
+const mainSchema = z.object({ place: z.string(), offPosition: z.string().optional() });
+const mainsSchema = z
+  .object({ water: mainSchema, gas: mainSchema, power: mainSchema })
+  .partial()
+  .catch({});
+
+function mainsOf(column: string): { mains?: Mains } {
+  const read = mainsSchema.parse(readJson(column));
+  const mains = known(read) as Mains;
+  return Object.keys(mains).length > 0 ? { mains } : {};
+}
 
 function toHome(row: typeof homes.$inferSelect): Home {
   return {
@@ -16,6 +28,7 @@ function toHome(row: typeof homes.$inferSelect): Home {
     unitSystem: row.unitSystem,
     currency: row.currency,
     ...(row.localRules ? { localRules: row.localRules } : {}),
+    ...mainsOf(row.mains),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     climate: climateSchema.parse({
       monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
@@ -38,6 +51,7 @@ const toRow = (home: Home) => ({
   dailyRangeK: JSON.stringify(home.climate.dailyRangeC),
   spreadK: home.climate.spreadC,
   localRules: home.localRules ?? null,
+  mains: JSON.stringify(home.mains ?? {}),
 });
 
 /** Homes in the order they were entered; the deleted ones are left out. */

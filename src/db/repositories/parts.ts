@@ -1,19 +1,13 @@
 import { and, asc, eq, inArray, isNull, ne } from "drizzle-orm";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { dayIn } from "@/core/quantities/plain-date";
 import type { Rating, RatingScheme } from "@/core/quantities/rating";
 import type { SizeMm } from "@/core/quantities/size";
 import type { Direction } from "@/core/register/directions";
-import type {
-  FilterSlot,
-  Item,
-  Part,
-  SlotPlace,
-  TypedSize,
-} from "@/core/register/register";
+import type { FilterSlot, Item, Part, SlotPlace, TypedSize } from "@/core/register/register";
 import type { Media } from "@/core/wear/media";
 import type { Reader, Tx } from "../client";
 import { known, readAnswerColumn } from "../known";
-import { filterSlots, items, parts, tasks, units } from "../schema";
+import { filterSlots, homes, items, parts, tasks, units } from "../schema";
 
 const ratingOf = (scheme: string | null, name: string | null): { rating?: Rating } =>
   scheme === null || name === null
@@ -133,9 +127,10 @@ export async function listSlots(db: Reader, homeId: string): Promise<FilterSlot[
 /** Every part of a home's units but the filter slots, in the order they were entered. */
 export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
   const rows = await db
-    .select({ part: parts })
+    .select({ part: parts, timeZone: homes.timeZone })
     .from(parts)
     .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(homes, eq(homes.id, units.homeId))
     .where(
       and(
         eq(units.homeId, homeId),
@@ -145,15 +140,17 @@ export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
       ),
     )
     .orderBy(asc(parts.createdAt), asc(parts.id));
-  return rows.map(({ part: { id, unitId, kind, name, place, roomId, note, ...rest } }) => ({
-    id,
-    unitId,
-    kind,
-    name,
-    answers: readAnswerColumn(rest.answers),
-    enteredOn: rest.createdAt.slice(0, 10) as PlainDate,
-    ...known({ place, roomId, note }),
-  }));
+  return rows.map(
+    ({ part: { id, unitId, kind, name, place, roomId, note, ...rest }, timeZone }) => ({
+      id,
+      unitId,
+      kind,
+      name,
+      answers: readAnswerColumn(rest.answers),
+      enteredOn: dayIn(timeZone, Date.parse(rest.createdAt)),
+      ...known({ place, roomId, note }),
+    }),
+  );
 }
 
 export async function homeOfPart(db: Reader, partId: string): Promise<string | null> {

@@ -1,16 +1,27 @@
 import { and, eq, isNull } from "drizzle-orm";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { dayIn } from "@/core/quantities/plain-date";
 import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/register/task";
 import type { Reader, Tx } from "../client";
-import { tasks } from "../schema";
+import { readJson } from "../known";
+import { homes, tasks } from "../schema";
+
+/** What was changed of a job; what cannot be read leaves the job as it usually is, and says so. */
+function changesOf(column: string): Pick<TaskSetting, "changes" | "isUnreadable"> {
+  const read = taskChangesSchema.safeParse(readJson(column));
+  return read.success ? { changes: read.data } : { changes: {}, isUnreadable: true };
+}
 
 export async function listTasks(db: Reader, homeId: string): Promise<TaskSetting[]> {
-  const rows = await db.select().from(tasks).where(eq(tasks.homeId, homeId));
-  return rows.map((row) => ({
+  const rows = await db
+    .select({ task: tasks, timeZone: homes.timeZone })
+    .from(tasks)
+    .innerJoin(homes, eq(homes.id, tasks.homeId))
+    .where(eq(tasks.homeId, homeId));
+  return rows.map(({ task: row, timeZone }) => ({
     id: row.id,
     key: row.key,
-    changes: taskChangesSchema.parse(JSON.parse(row.changes)),
-    enteredOn: row.createdAt.slice(0, 10) as PlainDate,
+    ...changesOf(row.changes),
+    enteredOn: dayIn(timeZone, Date.parse(row.createdAt)),
     ...(row.unitId === null ? {} : { unitId: row.unitId }),
     ...(row.partId === null ? {} : { partId: row.partId }),
   }));

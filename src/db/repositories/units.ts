@@ -1,11 +1,18 @@
 import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { equipmentSchema } from "@/core/climate/run-hours";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import type { AirSystem, SetUpStep, ShutOff, ShutOffKind, Unit } from "@/core/register/register";
 import type { Reader, Tx } from "../client";
-import { known, readAnswerColumn } from "../known";
-import { airSystems, measuredHours, setUpDrafts, shutOffs, units } from "../schema";
+import { known, readAnswerColumn, readJson } from "../known";
+import { airSystems, homes, measuredHours, setUpDrafts, shutOffs, units } from "../schema";
+
+/** What an air system is taken to be where what is stored of it cannot be read. */
+const STILL = equipmentSchema.parse({ heats: false, cools: false, fan: { mode: "auto" } });
+const equipmentOf = (column: string) => {
+  const read = equipmentSchema.safeParse(readJson(column));
+  return read.success ? read.data : STILL;
+};
 
 const typedSchema = z.record(z.string(), z.array(z.string()));
 
@@ -15,7 +22,7 @@ export async function listSystems(db: Reader, homeId: string): Promise<AirSystem
     id,
     name,
     ducted,
-    equipment: equipmentSchema.parse(JSON.parse(equipment)),
+    equipment: equipmentOf(equipment),
     ...known({ airflowM3h }),
   }));
 }
@@ -36,12 +43,14 @@ export async function updateSystem(tx: Tx, system: AirSystem): Promise<void> {
 
 /** The units of a home, each with its shut-offs in order; the deleted ones are left out. */
 export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
-  const rows = await db
-    .select()
+  const found = await db
+    .select({ unit: units, timeZone: homes.timeZone })
     .from(units)
+    .innerJoin(homes, eq(homes.id, units.homeId))
     .where(and(eq(units.homeId, homeId), isNull(units.deletedAt)))
     .orderBy(asc(units.createdAt), asc(units.id));
-  if (rows.length === 0) return [];
+  if (found.length === 0) return [];
+  const rows = found.map(({ unit, timeZone }) => ({ ...unit, timeZone }));
   const offs = await db
     .select()
     .from(shutOffs)
@@ -59,7 +68,7 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
     kind: row.kind,
     name: row.name,
     answers: readAnswerColumn(row.answers),
-    enteredOn: row.createdAt.slice(0, 10) as PlainDate,
+    enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     ...known({
       roomId: row.roomId,
       make: row.make,

@@ -7,6 +7,7 @@ import { homeBook } from "@/db/home-book";
 import { insertContact, updateContact } from "@/db/repositories/contacts";
 import { now } from "@/lib/clock";
 import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { contactForm } from "./contacts-form";
 
 export async function saveContact(
@@ -26,5 +27,5 @@ export async function saveContact(
       ? updateContact(tx, homeId, contact)
       : insertContact(tx, homeId, contact, now().toISOString()),
   );
-  redirect(`/homes/${homeId}/contacts`);
+  leadOn(`/homes/${homeId}/contacts`);
 }

@@ -1,13 +1,14 @@
 import "server-only";
 import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
-import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
+import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
+import type { TaskStanding } from "@/core/register/agenda";
+import { todayOrder } from "@/core/register/today-order";
 import { dueWords } from "@/core/register/agenda-words";
 import { unitKind } from "@/content/unit-kinds";
-import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
-import { awayWords, inSentence } from "@/core/quantities/words";
+import { daysFrom, readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
+import { inSentence } from "@/core/quantities/words";
 import { plateWords, type HomeBook, type Level, type Unit } from "@/core/register/register";
-import { bySoonest, daysLeft, type Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 
@@ -58,12 +59,18 @@ export async function houseOf(
   const book = await homeBook(homeId);
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
-  const firsts = new Map<string, Standing>();
-  for (const standing of [...standingsOf(book, today)].sort(bySoonest))
-    if (!firsts.has(standing.unit.id)) firsts.set(standing.unit.id, standing);
-  const past = agendaNow(book, today)
-    .filter(({ state }) => state === "past")
-    .sort(bySoonestDue);
+  const all = standingsOf(book, today)
+    .map((standing) => statusOf(book, standing, today))
+    .sort(bySoonestStatus);
+  const firsts = new Map<string, FilterStatus>();
+  for (const status of all) {
+    const { id } = status.standing.unit;
+    if (!firsts.has(id)) firsts.set(id, status);
+  }
+  // The order of Today: what a unit is said to need is what stands first there.
+  const past = todayOrder(agendaNow(book, today), today).flatMap(({ job, when }) =>
+    when === "past" ? [job] : [],
+  );
   const units = book.units.map((unit) =>
     houseUnit(
       unit,
@@ -74,25 +81,27 @@ export async function houseOf(
     ),
   );
   const shown =
-    book.units.find((unit) => unit.id === wanted) ?? [...firsts.values()][0]?.unit ?? book.units[0];
+    book.units.find((unit) => unit.id === wanted) ??
+    [...firsts.values()][0]?.standing.unit ??
+    book.units[0];
   return {
     homeId,
     levels: book.levels,
     units,
     retired: book.retired.map(({ id, name }) => ({ id, name })),
-    selected: shown ? selectedOf(book, shown, today) : null,
+    selected: shown ? selectedOf(book, shown, all) : null,
   };
 }
 
 function houseUnit(
   unit: Unit,
-  first: Standing | undefined,
+  first: FilterStatus | undefined,
   past: TaskStanding | undefined,
   open: boolean,
   today: PlainDate,
 ): HouseUnit {
-  const due = first?.wear?.likely;
-  const left = first ? daysLeft(first, today) : null;
+  const due = first?.due;
+  const left = due ? daysFrom(today, due) : null;
   const alarm = alarmWords(unit);
   return {
     id: unit.id,
@@ -100,8 +109,8 @@ function houseUnit(
     levelId: unit.levelId,
     figure: unitKind(unit.kind).figure,
     open,
-    fill: first?.wear ? first.wear.percentNow / 100 : null,
-    fillWords: first?.wear ? `${Math.round(first.wear.percentNow)} % full` : "not known",
+    fill: first?.fill ?? null,
+    fillWords: first?.fillWords ?? "not known",
     words: open
       ? "left open"
       : unit.setUpStep
@@ -109,7 +118,7 @@ function houseUnit(
         : past
           ? `${inSentence(past.task.name)}: ${dueWords(past, today)}`
           : due
-            ? `${inSentence(first.slot.name)} ${awayWords(due, today)}`
+            ? `${inSentence(first.standing.slot.name)} ${first.words}`
             : first
               ? "never recorded"
               : (alarm ?? ""),
@@ -128,21 +137,20 @@ function alarmWords(unit: Unit): string | null {
   return readPlainDate(unit.answers["made-on"] ?? "") ? null : "made when?";
 }
 
-function selectedOf(book: HomeBook, unit: Unit, today: PlainDate): Selected {
-  const filters = standingsOf(book, today)
-    .filter((standing) => standing.unit.id === unit.id)
-    .sort(bySoonest);
+function selectedOf(book: HomeBook, unit: Unit, all: readonly FilterStatus[]): Selected {
   return {
     unit,
     plate: [unitKind(unit.kind).name, plateWords(unit)].filter(Boolean).join(", "),
-    filters: filters.map(({ slot, wear, sentence }) => ({
-      id: slot.id,
-      name: slot.name,
-      fill: (wear?.percentNow ?? 0) / 100,
-      fillWords: wear ? `${Math.round(wear.percentNow)} % full` : "not known",
-      due: wear?.likely ? awayWords(wear.likely, today) : "",
-      why: sentence,
-    })),
+    filters: all
+      .filter(({ standing }) => standing.unit.id === unit.id)
+      .map(({ standing: { slot }, fill, fillWords, words, why }) => ({
+        id: slot.id,
+        name: slot.name,
+        fill: fill ?? 0,
+        fillWords,
+        due: words,
+        why,
+      })),
     others: book.parts.filter((part) => part.unitId === unit.id).length,
   };
 }

@@ -15,9 +15,11 @@ import {
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { HouseholdKind } from "@/core/register/register";
 import { now, todayIn } from "@/lib/clock";
-import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { effectsOf, type Effect } from "./driver-effects";
 import { driverForm, isPlaceKnown } from "./household-form";
+import { fieldsOfDriver } from "./household-queries";
 
 export async function saveDriver(
   homeId: string,
@@ -26,10 +28,13 @@ export async function saveDriver(
   form: FormData,
 ): Promise<FormState> {
   const fields = fieldsOf(form);
-  const parsed = driverForm.safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
+  const before = book.drivers.find(({ id }) => id === driverId);
+  const theirs = before && overtaken(previous, form, fieldsOfDriver(before));
+  if (theirs) return theirs;
+  const parsed = driverForm.safeParse(singles(fields));
+  if (!parsed.success) return invalid(previous, fields, parsed.error);
   const driver = { ...parsed.data, id: driverId ?? randomUUID() };
   if (!isPlaceKnown(driver, book))
     return refused(previous, fields, { scope: "Choose where it acts." });
@@ -39,7 +44,7 @@ export async function saveDriver(
     else await insertDriver(tx, homeId, driver, now().toISOString());
     await takeBackNo(tx, homeId, driver.kind);
   });
-  redirect(`/homes/${homeId}/household`);
+  leadOn(`/homes/${homeId}/household`);
 }
 
 export async function removeDriver(homeId: string, driverId: string): Promise<void> {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { HOUSEHOLD_WORDS } from "@/content/words";
-import { readPlainDate } from "@/core/quantities/plain-date";
+import { DAY_WORDS, isDay, readDay, readDecimal, readWhole } from "@/lib/forms";
 import type { DriverFacts, DriverScope, HouseholdKind, HomeBook } from "@/core/register/register";
 
 const kinds = Object.keys(HOUSEHOLD_WORDS) as [HouseholdKind, ...HouseholdKind[]];
@@ -24,9 +24,10 @@ export const driverForm = z
     const words = HOUSEHOLD_WORDS[fields.kind];
     const day = (name: "from" | "to") => {
       if (fields[name] === "") return undefined;
-      const date = readPlainDate(fields[name]);
-      if (!date) problem(name, "That is not a day. Write it as year, month and day.");
-      return date ?? undefined;
+      const date = readDay(fields[name]);
+      if (isDay(date)) return date;
+      problem(name, DAY_WORDS[date]);
+      return undefined;
     };
     const from = day("from");
     const to = words.dates === "day" ? undefined : day("to");
@@ -34,13 +35,13 @@ export const driverForm = z
       problem("from", "Give the day it began.");
     if (words.dates === "day" && fields.from === "") problem("from", "Give the day it was.");
     if (from && to && from > to) problem("to", "It ends before it begins.");
-    const count = Number(fields.count);
+    const count = readWhole(fields.count, 0, MOST_COUNTED) ?? 0;
     const isCounted = words.counted !== undefined;
-    if (isCounted && !(/^\d+$/.test(fields.count) && count <= MOST_COUNTED))
+    if (isCounted && readWhole(fields.count, 0, MOST_COUNTED) === null)
       problem("count", `Give a number, 0 to ${MOST_COUNTED}.`);
-    const percent = Number(fields.fraction.replace(",", "."));
+    const percent = readDecimal(fields.fraction) ?? -1;
     const isShare = words.share !== undefined;
-    if (isShare && !(fields.fraction !== "" && percent >= 0 && percent <= 100))
+    if (isShare && !(percent >= 0 && percent <= 100))
       problem("fraction", "Give a share in percent, 0 to 100.");
     const [scope, id] = fields.scope.split(":");
     if (context.issues.length > 0) return z.NEVER;

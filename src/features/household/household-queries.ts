@@ -57,7 +57,8 @@ function scopeValue(driver: ScopedDriver): string {
   }
 }
 
-function fieldsOfDriver(driver: ScopedDriver): Values {
+/** A driver as its form shows it. */
+export function fieldsOfDriver(driver: ScopedDriver): Values {
   return {
     kind: [driver.kind],
     scope: [scopeValue(driver)],

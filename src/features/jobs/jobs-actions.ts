@@ -12,7 +12,9 @@ import { appendEvent } from "@/db/repositories/history";
 import { saveTask } from "@/db/repositories/tasks";
 import { now, todayIn } from "@/lib/clock";
 import { doneForm } from "@/lib/done-form";
-import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
+import { jobFormOf } from "./job-form-values";
 import { jobForm, schoolForm } from "./jobs-form";
 import { whatIf, type JobDates } from "./job-dates";
 
@@ -53,7 +55,7 @@ export async function noteJobDone(
       ...parsed.data,
     }),
   );
-  redirect(`/homes/${homeId}/${pathOfTask(task)}`);
+  leadOn(`/homes/${homeId}/${pathOfTask(task)}`);
 }
 
 const placeOf = ({ unitId, partId }: TaskPlace): TaskPlace => ({
@@ -90,12 +92,14 @@ export async function changeJob(
 ): Promise<FormState> {
   const fields = fieldsOf(form);
   const { book, task } = await jobAt(homeId, taskId);
+  const theirs = overtaken(previous, form, jobFormOf({ book, standing: { task } }).values);
+  if (theirs) return theirs;
   const parsed = jobForm.safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   if (task.isOwn && parsed.data.name === "")
     return refused(previous, fields, { name: "Say what is done." });
   await save(homeId, task, changesFrom(task, usualOf(book, taskId), parsed.data));
-  redirect(`/homes/${homeId}/${pathOfTask(task)}`);
+  leadOn(`/homes/${homeId}/${pathOfTask(task)}`);
 }
 
 async function save(
@@ -114,7 +118,7 @@ export async function resetJob(homeId: string, taskId: string): Promise<void> {
   const task = findTask(book, taskId);
   if (!task || task.isOwn) redirect(`/homes/${homeId}/jobs`);
   await save(homeId, task, {});
-  redirect(`/homes/${homeId}/${pathOfTask(task)}`);
+  leadOn(`/homes/${homeId}/${pathOfTask(task)}`);
 }
 
 /** A job of somebody’s own, at a part, a unit or the home. */
@@ -134,7 +138,7 @@ export async function addJob(
   if (!cadence) return refused(previous, fields, { by: "Say how it comes round." });
   const key = `${OWN_KEY}${randomUUID()}`;
   await save(homeId, { ...place, key }, { name, cadence, who, handsOn, waiting });
-  redirect(`/homes/${homeId}/${pathOfTask(place)}`);
+  leadOn(`/homes/${homeId}/${pathOfTask(place)}`);
 }
 
 function isPlace(book: HomeBook, { unitId, partId }: TaskPlace): boolean {
@@ -175,7 +179,7 @@ export async function chooseSchool(
   )?.changes;
   const { school: _, cadence: __, lookEveryDays: ___, ...rest } = before ?? {};
   await save(homeId, task, { ...rest, ...parsed.data });
-  redirect(`/homes/${homeId}/${pathOfTask(task)}`);
+  leadOn(`/homes/${homeId}/${pathOfTask(task)}`);
 }
 
 /** What another school would make of a filter’s dates. */

@@ -1,8 +1,10 @@
 import { z } from "zod";
 import { SEASONS } from "@/core/climate/climate";
-import { SPAN_UNITS, WITHIN, type Cadence } from "@/core/due/cadence";
+import { cadenceSchema, SPAN_UNITS, WITHIN, type Cadence } from "@/core/due/cadence";
 import { DOERS } from "@/core/procedures/doers";
+import { capitalised } from "@/core/quantities/words";
 import { SCHOOLS, type TaskChanges } from "@/core/register/task";
+import { readDecimal, readWhole } from "@/lib/forms";
 
 const MOST_SPAN = 1000;
 const MOST_MINUTES = 6000;
@@ -34,10 +36,9 @@ export const jobForm = z
     const problem = (path: string, message: string) =>
       context.addIssue({ code: "custom", path: [path], message });
     const whole = (name: "n" | "handsOn" | "waiting" | "hours", most: number, least = 0) => {
-      const value = Number(fields[name]);
-      if (fields[name] === "" || !Number.isInteger(value) || value < least || value > most)
-        problem(name, `A whole number, ${least} to ${most}.`);
-      return value;
+      const value = readWhole(fields[name], least, most);
+      if (value === null) problem(name, `A whole number, ${least} to ${most}.`);
+      return value ?? least;
     };
     let cadence: Cadence | undefined;
     if (fields.by === "every") {
@@ -47,11 +48,18 @@ export const jobForm = z
     if (fields.by === "run-hours")
       cadence = { kind: "run-hours", n: whole("hours", MOST_HOURS, 1) };
     if (fields.by === "season") {
-      const days = Number(fields.offsetDays || "0");
-      if (!Number.isInteger(days) || Math.abs(days) > MOST_OFFSET)
-        problem("offsetDays", `Whole days, −${MOST_OFFSET} to ${MOST_OFFSET}.`);
-      cadence = { kind: "season", anchor: fields.anchor, offsetDays: days };
+      const days = readDecimal(fields.offsetDays || "0");
+      const isFine = days !== null && Number.isInteger(days) && Math.abs(days) <= MOST_OFFSET;
+      if (!isFine) problem("offsetDays", `Whole days, −${MOST_OFFSET} to ${MOST_OFFSET}.`);
+      cadence = { kind: "season", anchor: fields.anchor, offsetDays: isFine ? days : 0 };
     }
+    // The check of the form is the check of the store: what this lets through can be read again.
+    const checked = cadence && cadenceSchema.safeParse(cadence);
+    if (checked && !checked.success)
+      problem(
+        fields.by === "every" ? "n" : fields.by === "season" ? "offsetDays" : "hours",
+        capitalised(`${checked.error.issues[0]?.message ?? "that cannot be counted"}.`),
+      );
     const handsOn = whole("handsOn", MOST_MINUTES);
     const waiting = whole("waiting", MOST_MINUTES);
     return {
@@ -74,24 +82,29 @@ export const schoolForm = z
   })
   .transform((fields, context): Pick<TaskChanges, "school" | "cadence" | "lookEveryDays"> => {
     const whole = (name: "n" | "lookEvery", most: number) => {
-      const value = Number(fields[name]);
-      if (!Number.isInteger(value) || value < 1 || value > most)
+      const value = readWhole(fields[name], 1, most);
+      if (value === null)
         context.addIssue({
           code: "custom",
           path: [name],
           message: `A whole number, 1 to ${most}.`,
         });
-      return value;
+      return value ?? 1;
     };
     switch (fields.school) {
       case "wear":
         return {};
       case "calendar": {
         const n = whole("n", MOST_SPAN);
-        return {
-          school: "calendar",
-          cadence: { kind: "every", n, unit: fields.unit, within: undefined },
-        };
+        const cadence: Cadence = { kind: "every", n, unit: fields.unit, within: undefined };
+        const checked = cadenceSchema.safeParse(cadence);
+        if (!checked.success)
+          context.addIssue({
+            code: "custom",
+            path: ["n"],
+            message: capitalised(`${checked.error.issues[0]?.message ?? "too long"}.`),
+          });
+        return { school: "calendar", cadence };
       }
       case "look":
         return { school: "look", lookEveryDays: whole("lookEvery", 365) };

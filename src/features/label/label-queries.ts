@@ -1,8 +1,9 @@
 import "server-only";
+import { filterStatus } from "@/content/filter-status";
 import { agendaNow } from "@/content/agendas";
 import { partKind } from "@/content/part-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { stintsOf, wearOfSlot } from "@/core/register/part-wear";
+import { stintsOf } from "@/core/register/part-wear";
 import { historyOf } from "@/core/register/record";
 import type { FilterSlot, Part, Unit } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
@@ -29,7 +30,7 @@ export async function labelOf(homeId: string, partId: string): Promise<Label | n
       unit,
       slot,
       doneOn: stintsOf(book, slot).at(-1)?.startedOn ?? null,
-      due: wearOfSlot(book, slot, today)?.likely ?? null,
+      due: filterStatus(book, slot.id, today)?.due ?? null,
     };
   if (!part) return null;
   const job = agendaNow(book, today).find(({ task }) => task.partId === partId);

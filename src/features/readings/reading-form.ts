@@ -9,6 +9,7 @@ import {
 import { unitsFor } from "@/core/readings/reading-units";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { ReadingTaken } from "@/core/register/register";
+import { readDecimal } from "@/lib/forms";
 
 /** The fields of a reading, as they stand in the form and in its live judgement. */
 export type ReadingFields = Record<
@@ -40,11 +41,6 @@ export type ReadReading =
   | { ok: true; taken: ReadingTaken }
   | { ok: false; errors: Partial<Record<keyof ReadingFields, string>> };
 
-const number = (text: string): number | null => {
-  const value = Number(text.trim().replace(",", ".").replace("−", "-"));
-  return text.trim() === "" || !Number.isFinite(value) ? null : value;
-};
-
 const FIELD_OF: Readonly<Record<string, keyof ReadingFields>> = { unit: "unit", rated: "rated" };
 
 /** What a kind is compared with, and so what has to be asked. */
@@ -66,15 +62,16 @@ export function readReading(fields: ReadingFields, system: UnitSystem): ReadRead
   const units = unitsFor(kind, system);
   const unit = units.find((each) => each.value === fields.unit) ?? units[0]!;
   const flags = fields.flags.filter((flag) => READING_FLAGS.some((each) => each === flag));
-  const value = number(fields.value);
+  const value = readDecimal(fields.value);
   if (value === null && flags.length === 0)
     return { ok: false, errors: { value: "Write the number that was read." } };
   const si = (typed: number | null) => (typed === null ? null : round(typed * unit.per));
   const wanted = ratedOf(kind);
-  const band = { min: si(number(fields.ratedMin)), max: si(number(fields.ratedMax)) };
+  const band = { min: si(readDecimal(fields.ratedMin)), max: si(readDecimal(fields.ratedMax)) };
   if (wanted === "band" && (band.min === null || band.max === null))
     return { ok: false, errors: { ratedMin: "Write both ends of the range on the plate." } };
-  const rated = wanted === "band" ? band : wanted === "value" ? si(number(fields.rated)) : null;
+  const rated =
+    wanted === "band" ? band : wanted === "value" ? si(readDecimal(fields.rated)) : null;
   const typed = value === null ? null : { value: fields.value.trim(), unit: unit.value };
   return parsed(
     kind,

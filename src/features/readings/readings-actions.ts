@@ -2,11 +2,13 @@
 
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
+import { judgementOf } from "@/core/register/readings-taken";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";
 import { now, todayIn } from "@/lib/clock";
 import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { readingFieldsOf, readReading } from "./reading-form";
 
 /** What was measured or seen at a unit or part, judged before it is kept. */
@@ -43,5 +45,8 @@ export async function noteReading(
       reading: result.taken,
     }),
   );
-  redirect(`/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unit.id}`}`);
+  // Carbon monoxide is no matter of a page about a part: everybody out.
+  const isStop = judgementOf(result.taken).verdict === "stop";
+  if (result.taken.kind === "co-ppm" && isStop) redirect(`/homes/${homeId}/everybody-out`);
+  leadOn(`/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unit.id}`}`);
 }

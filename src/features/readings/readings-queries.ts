@@ -1,5 +1,11 @@
 import "server-only";
-import { PART_READINGS, READING_WORDS, readWords, UNIT_READINGS } from "@/content/reading-words";
+import {
+  adviceWords,
+  PART_READINGS,
+  READING_WORDS,
+  readWords,
+  UNIT_READINGS,
+} from "@/content/reading-words";
 import type { PartKindId } from "@/content/part-kinds";
 import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -70,7 +76,7 @@ function seriesOf(
     kind,
     name: words.name,
     verdict: last.judgement.verdict,
-    advice: isAtLeast(last.judgement.verdict, "act") ? words.act : null,
+    advice: isAtLeast(last.judgement.verdict, "act") ? adviceWords(kind, last.judgement) : null,
     rows: readings.map(({ event, taken, judgement }) => ({
       id: event.id,
       date: event.date,

@@ -30,10 +30,6 @@ jest.mock(
   () =>
     jest.requireActual<typeof import("../../../tests/acting")>("../../../tests/acting").navigation,
 );
-jest.mock(
-  "next/cache",
-  () => jest.requireActual<typeof import("../../../tests/acting")>("../../../tests/acting").caching,
-);
 jest.setTimeout(60_000);
 
 const HOME = "sluice-house";

@@ -12,9 +12,19 @@ import { appendEvent } from "@/db/repositories/history";
 import { insertPart, insertSlot, movePartsToUnit, updatePart } from "@/db/repositories/parts";
 import { insertSystem, insertUnit, updateUnit } from "@/db/repositories/units";
 import { now, todayIn } from "@/lib/clock";
-import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
+import {
+  DAY_WORDS,
+  fieldsOf,
+  isDay,
+  overtaken,
+  readPastDay,
+  refused,
+  type FormState,
+} from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { partFields, readPart } from "./part-form";
 import { bookOf, unitAt } from "./register-access";
+import { partFieldsOf, unitFieldsOf } from "./register-queries";
 import { freeName } from "./register-names";
 import { readPapers, readPlace, readPlate, readShutOffs, withFields } from "./unit-form";
 
@@ -27,14 +37,22 @@ export async function changeUnit(
   const typed = fieldsOf(form);
   const { book, unit } = await unitAt(homeId, unitId);
   const today = todayIn(book.home.timeZone);
+  const theirs = overtaken(previous, form, unitFieldsOf({ book, unit, today }));
+  if (theirs) return theirs;
   const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
   const plate = readPlate(typed, { kind, system: book.home.unitSystem, today });
   const place = readPlace(typed, book);
   const papers = readPapers(typed, book);
-  const problems = { ...plate.problems, ...place.problems, ...papers.problems };
+  const offs = readShutOffs(typed);
+  const problems = {
+    ...plate.problems,
+    ...place.problems,
+    ...papers.problems,
+    ...offs.problems,
+  };
   if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
   const emptied = { make: undefined, model: undefined, serial: undefined, refrigerant: undefined };
-  const shutOffs = readShutOffs(typed).map((off) => ({ id: randomUUID(), ...off }));
+  const shutOffs = offs.values.map((off) => ({ id: randomUUID(), ...off }));
   const changed = withFields(unit, {
     ...emptied,
     access: undefined,
@@ -61,7 +79,7 @@ export async function changeUnit(
         words: `Moved from ${level(unit.levelId)} to ${level(changed.levelId)}`,
       });
   });
-  redirect(`/homes/${homeId}/units/${unitId}`);
+  leadOn(`/homes/${homeId}/units/${unitId}`);
 }
 
 /** A second one of the same, with its slots and parts, and a record of its own. */
@@ -94,7 +112,7 @@ export async function copyUnit(homeId: string, unitId: string): Promise<void> {
     for (const [i, part] of parts.entries())
       await insertPart(tx, { ...part, id: randomUUID(), unitId: id }, created(i));
   });
-  redirect(`/homes/${homeId}/units/${id}/edit`);
+  leadOn(`/homes/${homeId}/units/${id}/edit`);
 }
 
 /** Takes a unit out of service; its record stays to be read. */
@@ -110,7 +128,7 @@ export async function retireUnit(
   if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
   const { write } = await appStore();
   await write(async (tx) => updateUnit(tx, { ...unit, retiredOn: on }));
-  redirect(`/homes/${homeId}/units/${unitId}`);
+  leadOn(`/homes/${homeId}/units/${unitId}`);
 }
 
 export async function backIntoService(homeId: string, unitId: string): Promise<void> {
@@ -182,7 +200,7 @@ export async function replaceUnit(
       successorId: successor.id,
     });
   });
-  redirect(`/homes/${homeId}/units/${successor.id}/set-up/plate`);
+  leadOn(`/homes/${homeId}/units/${successor.id}/set-up/plate`);
 }
 
 export async function createPart(
@@ -200,7 +218,7 @@ export async function createPart(
   const part: Part = { id: randomUUID(), unitId: unit.id, kind, ...values };
   const { write } = await appStore();
   await write((tx) => insertPart(tx, part, now().toISOString()));
-  redirect(`/homes/${homeId}/parts/${part.id}`);
+  leadOn(`/homes/${homeId}/parts/${part.id}`);
 }
 
 export async function changePart(
@@ -213,11 +231,13 @@ export async function changePart(
   const book = await bookOf(homeId);
   const part = book.parts.find((each) => each.id === partId);
   if (!part) redirect(`/homes/${homeId}/house`);
+  const theirs = overtaken(previous, form, partFieldsOf(book, part));
+  if (theirs) return theirs;
   const { values, problems } = readPart(typed, partFields(book, partKind(part.kind)));
   if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
   const { write } = await appStore();
   await write((tx) =>
     updatePart(tx, { id: part.id, unitId: part.unitId, kind: part.kind, ...values }),
   );
-  redirect(`/homes/${homeId}/parts/${partId}`);
+  leadOn(`/homes/${homeId}/parts/${partId}`);
 }

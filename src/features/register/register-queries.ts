@@ -4,7 +4,7 @@ import { unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { answerText, type Answers, type Question } from "@/core/register/question";
-import type { AirSystem, HomeBook, SetUpStep, Unit } from "@/core/register/register";
+import type { AirSystem, HomeBook, Part, SetUpStep, Unit } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { findDraft } from "@/db/repositories/units";
@@ -89,23 +89,28 @@ export const partnersOf = ({ book, unit }: UnitPage): { value: string; label: st
         : [];
     });
 
+/** A part as its form shows it. */
+export function partFieldsOf(book: HomeBook, part: Part): Values {
+  const { questions = [] } = partKind(part.kind);
+  return {
+    name: [part.name],
+    place: [part.place ?? ""],
+    roomId: [part.roomId ?? ""],
+    note: [part.note ?? ""],
+    ...answerFields(questions, part.answers, book.home.unitSystem),
+  };
+}
+
 export async function partPageOf(homeId: string, partId: string) {
   const book = await homeBook(homeId);
   const part = book?.parts.find((each) => each.id === partId);
   if (!book || !part) return null;
-  const { questions = [], done } = partKind(part.kind);
   return {
     book,
     part,
-    done,
+    done: partKind(part.kind).done,
     today: todayIn(book.home.timeZone),
-    fields: {
-      name: [part.name],
-      place: [part.place ?? ""],
-      roomId: [part.roomId ?? ""],
-      note: [part.note ?? ""],
-      ...answerFields(questions, part.answers, book.home.unitSystem),
-    } satisfies Values,
+    fields: partFieldsOf(book, part),
   };
 }
 

@@ -121,11 +121,23 @@ describe("what is typed of a unit", () => {
       readShutOffs({
         shutOffKind: ["switch", "breaker", "gas-cock"],
         shutOffPlace: [" by the door ", "", "behind it"],
-        shutOffPosition: ["down", "off", ""],
-      }),
+        shutOffPosition: ["down", "", ""],
+      }).values,
     ).toEqual([
       { kind: "switch", place: "by the door", offPosition: "down" },
       { kind: "gas-cock", place: "behind it" },
+    ]);
+  });
+  it("loses no shut-off that was half typed, and names what is too long at its own row", () => {
+    const { problems } = readShutOffs({
+      shutOffKind: ["switch", "breaker"],
+      shutOffPlace: ["", "x".repeat(201)],
+      shutOffPosition: ["0 is off", "y".repeat(121)],
+    });
+    expect(Object.keys(problems).sort()).toEqual([
+      "shutOffPlace-0",
+      "shutOffPlace-1",
+      "shutOffPosition-1",
     ]);
   });
   it("asks a part what its kind wants to know", () => {

@@ -1,7 +1,6 @@
 "use server";
 
 import { randomUUID } from "node:crypto";
-import { redirect } from "next/navigation";
 import { partKind } from "@/content/part-kinds";
 import { unitKind } from "@/content/unit-kinds";
 import { equipmentSchema } from "@/core/climate/run-hours";
@@ -19,7 +18,8 @@ import {
   updateUnit,
 } from "@/db/repositories/units";
 import { now, todayIn } from "@/lib/clock";
-import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, readWhole, refused, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { bookOf, unitAt } from "./register-access";
 import { levelFor, nameFor } from "./register-names";
 import { asksForCooling, progress, stepAfter } from "./set-up";
@@ -58,7 +58,7 @@ export async function beginUnit(
     });
     await insertUnit(tx, homeId, unit, now().toISOString());
   });
-  redirect(`/homes/${homeId}/units/${unit.id}/set-up/plate`);
+  leadOn(`/homes/${homeId}/units/${unit.id}/set-up/plate`);
 }
 
 /** Keeps what is typed at a step, right or wrong, until the step is saved. */
@@ -91,7 +91,7 @@ async function endStep(
   });
   const next = stepAfter(unit.kind, step);
   const sheet = `/homes/${homeId}/units/${unit.id}`;
-  redirect(next ? `${sheet}/set-up/${next}` : sheet);
+  leadOn(next ? `${sheet}/set-up/${next}` : sheet);
 }
 
 export async function savePlate(
@@ -161,11 +161,14 @@ export async function savePlace(
 export async function saveShutOffs(
   homeId: string,
   unitId: string,
-  _: FormState,
+  previous: FormState,
   form: FormData,
 ): Promise<FormState> {
   const { unit } = await unitAt(homeId, unitId);
-  const shutOffs = readShutOffs(fieldsOf(form)).map((off) => ({ id: randomUUID(), ...off }));
+  const typed = fieldsOf(form);
+  const { values, problems } = readShutOffs(typed);
+  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+  const shutOffs = values.map((off) => ({ id: randomUUID(), ...off }));
   return endStep(homeId, unit, "shut-off", async () => {}, { shutOffs });
 }
 
@@ -180,17 +183,17 @@ export async function saveParts(
   const typed = fieldsOf(form);
   const { book, unit } = await unitAt(homeId, unitId);
   const wanted = partsTyped(typed);
-  const tooMany = wanted.find(({ count }) => !(Number.isInteger(count) && count <= MOST_OF_A_KIND));
+  const tooMany = wanted.find(({ count }) => count === null);
   if (tooMany)
     return refused(previous, typed, {
-      [`count-${tooMany.kind}`]: `A whole number, up to ${MOST_OF_A_KIND}.`,
+      [`count-${tooMany.kind}`]: `A whole number, 1 to ${MOST_OF_A_KIND}.`,
     });
   const at = now();
   return endStep(homeId, unit, "parts", async (tx) => {
     let nth = 0;
     for (const { kind, count } of wanted) {
       const has = book.parts.filter((part) => part.unitId === unit.id && part.kind === kind).length;
-      for (let i = has; i < count; i++) {
+      for (let i = has; i < (count ?? 1); i++) {
         const { name } = partKind(kind);
         // Rows entered in one instant still need an order.
         const createdAt = new Date(at.getTime() + nth++).toISOString();
@@ -200,7 +203,7 @@ export async function saveParts(
             id: randomUUID(),
             unitId: unit.id,
             kind,
-            name: count > 1 ? `${name} ${i + 1}` : name,
+            name: (count ?? 1) > 1 ? `${name} ${i + 1}` : name,
             answers: {},
           },
           createdAt,
@@ -210,7 +213,10 @@ export async function saveParts(
   });
 }
 
-const partsTyped = (typed: Typed): { kind: string; count: number }[] =>
+const partsTyped = (typed: Typed): { kind: string; count: number | null }[] =>
   (typed["part"] ?? [])
     .filter((kind) => partKind(kind).id === kind)
-    .map((kind) => ({ kind, count: Number(typed[`count-${kind}`]?.[0] || 1) }));
+    .map((kind) => ({
+      kind,
+      count: readWhole(typed[`count-${kind}`]?.[0] || "1", 1, MOST_OF_A_KIND),
+    }));

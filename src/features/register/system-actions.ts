@@ -7,7 +7,9 @@ import { equipmentSchema } from "@/core/climate/run-hours";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { insertSystem, updateSystem, updateUnit } from "@/db/repositories/units";
-import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
+import { systemFieldsOf } from "./register-queries";
 import { systemForm } from "./system-form";
 
 /** How an air system runs, and which machines run together in it. */
@@ -21,6 +23,9 @@ export async function changeSystem(
   const book = await homeBook(homeId);
   const system = book?.systems.find((each) => each.id === systemId);
   if (!book || !system) redirect("/");
+  const running = book.units.filter((unit) => unit.systemId === systemId);
+  const theirs = overtaken(previous, form, systemFieldsOf(book, { system, members: running }));
+  if (theirs) return theirs;
   const parsed = systemForm(book.home.unitSystem).safeParse(singles(typed));
   if (!parsed.success) return invalid(previous, typed, parsed.error);
   const members = typed["members"] ?? [];
@@ -60,5 +65,5 @@ export async function changeSystem(
       await updateUnit(tx, { ...unit, systemId: own.id });
     }
   });
-  redirect(`/homes/${homeId}/systems`);
+  leadOn(`/homes/${homeId}/systems`);
 }

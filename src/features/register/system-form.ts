@@ -4,6 +4,7 @@ import { equipmentSchema, FAN_MODES } from "@/core/climate/run-hours";
 import { monthDaySchema } from "@/core/quantities/schemas";
 import { toCelsius } from "@/core/quantities/temperature";
 import type { AirSystem } from "@/core/register/register";
+import { readDecimal } from "@/lib/forms";
 
 /** Cubic metres an hour in a cubic foot a minute. */
 export const M3H_PER_CFM = 1.699011;
@@ -35,10 +36,11 @@ export const systemForm = (system: UnitSystem) =>
       const figure = (name: keyof typeof fields, low: number, high: number, words: string) => {
         const text = fields[name] ?? "";
         if (text === "") return undefined;
-        const value = Number(text.replace(",", "."));
-        return value >= low && value <= high ? value : problem(name, words);
+        const value = readDecimal(text);
+        return value !== null && value >= low && value <= high ? value : problem(name, words);
       };
       if (fields.name === "") problem("name", "Give it a name.");
+      if (fields.name.length > 60) problem("name", "A shorter name, please: up to 60 letters.");
       const hours = figure("fanHours", 0, 24, "Hours a day, 0 to 24.");
       if (fields.fanMode === "minimum" && fields.fanHours === "")
         problem("fanHours", "Hours a day, 0 to 24.");

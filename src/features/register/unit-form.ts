@@ -1,7 +1,8 @@
 import type { UnitSystem } from "@/core/quantities/length";
 import { z } from "zod";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
-import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { DAY_WORDS, isDay, readDay as readHomeDay } from "@/lib/forms";
 import { readAnswers, type Answers, type Question } from "@/core/register/question";
 import {
   SHUT_OFF_KINDS,
@@ -66,8 +67,8 @@ function readDay(
 ): PlainDate | undefined {
   const text = first(typed, name);
   if (text === "") return undefined;
-  const day = readPlainDate(text);
-  if (!day) problems[name] = "That is not a day. Write it as year, month and day.";
+  const day = readHomeDay(text);
+  if (!isDay(day)) problems[name] = DAY_WORDS[day];
   else if (latest && day > latest) problems[name] = "That day is still to come.";
   else return day;
   return undefined;
@@ -120,25 +121,31 @@ export function readPapers(typed: Typed, book: Pick<HomeBook, "contacts">) {
 
 export type ShutOffFields = { kind: ShutOffKind; place: string; offPosition?: string };
 
-const rowSchema = z.object({
-  kind: z.enum(SHUT_OFF_KINDS),
-  place: z.string().max(200),
-  offPosition: z.string().max(120),
-});
+const LONGEST_PLACE = 200;
+const LONGEST_POSITION = 120;
+const MOST_SHUT_OFFS = 12;
 
-/** The rows of shut-offs that say where; a row without a place was never filled in. */
-export function readShutOffs(fields: Typed): ShutOffFields[] {
-  const kindsOf = fields["shutOffKind"] ?? [];
-  return kindsOf.flatMap((kind, i) => {
-    const row = rowSchema.parse({
-      kind,
-      place: (fields["shutOffPlace"]?.[i] ?? "").trim(),
-      offPosition: (fields["shutOffPosition"]?.[i] ?? "").trim(),
-    });
-    if (row.place === "") return [];
-    const { offPosition, ...rest } = row;
-    return [offPosition === "" ? rest : { ...rest, offPosition }];
+/**
+ * The rows of shut-offs, each problem at its own field; a row in which nothing was filled in is not
+ * there, one that says which position is off but not where asks for the place.
+ */
+export function readShutOffs(fields: Typed): Read<ShutOffFields[]> {
+  const problems: Record<string, string> = {};
+  const values = (fields["shutOffKind"] ?? []).flatMap((typed, i): ShutOffFields[] => {
+    const kind = SHUT_OFF_KINDS.find((each) => each === typed);
+    const place = (fields["shutOffPlace"]?.[i] ?? "").trim();
+    const offPosition = (fields["shutOffPosition"]?.[i] ?? "").trim();
+    if (place === "" && offPosition === "") return [];
+    if (place === "") problems[`shutOffPlace-${i}`] = "Say where it is.";
+    if (place.length > LONGEST_PLACE)
+      problems[`shutOffPlace-${i}`] = `Shorter, please: up to ${LONGEST_PLACE} letters.`;
+    if (offPosition.length > LONGEST_POSITION)
+      problems[`shutOffPosition-${i}`] = `Shorter, please: up to ${LONGEST_POSITION} letters.`;
+    if (i >= MOST_SHUT_OFFS)
+      problems[`shutOffPlace-${i}`] = `${MOST_SHUT_OFFS} shut-offs are enough for one machine.`;
+    return kind ? [{ kind, place, ...(offPosition === "" ? {} : { offPosition }) }] : [];
   });
+  return { values, problems };
 }
 
 /** A unit with some of its fields read anew: what was emptied is dropped. */

@@ -10,6 +10,7 @@ import { insertLevel } from "@/db/repositories/homes";
 import { insertRegister, insertRoom, setRegisterShut, updateRoom } from "@/db/repositories/rooms";
 import { now } from "@/lib/clock";
 import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { levelForm, registerForm, roomForm } from "./rooms-form";
 
 async function bookOf(homeId: string): Promise<HomeBook> {
@@ -35,7 +36,7 @@ export async function saveRoom(
   await write((tx) =>
     roomId ? updateRoom(tx, homeId, room) : insertRoom(tx, homeId, room, now().toISOString()),
   );
-  redirect(`/homes/${homeId}/rooms`);
+  leadOn(`/homes/${homeId}/rooms`);
 }
 
 export async function addLevel(
@@ -49,7 +50,7 @@ export async function addLevel(
   await bookOf(homeId);
   const { write } = await appStore();
   await write((tx) => insertLevel(tx, homeId, { id: randomUUID(), ...parsed.data }));
-  redirect(`/homes/${homeId}/rooms`);
+  leadOn(`/homes/${homeId}/rooms`);
 }
 
 export async function addRegister(
@@ -72,7 +73,7 @@ export async function addRegister(
   };
   const { write } = await appStore();
   await write((tx) => insertRegister(tx, register, now().toISOString()));
-  redirect(`/homes/${homeId}/rooms?room=${roomId}`);
+  leadOn(`/homes/${homeId}/rooms?room=${roomId}`);
 }
 
 /** Opens or shuts a register: what its lever shows now. */

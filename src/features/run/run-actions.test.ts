@@ -15,7 +15,6 @@ import { readRun } from "./run-replay";
 import { runSheetOf, runWith } from "./run-queries";
 
 jest.mock("next/navigation", () => jest.requireActual("../../../tests/acting").navigation);
-jest.mock("next/cache", () => jest.requireActual("../../../tests/acting").caching);
 jest.setTimeout(120_000);
 
 const HOME = "sluice-house";

@@ -4,7 +4,7 @@ import { randomUUID } from "node:crypto";
 import { redirect, RedirectType } from "next/navigation";
 import { z } from "zod";
 import { NOT_POSSIBLE } from "@/core/procedures/run-event";
-import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { notPossibleWords } from "@/content/run-words";
 import type { PlaceAsk } from "@/core/procedures/procedure";
 import type { Answers } from "@/core/register/question";
@@ -18,7 +18,8 @@ import { appendEvent } from "@/db/repositories/history";
 import { insertRun, listOpenRuns } from "@/db/repositories/runs";
 import { ensureTask } from "@/db/repositories/tasks";
 import { now } from "@/lib/clock";
-import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, isDay, readDay, refused, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { prepareOf } from "./prepare-queries";
 import { recordRunEvents } from "./run-record";
 import { readRun } from "./run-replay";
@@ -95,7 +96,7 @@ export async function startRun(
     return run.id;
   });
   // Back leads past what was prepared, to where the job was begun from.
-  redirect(`/runs/${id}`, RedirectType.replace);
+  leadOn(`/runs/${id}`, RedirectType.replace);
 }
 
 /** What was answered of the place; a question without its answer is named at its field. */
@@ -138,8 +139,8 @@ const putOffForm = (today: PlainDate) =>
       reason: z.enum(NOT_POSSIBLE, { error: "Choose what comes nearest." }),
       words: z.string().max(300, "Shorter, please: up to 300 letters.").default(""),
       until: z.string().transform((text, context): PlainDate => {
-        const day = readPlainDate(text);
-        if (day && day >= today) return day;
+        const day = readDay(text);
+        if (isDay(day) && day >= today) return day;
         context.addIssue({ code: "custom", message: "Give today or a later day." });
         return z.NEVER;
       }),
@@ -199,5 +200,5 @@ export async function putOff(
       until,
     }),
   );
-  redirect(`/homes/${homeId}`);
+  leadOn(`/homes/${homeId}`);
 }

@@ -1,16 +1,16 @@
 import "server-only";
 import { agendaNow } from "@/content/agendas";
+import { filterStatus, type FilterStatus } from "@/content/filter-status";
 import { standingsOf } from "@/content/standings";
 import { unitKind } from "@/content/unit-kinds";
 import { hasDisplay } from "@/core/register/alarms";
 import { bringOf } from "@/core/procedures/procedure";
 import type { RunState } from "@/core/procedures/run-state";
 import { moneyFigure } from "@/core/quantities/money";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import { bySoonestDue, isPutOff, type TaskStanding } from "@/core/register/agenda";
 import type { FilterSlot, HistoryEvent, HomeBook, Part, Unit } from "@/core/register/register";
-import type { Standing } from "@/core/register/standing";
 import { taskId } from "@/core/register/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
@@ -35,7 +35,7 @@ export type RunSheet = {
   photos: Photo[];
   /** After the run: how its job stands now, and the filter, where it is one. */
   job: TaskStanding | undefined;
-  standing: Standing | undefined;
+  status: FilterStatus | undefined;
   /** What the run wrote and what counts of it. */
   written: HistoryEvent[];
   /** What comes next: at the same machine first. */
@@ -80,7 +80,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     today,
     photos: await listPhotosOfRun(db, runId),
     job: agenda.find(({ task }) => task.id === own),
-    standing: standingsOf(book, today).find((standing) => standing.slot.id === slot?.id),
+    status: (slot && filterStatus(book, slot.id, today)) ?? undefined,
     written: written.filter(({ id, kind }) => kind !== "withdrawn" && !gone.has(id)),
     next: nextOf(agenda, own, unit, today),
   };
@@ -93,7 +93,7 @@ function nextOf(
   unit: Unit | undefined,
   today: PlainDate,
 ): TaskStanding | undefined {
-  const until = new Date(Date.parse(today) + NEXT_WITHIN * 86_400_000).toISOString().slice(0, 10);
+  const until = addDays(today, NEXT_WITHIN);
   const near = agenda
     .filter(
       (job) =>

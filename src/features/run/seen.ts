@@ -7,6 +7,7 @@ import { unitsFor } from "@/core/readings/reading-units";
 import type { Judgement } from "@/core/readings/judge";
 import { readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
+import { readDecimal } from "@/lib/forms";
 
 /** What stands in the fields of a step, as typed or chosen. */
 export type Typed = {
@@ -27,11 +28,7 @@ export type Typed = {
 };
 
 const MOST_PPM = 10_000;
-const figure = (text: string | undefined): number | null => {
-  const plain = (text ?? "").trim().replace(",", ".").replace("−", "-");
-  const value = Number(plain);
-  return plain === "" || !Number.isFinite(value) ? null : value;
-};
+const figure = (text: string | undefined): number | null => readDecimal(text ?? "");
 
 export type ReadSeen =
   | { kind: "nothing" }

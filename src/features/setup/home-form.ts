@@ -6,6 +6,7 @@ import {
   toCelsius,
   type TemperatureUnit,
 } from "@/core/quantities/temperature";
+import type { Main, Mains } from "@/core/register/register";
 import { climateSchema, DEFAULT_DAILY_RANGE_K, type Climate } from "@/core/climate/climate";
 
 /** No place on earth has monthly means beyond these, °C. */
@@ -52,6 +53,8 @@ const isTimeZone = (name: string) => {
   }
 };
 
+const mainPlace = z.string().max(200, "Shorter, please: up to 200 letters.").default("");
+
 const shape = z.object({
   name: z.string(),
   unitSystem: z.enum(["metric", "us"], "Choose the units you use."),
@@ -62,7 +65,27 @@ const shape = z.object({
   coolingDesign: z.string(),
   dailyRange: z.string(),
   localRules: z.string().max(400, "Shorter, please: up to 400 letters.").optional(),
+  mainWater: mainPlace,
+  mainWaterOff: mainPlace,
+  mainGas: mainPlace,
+  mainGasOff: mainPlace,
+  mainPower: mainPlace,
+  mainPowerOff: mainPlace,
 });
+
+/** Where the whole house is shut off, as far as it was written down. */
+function mainsFrom(fields: z.output<typeof shape>): Mains {
+  const typed: [Main, string, string][] = [
+    ["water", fields.mainWater, fields.mainWaterOff],
+    ["gas", fields.mainGas, fields.mainGasOff],
+    ["power", fields.mainPower, fields.mainPowerOff],
+  ];
+  return Object.fromEntries(
+    typed.flatMap(([main, place, off]) =>
+      place || off ? [[main, { place, ...(off ? { offPosition: off } : {}) }]] : [],
+    ),
+  );
+}
 
 export type HomeFields = {
   name: string;
@@ -71,6 +94,7 @@ export type HomeFields = {
   timeZone: string;
   climate: Climate;
   localRules?: string;
+  mains?: Mains;
 };
 
 /** Reads the fields of a home; temperatures come in the home's own unit and leave in °C. */
@@ -82,7 +106,10 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
   if (fields.name === "") problem("name", "Give the home a name.");
   if (fields.name.length > 60) problem("name", "A shorter name, please: up to 60 letters.");
   if (!isTimeZone(fields.timeZone))
-    problem("timeZone", "That time zone is not known here. Write it like “Etc/UTC”.");
+    problem(
+      "timeZone",
+      "That time zone is not known here. Choose one from the list, or write it as area and city.",
+    );
   const listProblem = monthListProblem(fields.monthlyMean, fields.unitSystem);
   if (listProblem) problem("monthlyMean", listProblem);
   const monthlyMeanC = (readFigures(fields.monthlyMean) ?? []).map((value) =>
@@ -118,12 +145,14 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
       "From a night to its day the difference is 0 or more, and never that large.",
     );
   if (context.issues.length > 0) return z.NEVER;
+  const mains = mainsFrom(fields);
   return {
     name: fields.name,
     unitSystem: fields.unitSystem,
     currency: fields.currency,
     timeZone: fields.timeZone,
     ...(fields.localRules ? { localRules: fields.localRules } : {}),
+    ...(Object.keys(mains).length > 0 ? { mains } : {}),
     climate: climateSchema.parse({
       monthlyMeanC,
       heatingDesignC: toCelsius(heating!, unit),

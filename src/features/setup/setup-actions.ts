@@ -7,7 +7,9 @@ import { appStore } from "@/db/app-store";
 import { insertDriver } from "@/db/repositories/drivers";
 import { findHome, insertHome, insertLevel, updateHome } from "@/db/repositories/homes";
 import { now } from "@/lib/clock";
-import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, singles, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
+import { homeFieldsOf } from "./setup-queries";
 import { homeForm, householdForm, LEVEL_CHOICES, levelsForm } from "./home-form";
 
 /** Merges the problems of several schemas into one answer, so that all show at once. */
@@ -53,7 +55,7 @@ export async function createHome(previous: FormState, form: FormData): Promise<F
     for (const driver of drivers)
       await insertDriver(tx, id, { ...driver, id: randomUUID(), scope: "home" }, at);
   });
-  redirect(`/homes/${id}`);
+  leadOn(`/homes/${id}`);
 }
 
 export async function changeHome(
@@ -62,6 +64,9 @@ export async function changeHome(
   form: FormData,
 ): Promise<FormState> {
   const fields = fieldsOf(form);
+  const standing = await homeFieldsOf(homeId);
+  const theirs = standing && overtaken(previous, form, standing);
+  if (theirs) return theirs;
   const home = homeForm.safeParse(singles(fields));
   if (!home.success) return invalid(previous, fields, home.error);
   const store = await appStore();
@@ -69,5 +74,5 @@ export async function changeHome(
   if (!before) redirect("/");
   const climate = { ...home.data.climate, spreadC: before.climate.spreadC };
   await store.write((tx) => updateHome(tx, { id: homeId, ...home.data, climate }));
-  redirect(`/homes/${homeId}`);
+  leadOn(`/homes/${homeId}`);
 }

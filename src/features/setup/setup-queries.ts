@@ -4,13 +4,14 @@ import { homeBook } from "@/db/home-book";
 
 type Values = Record<string, string[]>;
 
-const figure = (value: number) => String(Math.round(value * 10) / 10);
+/** As many places as it takes to come back as the same figure. */
+const figure = (value: number) => String(Number(value.toFixed(6)));
 
 /** A home as its form shows it, in the home's own unit of temperature. */
 export async function homeFieldsOf(homeId: string): Promise<Values | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
-  const { name, unitSystem, currency, timeZone, climate, localRules } = book.home;
+  const { name, unitSystem, currency, timeZone, climate, localRules, mains = {} } = book.home;
   const unit = unitSystem === "us" ? "F" : "C";
   const degrees = (celsius: number) => figure(fromCelsius(celsius, unit));
   const ranges =
@@ -21,6 +22,12 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
     currency: [currency],
     timeZone: [timeZone],
     localRules: [localRules ?? ""],
+    mainWater: [mains.water?.place ?? ""],
+    mainWaterOff: [mains.water?.offPosition ?? ""],
+    mainGas: [mains.gas?.place ?? ""],
+    mainGasOff: [mains.gas?.offPosition ?? ""],
+    mainPower: [mains.power?.place ?? ""],
+    mainPowerOff: [mains.power?.offPosition ?? ""],
     monthlyMean: [climate.monthlyMeanC.map(degrees).join(" ")],
     heatingDesign: [degrees(climate.heatingDesignC)],
     coolingDesign: [degrees(climate.coolingDesignMeanC)],

@@ -6,9 +6,11 @@ import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { insertSlot } from "@/db/repositories/parts";
 import { dropDraft, updateUnit } from "@/db/repositories/units";
+import { earliestFitting } from "@/core/register/plausible";
 import type { SetUpStep } from "@/core/register/register";
 import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, refused, type FormState } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import { appendFitting } from "./slot-writes";
 import { readQuickSlots, slotsToAsk } from "./quick-slots";
 
@@ -30,6 +32,7 @@ export async function saveFilters(
     slotsToAsk(unit, book),
     book.home.unitSystem === "us" ? "in" : "mm",
     today,
+    earliestFitting(unit),
   );
   if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
   const at = now();
@@ -49,5 +52,5 @@ export async function saveFilters(
     }
     await dropDraft(tx, unitId, "filters");
   });
-  redirect(next.href);
+  leadOn(next.href);
 }

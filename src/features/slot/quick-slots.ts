@@ -24,6 +24,7 @@ export function readQuickSlots(
   asked: readonly { nth: number; usual: UsualSlot }[],
   fallback: "in" | "mm",
   today: PlainDate,
+  earliest: PlainDate | null = null,
 ): { values: QuickSlot[]; problems: Record<string, string> } {
   const problems: Record<string, string> = {};
   const values: QuickSlot[] = [];
@@ -36,6 +37,9 @@ export function readQuickSlots(
     else if (!reading.ok) problems[`nominal-${nth}`] = SIZE_WORDS[reading.why];
     const fitted = text("fittedOn") ? readPastDay(text("fittedOn"), today) : undefined;
     if (fitted !== undefined && !isDay(fitted)) problems[`fittedOn-${nth}`] = DAY_WORDS[fitted];
+    else if (fitted !== undefined && isDay(fitted) && earliest && fitted < earliest)
+      problems[`fittedOn-${nth}`] =
+        "That is long before its machine was here. Look at the year again.";
     if (!reading.ok) continue;
     values.push({
       slot: {

@@ -169,7 +169,7 @@ describe("what was done and seen", () => {
     await demo.store.write((tx) => updateSlot(tx, { ...known, cleanDropPa: 48 }));
     const drop = (text: string) => formOf({ ...look, slotId: "cellar-filter", drop: text });
     expect((await noteLook(HOME, nothingSent, drop("-3"))).errors).toEqual({
-      drop: "Write the drop as a number, 0 or more.",
+      drop: "Write the drop as a number, 0 or more, of what a filter can take.",
     });
     const belief = async () => wearOfSlot(await book(), await slot("cellar-filter"), today)!.belief;
     const before = await belief();

@@ -3,7 +3,8 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import type { FilterSlot, HomeBook } from "@/core/register/register";
+import { earliestFitting } from "@/core/register/plausible";
+import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
 import { GRADES } from "@/core/wear/belief";
 import { historyOf } from "@/core/register/record";
 import { appStore } from "@/db/app-store";
@@ -20,12 +21,17 @@ import {
   type FormState,
   invalid,
   isDay,
+  overtaken,
   pastDay,
+  readDecimal,
   readPastDay,
+  refused,
   singles,
 } from "@/lib/forms";
+import { leadOn } from "@/lib/lead-on";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
+import { slotFieldsOf } from "./slot-queries";
 import { appendFitting } from "./slot-writes";
 
 export async function createSlot(
@@ -41,6 +47,9 @@ export async function createSlot(
   const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const { fittedOn, ...rest } = parsed.data;
+  const earliest = earliestFitting(unit);
+  if (fittedOn && earliest && fittedOn < earliest)
+    return refused(previous, fields, { fittedOn: LONG_BEFORE });
   const slot: FilterSlot = { id: randomUUID(), unitId, ...rest };
   const at = now().toISOString();
   const store = await appStore();
@@ -48,7 +57,7 @@ export async function createSlot(
     await insertSlot(tx, slot, at);
     if (fittedOn) await appendFitting(tx, homeId, slot, { date: fittedOn, recordedAt: at });
   });
-  redirect(`/homes/${homeId}/parts/${slot.id}`);
+  leadOn(`/homes/${homeId}/parts/${slot.id}`);
 }
 
 export async function changeSlot(
@@ -61,6 +70,8 @@ export async function changeSlot(
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   if (!book || !slot) redirect("/");
+  const theirs = overtaken(previous, form, slotFieldsOf({ book, slot }));
+  if (theirs) return theirs;
   const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const changed: FilterSlot = { ...parsed.data, id: slot.id, unitId: slot.unitId };
@@ -68,12 +79,21 @@ export async function changeSlot(
   await store.write(async (tx) => {
     await updateSlot(tx, changed);
   });
-  redirect(`/homes/${homeId}/parts/${slotId}`);
+  leadOn(`/homes/${homeId}/parts/${slotId}`);
 }
 
-const changedForm = (today: PlainDate) =>
+const LONG_BEFORE = "That is long before its machine was here. Look at the year again.";
+
+/** A past day on which something may have been fitted in a unit: not long before that was made. */
+const fittingDay = (today: PlainDate, unit: Unit | undefined) =>
+  pastDay(today).refine((date) => {
+    const earliest = unit && earliestFitting(unit);
+    return !earliest || date >= earliest;
+  }, LONG_BEFORE);
+
+const changedForm = (today: PlainDate, unit: Unit | undefined) =>
   z.object({
-    date: pastDay(today),
+    date: fittingDay(today, unit),
     grade: z.enum([...GRADES, ""]).optional(),
     words: z.string().max(300, "Shorter, please: up to 300 letters.").optional(),
   });
@@ -89,7 +109,8 @@ export async function noteChanged(
   const book = await homeBook(homeId);
   const slot = book?.slots.find((each) => each.id === slotId);
   if (!book || !slot) redirect("/");
-  const parsed = changedForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const unit = book.units.find(({ id }) => id === slot.unitId);
+  const parsed = changedForm(todayIn(book.home.timeZone), unit).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const { date, grade, words } = parsed.data;
   const recordedAt = now().toISOString();
@@ -117,7 +138,7 @@ export async function noteChanged(
       itemBefore,
     );
   });
-  redirect(`/homes/${homeId}/parts/${slotId}`);
+  leadOn(`/homes/${homeId}/parts/${slotId}`);
 }
 
 /** That a part of another kind than a filter slot was seen to. */
@@ -146,7 +167,7 @@ export async function notePartDone(
       ...parsed.data,
     }),
   );
-  redirect(`/homes/${homeId}/parts/${partId}`);
+  leadOn(`/homes/${homeId}/parts/${partId}`);
 }
 
 const noteForm = (today: PlainDate) =>
@@ -187,7 +208,7 @@ export async function writeNote(
       words,
     }),
   );
-  redirect(part ? `/homes/${homeId}/parts/${part.id}` : `/homes/${homeId}/units/${unitId}`);
+  leadOn(part ? `/homes/${homeId}/parts/${part.id}` : `/homes/${homeId}/units/${unitId}`);
 }
 
 /** A look by eye, by the drop across the filter, or by both: the drop counts for more. */
@@ -207,7 +228,8 @@ const lookForm = (book: HomeBook, today: PlainDate) =>
       const { unitSystem } = book.home;
       const pressureDropPa = fields.drop === "" ? undefined : readDrop(fields.drop, unitSystem);
       const slot = book.slots.find((each) => each.id === fields.slotId);
-      if (pressureDropPa === null) problem("drop", "Write the drop as a number, 0 or more.");
+      if (pressureDropPa === null)
+        problem("drop", "Write the drop as a number, 0 or more, of what a filter can take.");
       else if (pressureDropPa !== undefined && slot && slot.cleanDropPa === undefined)
         problem("drop", "What it drops when clean is not written down for this filter yet.");
       if (fields.grade === "" && fields.drop === "")
@@ -223,11 +245,12 @@ const lookForm = (book: HomeBook, today: PlainDate) =>
       };
     });
 
+const MOST_PA = 2000;
 /** A pressure drop in the home’s unit, as Pa; null for what is none. */
 function readDrop(text: string, system: UnitSystem): number | null {
-  const value = Number(text.replace(",", "."));
-  const per = unitsFor("filter-drop", system)[0]!.per;
-  return Number.isFinite(value) && value >= 0 ? Number((value * per).toPrecision(8)) : null;
+  const value = readDecimal(text);
+  const pa = value === null ? -1 : value * unitsFor("filter-drop", system)[0]!.per;
+  return pa >= 0 && pa <= MOST_PA ? Number(pa.toPrecision(8)) : null;
 }
 
 /** How a filter looks, without changing it. */
@@ -255,7 +278,7 @@ export async function noteLook(
       look: parsed.data.look,
     }),
   );
-  redirect(`/homes/${homeId}/parts/${slot.id}`);
+  leadOn(`/homes/${homeId}/parts/${slot.id}`);
 }
 
 /** Forgets what the looks at a slot taught of its pace: from here on it is the book’s again. */
@@ -274,7 +297,7 @@ export async function forgetLooks(homeId: string, slotId: string): Promise<void>
       recordedAt: now().toISOString(),
     }),
   );
-  redirect(`/homes/${homeId}/parts/${slotId}`);
+  leadOn(`/homes/${homeId}/parts/${slotId}`);
 }
 
 /** Writes an entry anew with another day or grade, pointing at the one it corrects. */
@@ -287,7 +310,7 @@ export async function correctEntry(
   const fields = fieldsOf(form);
   const book = await homeBook(homeId);
   if (!book) redirect("/");
-  const parsed = changedForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
+  const parsed = changedForm(todayIn(book.home.timeZone), undefined).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
   const at = await store.write(async (tx) => {
@@ -305,7 +328,7 @@ export async function correctEntry(
     });
     return event;
   });
-  redirect(
+  leadOn(
     at?.partId
       ? `/homes/${homeId}/parts/${at.partId}`
       : `/homes/${homeId}/${at?.unitId ? `units/${at.unitId}` : "house"}`,

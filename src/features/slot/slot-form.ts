@@ -14,7 +14,8 @@ import { DIRECTIONS } from "@/core/register/directions";
 import { SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/register/register";
 import { AIR_SIDES } from "@/core/wear/drivers";
 import { MEDIA_KINDS } from "@/core/wear/media";
-import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
+import { unitsFor } from "@/core/readings/reading-units";
+import { DAY_WORDS, isDay, readDecimal, readPastDay, readWhole } from "@/lib/forms";
 
 const MOST_FILTERS = 24;
 const MOST_HOURS = 50_000;
@@ -77,8 +78,7 @@ export function slotForm({ home, rooms }: Pick<HomeBook, "home" | "rooms">, toda
       words: string,
     ) => {
       if (fields[name] === "") return undefined;
-      const value = Number(fields[name]);
-      return Number.isInteger(value) && value >= 1 && value <= most ? value : problem(name, words);
+      return readWhole(fields[name], 1, most) ?? problem(name, words);
     };
     // Everything is looked at before anything is refused, so that all problems show at once.
     if (fields.name === "") problem("name", "Give it a name, such as “Filter”.");
@@ -107,9 +107,17 @@ export function slotForm({ home, rooms }: Pick<HomeBook, "home" | "rooms">, toda
         "rating",
         "There is no such rating. It reads MERV 1 to 16, G1 to G4, M5, M6, F7 to F9, E10 to U17, “Coarse 60” or “ePM1 50”.",
       );
-    const drop = fields.cleanDrop ? Number(fields.cleanDrop.replace(",", ".")) : undefined;
-    if (drop !== undefined && !(drop > 0 && drop <= MOST_PA))
-      problem("cleanDrop", `The drop of a clean one in Pa, more than 0, up to ${MOST_PA}.`);
+    const pressure = unitsFor("filter-drop", home.unitSystem)[0]!;
+    const typedDrop = fields.cleanDrop ? readDecimal(fields.cleanDrop) : undefined;
+    const drop =
+      typedDrop === undefined || typedDrop === null
+        ? typedDrop
+        : Number((typedDrop * pressure.per).toPrecision(8));
+    if (drop === null || (drop !== undefined && !(drop > 0 && drop <= MOST_PA)))
+      problem(
+        "cleanDrop",
+        `The drop of a clean one in ${pressure.label}, more than 0, up to ${Number((MOST_PA / pressure.per).toPrecision(2))}.`,
+      );
     const room = rooms.find((each) => each.id === fields.roomId);
     const price = fields.price === "" ? undefined : readMoney(fields.price, home.currency);
     if (price === null) problem("price", `Write the price in ${home.currency}, such as 18.50.`);
@@ -129,7 +137,7 @@ export function slotForm({ home, rooms }: Pick<HomeBook, "home" | "rooms">, toda
       seat: fields.seat,
       indicator: Boolean(fields.indicator),
       ...(fields.indicatorReset ? { indicatorReset: fields.indicatorReset } : {}),
-      ...(drop === undefined ? {} : { cleanDropPa: drop }),
+      ...(drop === undefined || drop === null ? {} : { cleanDropPa: drop }),
       ...(room ? { roomId: room.id } : {}),
       ...(fields.note ? { note: fields.note } : {}),
       ...(fields.place ? { place: fields.place } : {}),

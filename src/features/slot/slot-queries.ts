@@ -1,5 +1,5 @@
 import "server-only";
-import { unitsFor } from "@/core/readings/reading-units";
+import { readingFigure, unitsFor } from "@/core/readings/reading-units";
 import { slotTitle } from "@/content/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
@@ -37,7 +37,7 @@ export async function slotPageOf(homeId: string, slotId: string): Promise<SlotPa
 }
 
 /** A slot as its form shows it. */
-export function slotFieldsOf({ book, slot }: SlotPage): Values {
+export function slotFieldsOf({ book, slot }: Pick<SlotPage, "book" | "slot">): Values {
   const { home } = book;
   return {
     name: [slot.name],
@@ -46,7 +46,11 @@ export function slotFieldsOf({ book, slot }: SlotPage): Values {
     note: [slot.note ?? ""],
     ...(slot.cutToSize ? { cutToSize: ["on"] } : {}),
     seat: [slot.seat],
-    cleanDrop: [slot.cleanDropPa === undefined ? "" : String(slot.cleanDropPa)],
+    cleanDrop: [
+      slot.cleanDropPa === undefined
+        ? ""
+        : readingFigure("filter-drop", slot.cleanDropPa, home.unitSystem),
+    ],
     indicatorReset: [slot.indicatorReset ?? ""],
     place: [slot.place ?? ""],
     nominal: [slot.nominal.text],

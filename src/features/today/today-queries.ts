@@ -1,28 +1,25 @@
 import "server-only";
 import { agendaNow } from "@/content/agendas";
 import { procedure } from "@/content/procedures/library";
-import { standingsOf } from "@/content/standings";
-import { addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { filterStatus, type FilterStatus } from "@/content/filter-status";
+import { pathOfTask } from "@/content/task-words";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/procedures/procedure";
-import { bySoonestDue, isPutOff, type TaskStanding } from "@/core/register/agenda";
+import type { TaskStanding } from "@/core/register/agenda";
+import { todayOrder } from "@/core/register/today-order";
 import type { HomeBook, Part } from "@/core/register/register";
-import type { Standing } from "@/core/register/standing";
 import { RENEW } from "@/core/register/task";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import { watchOf, type Watch } from "./today-watch";
 import { seasonLine } from "./today-words";
 
-/** Due within this many days counts as this week. */
-const SOON_DAYS = 7;
-/** Nothing further off than this comes closer today. */
-const CLOSER_DAYS = 45;
-
-/** A job with everything a page says of it; `standing` where it renews a filter. */
+/** A job with everything a page says of it; `status` where it renews a filter. */
 export type TodayJob = {
   job: TaskStanding;
   part: Part | undefined;
-  standing: Standing | undefined;
+  status: FilterStatus | undefined;
   procedure: Procedure | null;
 };
 
@@ -32,49 +29,49 @@ export type Today = {
   season: string;
   past: number;
   soon: number;
-  /** What to do next; null when nothing is near. */
+  /** What to do next: the first of the order; null when nothing is near. */
   next: TodayJob | null;
+  /** The rest of it, in the same order. */
   closer: TodayJob[];
   watch: Watch[];
+  /** What cannot be read, and where it belongs. */
+  problems: { words: string; path: string }[];
 };
 
 export async function todayOf(homeId: string): Promise<Today | null> {
   const book = await homeBook(homeId);
   if (!book) return null;
   const today = todayIn(book.home.timeZone);
-  const jobs = [...agendaNow(book, today)].sort(bySoonestDue);
-  const week = addDays(today, SOON_DAYS);
-  const isPast = (job: TaskStanding) => job.state === "past";
-  const isSoon = (job: TaskStanding) => !isPast(job) && job.due !== null && job.due <= week;
-  // What only a technician may do is no errand for today.
-  // Nor what somebody tried in vain and means to try again later.
-  const nearest = jobs.find(
-    (job) => job.task.who !== "licensed" && !isPutOff(job, today) && (isPast(job) || isSoon(job)),
-  );
-  const until = addDays(today, CLOSER_DAYS);
-  const isClose = (job: TaskStanding) =>
-    job.due === null ? isUnknownFilter(job) : job.due <= until;
+  const agenda = agendaNow(book, today);
+  const order = todayOrder(agenda, today);
   const withAll = (job: TaskStanding): TodayJob => ({
     job,
     part: book.parts.find((each) => each.id === job.task.partId),
-    standing:
-      job.task.key === RENEW
-        ? standingsOf(book, today).find((each) => each.slot.id === job.task.partId)
+    status:
+      job.task.key === RENEW && job.task.partId
+        ? (filterStatus(book, job.task.partId, today) ?? undefined)
         : undefined,
     procedure: job.task.procedureIds[0] ? procedure(job.task.procedureIds[0]) : null,
   });
+  const lead = order.find(({ when }) => when === "past" || when === "now");
   return {
     book,
     today,
     season: seasonLine(book, today),
-    watch: watchOf(book, today),
-    past: jobs.filter(isPast).length,
-    soon: jobs.filter(isSoon).length,
-    next: nearest ? withAll(nearest) : null,
-    closer: jobs.filter((job) => job !== nearest && isClose(job)).map(withAll),
+    watch: watchOf(book, today, agenda),
+    past: order.filter(({ when }) => when === "past").length,
+    soon: order.filter(({ when }) => when === "now").length,
+    next: lead ? withAll(lead.job) : null,
+    closer: order.filter((each) => each !== lead).map(({ job }) => withAll(job)),
+    problems: agenda.flatMap(({ task, unit, problem }) =>
+      problem
+        ? [
+            {
+              words: `${unit?.name ?? "The home"}, ${inSentence(task.name)}: ${problem}`,
+              path: pathOfTask(task),
+            },
+          ]
+        : [],
+    ),
   };
 }
-
-/** A filter nobody saw fitted: it asks for a word before it can say a day. */
-const isUnknownFilter = ({ task, lastDone }: TaskStanding): boolean =>
-  task.key === RENEW && lastDone === null && !task.isOff;

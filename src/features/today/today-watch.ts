@@ -1,19 +1,28 @@
-import { READING_WORDS, readWords } from "@/content/reading-words";
+import { adviceWords, READING_WORDS, readWords } from "@/content/reading-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { countWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
-import { VERDICTS } from "@/core/readings/reading-kinds";
+import { partsOf } from "@/core/due/cadence";
+import { VERDICTS, type ReadingKind } from "@/core/readings/reading-kinds";
+import type { TaskStanding } from "@/core/register/agenda";
 import { levelsWithoutAlarm, warrantyOf } from "@/core/register/alarms";
 import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
-import type { HomeBook } from "@/core/register/register";
+import type { HistoryEvent, HomeBook } from "@/core/register/register";
 import { shutRegisters } from "@/core/register/shut-registers";
 
 export type Watch = { verdict: "watch" | "act" | "stop"; words: string; href: string };
 
 /** What is on watch in a home, the worst first: readings, alarms, registers, warranties. */
-export function watchOf(book: HomeBook, today: PlainDate): Watch[] {
-  return [...alarms(book), ...readings(book), ...registers(book), ...warranties(book, today)].sort(
-    (a, b) => VERDICTS.indexOf(b.verdict) - VERDICTS.indexOf(a.verdict),
-  );
+export function watchOf(
+  book: HomeBook,
+  today: PlainDate,
+  agenda: readonly TaskStanding[],
+): Watch[] {
+  return [
+    ...alarms(book),
+    ...readings(book, agenda),
+    ...registers(book),
+    ...warranties(book, today),
+  ].sort((a, b) => VERDICTS.indexOf(b.verdict) - VERDICTS.indexOf(a.verdict));
 }
 
 /** Levels people live on without an alarm; one that is spent stands among the jobs. */
@@ -26,7 +35,7 @@ function alarms(book: HomeBook): Watch[] {
 }
 
 /** The last reading of each kind at each place, where it is not sound. */
-function readings(book: HomeBook): Watch[] {
+function readings(book: HomeBook, agenda: readonly TaskStanding[]): Watch[] {
   const last = new Map<string, JudgedReading>();
   for (const reading of readingsOf(book)) {
     const { unitId, partId } = reading.event;
@@ -34,8 +43,9 @@ function readings(book: HomeBook): Watch[] {
   }
   return [...last.values()].flatMap(({ event, taken, judgement }): Watch[] => {
     const unit = book.units.find((each) => each.id === event.unitId);
-    if (!unit || judgement.verdict === "sound") return [];
-    const { name, act } = READING_WORDS[taken.kind];
+    if (!unit || judgement.verdict === "sound" || isSettled(agenda, event, taken.kind)) return [];
+    const { name } = READING_WORDS[taken.kind];
+    const act = adviceWords(taken.kind, judgement);
     const read = readWords(taken, book.home.unitSystem);
     const advice = judgement.verdict === "watch" ? "" : `; ${act}`;
     return [
@@ -47,6 +57,23 @@ function readings(book: HomeBook): Watch[] {
     ];
   });
 }
+
+/** Whether a job done since put right what was read: a new seal, a cleaned coil, a replaced part. */
+const isSettled = (
+  agenda: readonly TaskStanding[],
+  { date, unitId, partId }: HistoryEvent,
+  kind: ReadingKind,
+): boolean =>
+  agenda.some(
+    ({ task, lastDone }) =>
+      lastDone !== null &&
+      lastDone >= date &&
+      (partId ? task.partId === partId : task.unitId === unitId && task.partId === undefined) &&
+      (task.settles.includes(kind) ||
+        partsOf(task.cadence).some(
+          (cadence) => cadence.kind === "reading" && cadence.reading === kind,
+        )),
+  );
 
 function registers({ registers: all }: HomeBook): Watch[] {
   const shut = shutRegisters(all);

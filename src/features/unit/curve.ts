@@ -1,3 +1,5 @@
+import { readingWords } from "@/core/readings/reading-units";
+import type { UnitSystem } from "@/core/quantities/length";
 import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { HistoryEvent, ScopedDriver } from "@/core/register/register";
 import { GRADE_WORDS } from "@/content/words";
@@ -36,6 +38,7 @@ export function curveOf(
   /** The share of its life after which the filter goes: looks see the whole of it. */
   lifeShare = 1,
   cleanDropPa?: number,
+  system: UnitSystem = "metric",
 ): Curve {
   const fitted = wear.days[0]!.date;
   const furthest = [wear.late ?? wear.likely ?? today, today].reduce((a, b) => (a > b ? a : b));
@@ -63,7 +66,9 @@ export function curveOf(
       // A drop says more than the eye, as the engine has it.
       if (pressureDropPa !== undefined && cleanDropPa !== undefined) {
         const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
-        return [{ x, y: load / lifeShare, words: `${Math.round(pressureDropPa)} Pa` }];
+        return [
+          { x, y: load / lifeShare, words: readingWords("filter-drop", pressureDropPa, system) },
+        ];
       }
       if (!grade) return [];
       return [{ x, y: SEEN_BY_GRADE[grade].load / lifeShare, words: GRADE_WORDS[grade].name }];

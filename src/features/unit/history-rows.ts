@@ -60,7 +60,11 @@ function lookWords({ home }: HomeBook, { look }: HistoryEvent): string {
 function doneWords(book: HomeBook, { partId, unitId, taskKey }: HistoryEvent): string {
   const part = book.parts.find((each) => each.id === partId);
   const unit = [...book.units, ...book.retired].find((each) => each.id === unitId);
-  const definitions = part ? partTasks(part.kind, unit?.kind) : partId ? [] : unitTasks(unit?.kind ?? "");
+  const definitions = part
+    ? partTasks(part.kind, unit?.kind)
+    : partId
+      ? []
+      : unitTasks(unit?.kind ?? "");
   const own = book.tasks.find((task) => task.key === taskKey)?.changes.name;
   const isMain = taskKey === undefined || definitions[0]?.key === taskKey;
   if (part && isMain) return partKind(part.kind).done;

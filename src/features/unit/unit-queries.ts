@@ -17,7 +17,8 @@ import type {
   ScopedDriver,
   Unit,
 } from "@/core/register/register";
-import { bySoonest, type Standing } from "@/core/register/standing";
+import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
+import type { Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import { historyLines, type HistoryLine } from "./history-rows";
@@ -57,8 +58,8 @@ export type UnitSheet = {
   contact: Contact | undefined;
   successor: Unit | undefined;
   predecessor: Unit | undefined;
-  /** Soonest due first. */
-  standings: Standing[];
+  /** Its filters, soonest due first. */
+  filters: FilterStatus[];
   /** Of a unit out of service: its slots stand for themselves. */
   retiredSlots: FilterSlot[];
   parts: PartRow[];
@@ -89,9 +90,10 @@ export async function unitSheetOf(
     contact: book.contacts.find((contact) => contact.id === unit.contactId),
     successor: unit.successorId ? unitOf(book, unit.successorId) : undefined,
     predecessor: book.retired.find((each) => each.successorId === unit.id),
-    standings: standingsOf(book, today)
+    filters: standingsOf(book, today)
       .filter((standing) => standing.unit.id === unit.id)
-      .sort(bySoonest),
+      .map((standing) => statusOf(book, standing, today))
+      .sort(bySoonestStatus),
     retiredSlots: book.retiredSlots.filter((slot) => slot.unitId === unit.id),
     parts: parts.map((part) => ({
       part,
@@ -122,7 +124,8 @@ export type PartSheet =
       /** Its change is led through step by step. */
       /** The verb of the procedure that leads through its renewal, where there is one. */
       guide: string | null;
-      siblings: Standing[];
+      status: FilterStatus;
+      siblings: FilterStatus[];
     })
   | (Common & { kind: "retired-slot"; slot: FilterSlot })
   | (Common & {
@@ -168,7 +171,8 @@ export async function partSheetOf(
     events,
     drivers: driversOf(book, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
     guide: renewalOf(slot.media)?.verb ?? null,
-    siblings,
+    status: statusOf(book, standing, today),
+    siblings: siblings.map((each) => statusOf(book, each, today)),
   };
 }
 

@@ -2,13 +2,12 @@ import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 import { EndStrip } from "@/features/loose-ends/components/end-strip";
 import { DryCall } from "@/features/loose-ends/components/dry-call";
-import { dryWaits, leftOpen } from "@/features/loose-ends/loose-ends-queries";
+import { dryWaits, openNow } from "@/features/loose-ends/loose-ends-queries";
 import { FindBox } from "@/features/find/components/find-box";
 import { Keys } from "@/features/shell/components/keys";
 import { Lintel } from "@/features/shell/components/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/components/masthead";
 import { shellOf } from "@/features/shell/shell-queries";
-import { now } from "@/lib/clock";
 import { THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
@@ -16,8 +15,7 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
   const shell = await shellOf(homeId);
   if (!shell) notFound();
   const theme = themeSchema.parse((await cookies()).get(THEME_COOKIE)?.value);
-  const left = await leftOpen(homeId);
-  const at = now().toISOString();
+  const open = await openNow(homeId);
   return (
     <>
       <a
@@ -38,8 +36,8 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
         places={shell.pegPlaces}
         hasRunHours={shell.hasRunHours}
       />
-      <EndStrip homeId={homeId} left={left} now={at} unitNames={shell.unitNames} />
-      <DryCall waits={dryWaits(left, shell.unitNames)} serverNow={at} />
+      <EndStrip homeId={homeId} initial={open} unitNames={shell.unitNames} />
+      <DryCall waits={dryWaits(open.left, shell.unitNames)} serverNow={open.now} />
       <main id="main" className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 wide:px-7 wide:pb-10">
         {children}
       </main>

@@ -2,8 +2,8 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { HouseSection } from "@/features/house/components/house-section";
 import { houseOf } from "@/features/house/house-queries";
-import { EndList } from "@/features/loose-ends/components/end-list";
-import { goingRuns, leftOpen, openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { BegunList, EndList } from "@/features/loose-ends/components/end-list";
+import { begunRuns, goingRuns, leftOpen, openEnds } from "@/features/loose-ends/loose-ends-queries";
 import { StartLink } from "@/features/run/components/start-link";
 import { TodayView } from "@/features/today/components/today-view";
 import { todayOf } from "@/features/today/today-queries";
@@ -30,20 +30,26 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
       data={data}
       openCount={left.length}
       ends={
-        <EndList
-          homeId={homeId}
-          left={left}
-          now={now().toISOString()}
-          placeOf={(unitId, partId) => ({
-            unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "The house",
-            partName: [...book.slots, ...book.parts]
-              .find((part) => part.id === partId)
-              ?.name.toLowerCase(),
-          })}
-        />
+        <>
+          <EndList
+            homeId={homeId}
+            left={left}
+            now={now().toISOString()}
+            placeOf={(unitId, partId) => ({
+              unitName: book.units.find((unit) => unit.id === unitId)?.name ?? "The house",
+              partName: [...book.slots, ...book.parts]
+                .find((part) => part.id === partId)
+                ?.name.toLowerCase(),
+            })}
+          />
+          <BegunList
+            begun={await begunRuns(homeId)}
+            unitNameOf={(id) => book.units.find((unit) => unit.id === id)?.name ?? "The house"}
+          />
+        </>
       }
       house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
-      start={({ procedure, standing, job }) =>
+      start={({ procedure, status, job }) =>
         procedure ? (
           <StartLink
             homeId={homeId}
@@ -51,8 +57,8 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
             going={going.find(({ task }) => task === job.task.id)?.run.id}
             words="Start"
           />
-        ) : standing ? (
-          <ChangedLink homeId={homeId} slotId={standing.slot.id} strong />
+        ) : status ? (
+          <ChangedLink homeId={homeId} slotId={status.standing.slot.id} strong />
         ) : (
           <LinkButton weight="strong" href={`/homes/${homeId}/jobs/${job.task.id}/done`}>
             Note it done

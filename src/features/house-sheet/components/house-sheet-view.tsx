@@ -1,5 +1,11 @@
-import { CONTACT_ROLE_WORDS, offWords, SHUT_OFF_WORDS } from "@/content/words";
-import type { Unit } from "@/core/register/register";
+import {
+  CONTACT_ROLE_WORDS,
+  MAIN_WORDS,
+  OFF_UNKNOWN,
+  offWords,
+  SHUT_OFF_WORDS,
+} from "@/content/words";
+import { MAINS, type Unit } from "@/core/register/register";
 import type { HouseSheet } from "../house-sheet-queries";
 
 /** How every machine of the house is shut off: to print and hang inside a cupboard door. */
@@ -21,6 +27,14 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
           ))}
         </ul>
       )}
+      <section className="mt-5 break-inside-avoid">
+        <h2 className="border-b-[3px] border-ink text-lg">The whole house</h2>
+        <ul>
+          {MAINS.map((main) => (
+            <MainRow key={main} name={MAIN_WORDS[main]} main={home.mains?.[main]} />
+          ))}
+        </ul>
+      </section>
       {levels.map(({ level, units }) => (
         <section key={level.id} className="mt-5 break-inside-avoid">
           <h2 className="border-b-[3px] border-ink text-lg">{level.name}</h2>
@@ -38,16 +52,40 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
   );
 }
 
+const ROW =
+  "grid break-inside-avoid gap-x-6 border-b border-rule py-2 wide:grid-cols-[14rem_minmax(0,1fr)] print:grid-cols-[14rem_minmax(0,1fr)]";
+
+function MainRow({
+  name,
+  main,
+}: {
+  name: string;
+  main: { place: string; offPosition?: string } | undefined;
+}) {
+  return (
+    <li className={ROW}>
+      <strong>{name}</strong>
+      {main?.place ? (
+        <p>
+          {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
+        </p>
+      ) : (
+        <p className="text-second">not noted: find out and write it here</p>
+      )}
+    </li>
+  );
+}
+
 function Row({ unit, room }: { unit: Unit; room: string | undefined }) {
   return (
-    <li className="grid break-inside-avoid gap-x-6 border-b border-rule py-2 wide:grid-cols-[14rem_minmax(0,1fr)] print:grid-cols-[14rem_minmax(0,1fr)]">
+    <li className={ROW}>
       <div>
         <strong>{unit.name}</strong>
         {room && <span className="text-second">, {room}</span>}
         {unit.access && <p className="text-[0.9375rem] text-second">{unit.access}</p>}
       </div>
       {unit.shutOffs.length === 0 ? (
-        <p className="text-second">not written down yet</p>
+        <p className="text-second">not noted: find out and write it here</p>
       ) : (
         <ol className="list-decimal pl-5">
           {unit.shutOffs.map((off) => (

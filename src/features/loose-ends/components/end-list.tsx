@@ -3,7 +3,9 @@ import type { LeftOpen } from "@/core/register/home-ends";
 import { Bracket } from "@/ui/bracket";
 import { Button, LinkButton } from "@/ui/button";
 import { detailOf, headOf } from "../left-open-words";
-import { closeEnd } from "../loose-ends-actions";
+import { inSentence } from "@/core/quantities/words";
+import { closeEnd, dropRun } from "../loose-ends-actions";
+import type { Begun } from "../loose-ends-queries";
 
 type Place = { unitName: string; partName: string | undefined };
 
@@ -43,6 +45,38 @@ export function EndList({
           </li>
         );
       })}
+    </ul>
+  );
+}
+
+/** Jobs begun and left with nothing open: to go on with, or to drop. */
+export function BegunList({
+  begun,
+  unitNameOf,
+}: {
+  begun: readonly Begun[];
+  unitNameOf: (unitId: string | null) => string;
+}) {
+  if (begun.length === 0) return null;
+  return (
+    <ul aria-label="Begun, not finished" className="flex flex-col gap-2">
+      {begun.map(({ runId, unitId, title }) => (
+        <li
+          key={runId}
+          className="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-ink bg-surface py-2 pr-4 pl-3"
+        >
+          <p className="min-w-0 grow basis-52">
+            <strong>{unitNameOf(unitId)}:</strong> {inSentence(title)}, begun, not finished
+          </p>
+          <LinkButton href={`/runs/${runId}`}>Carry on</LinkButton>
+          <form action={dropRun}>
+            <input type="hidden" name="runId" value={runId} />
+            <Button type="submit" weight="quiet">
+              Drop it
+            </Button>
+          </form>
+        </li>
+      ))}
     </ul>
   );
 }

@@ -1,7 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
+import { adviceWords, READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
+import { HOLD_WORDS } from "@/content/run-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, readingWords } from "@/core/readings/reading-units";
@@ -218,8 +219,19 @@ function Judged({ typed, system }: { typed: ReadingFields | null; system: UnitSy
       </p>
     );
   const { kind } = result.taken;
-  const { verdict, limit } = judgementOf(result.taken);
-  const words = READING_WORDS[kind];
+  const judgement = judgementOf(result.taken);
+  const { verdict, limit } = judgement;
+  if (kind === "co-ppm" && verdict === "stop")
+    return (
+      <div role="alert" className="mt-3 border-[6px] border-attention bg-wash px-4 py-3 text-lg">
+        <p className="font-display text-xl font-bold">{HOLD_WORDS.co.title}</p>
+        <ol className="mt-1 list-decimal pl-6">
+          {HOLD_WORDS.co.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
+      </div>
+    );
   return (
     <div
       role="status"
@@ -228,8 +240,8 @@ function Judged({ typed, system }: { typed: ReadingFields | null; system: UnitSy
       <Needle verdict={verdict} />
       <p>
         <strong>{VERDICT_WORDS[verdict]}</strong>
-        {verdict !== "sound" && `: ${words.act}`}
-        {verdict === "stop" && ". Don’t run it until it is put right"}
+        {verdict !== "sound" && `: ${adviceWords(kind, judgement)}`}
+        {verdict === "stop" && kind !== "duct-debris" && ". Don’t run it until it is put right"}
         {limit !== null && (
           <span className="text-second">; the limit is {readingWords(kind, limit, system)}</span>
         )}

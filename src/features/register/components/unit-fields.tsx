@@ -224,16 +224,16 @@ function ShutOffRow({
         name="shutOffPlace"
         id={`shutOffPlace-${i}`}
         placeholder={i === 0 ? "left of the door" : undefined}
-        maxLength={200}
         defaultValue={fields.values("shutOffPlace")[i]}
+        error={fields.error(`shutOffPlace-${i}`)}
       />
       <TextField
         label="Off is"
         name="shutOffPosition"
         id={`shutOffPosition-${i}`}
         placeholder="not noted yet"
-        maxLength={120}
         defaultValue={fields.values("shutOffPosition")[i]}
+        error={fields.error(`shutOffPosition-${i}`)}
       />
     </fieldset>
   );

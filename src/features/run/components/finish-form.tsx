@@ -3,6 +3,7 @@
 import { useState, type Ref } from "react";
 import { minutesAtWork } from "@/core/procedures/run";
 import type { RunState } from "@/core/procedures/run-state";
+import { readWhole } from "@/lib/forms";
 import { readMoney } from "@/core/quantities/money";
 import { CheckField, TextField } from "@/ui/field";
 
@@ -38,17 +39,15 @@ export function FinishForm({
   const { turnedBack } = state;
   const submit = (form: FormData) => {
     const text = (name: string) => String(form.get(name) ?? "").trim();
-    const minutes = text("minutes") === "" ? undefined : Number(text("minutes"));
+    const minutes =
+      text("minutes") === "" ? undefined : readWhole(text("minutes"), 0, MOST_MINUTES);
     const cost = text("cost") === "" ? 0 : readMoney(text("cost"), currency);
     const problems = {
-      ...(minutes !== undefined &&
-      !(Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES)
-        ? { minutes: "Whole minutes." }
-        : {}),
+      ...(minutes === null ? { minutes: `Whole minutes, 0 to ${MOST_MINUTES}.` } : {}),
       ...(cost === null ? { cost: `Write what it cost in ${currency}, such as 18.50.` } : {}),
     };
     setErrors(problems);
-    if (Object.keys(problems).length > 0 || cost === null) return;
+    if (Object.keys(problems).length > 0 || cost === null || minutes === null) return;
     const used = form.getAll("used").map(String);
     onFinish({ ...(minutes === undefined ? {} : { minutes }), costMinor: cost, used });
   };

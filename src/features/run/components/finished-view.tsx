@@ -72,12 +72,10 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
 const isWork = ({ kind }: HistoryEvent) =>
   kind === "fitted" || kind === "cleaned" || kind === "done";
 
-function NextDue({ sheet: { standing, job, today } }: { sheet: RunSheet }) {
-  const wear = standing?.wear;
-  const due = wear?.likely ?? job?.due;
+function NextDue({ sheet: { status, job, today } }: { sheet: RunSheet }) {
+  const due = status?.due ?? job?.due;
   if (!due || !job) return null;
-  const early = wear?.early ?? job.opens;
-  const late = wear?.late ?? job.closes;
+  const { opens: early, closes: late } = job;
   return (
     <section className="mt-5 border-y-[3px] border-ink py-5" aria-label="Next due">
       <p className="text-[1.75rem] leading-tight font-bold" data-testid="next-due">
@@ -85,7 +83,7 @@ function NextDue({ sheet: { standing, job, today } }: { sheet: RunSheet }) {
       </p>
       <p className="mt-2 text-lg">
         {early && late && early !== late && `${capitalised(betweenWords(early, late, today))}. `}
-        {standing?.sentence ?? `${capitalised(cadenceWords(job.because))}.`}
+        {status?.why ?? `${capitalised(cadenceWords(job.because))}.`}
       </p>
     </section>
   );

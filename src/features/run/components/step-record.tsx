@@ -1,6 +1,6 @@
 import { GRADE_OPTIONS } from "@/content/grade-options";
 import {
-  actWords,
+  adviceWords,
   READING_WORDS,
   SEEN_WORDS,
   SUGGESTS,
@@ -180,7 +180,7 @@ function Asked({ step, typed, setTyped, read, tried, system, slot, places }: Pro
           {read.kind === "seen" && read.judgement && (
             <Verdict
               judgement={read.judgement}
-              act={actWords(records.reading, read.judgement.verdict)}
+              act={adviceWords(records.reading, read.judgement)}
               words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
             />
           )}
@@ -270,7 +270,7 @@ function Measured({
         </Button>
       )}
       {read.kind === "seen" && read.judgement && (
-        <Verdict judgement={read.judgement} act={actWords(reading, read.judgement.verdict)} />
+        <Verdict judgement={read.judgement} act={adviceWords(reading, read.judgement)} />
       )}
     </>
   );

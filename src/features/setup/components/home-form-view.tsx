@@ -56,6 +56,33 @@ export function HomeFormView({
           >
             <ClimateFields fields={fields} />
           </FormSection>
+          {!isNew && (
+            <FormSection
+              title="Shutting off the whole house"
+              intro="Printed first on the sheet for the cupboard door. Not known? Follow the pipe from the meter, and write it here."
+            >
+              {[
+                { name: "mainWater", label: "Main water valve" },
+                { name: "mainGas", label: "Main gas cock" },
+                { name: "mainPower", label: "Main breaker" },
+              ].map(({ name, label }) => (
+                <div key={name} className="grid gap-4 wide:grid-cols-2">
+                  <TextField
+                    label={`${label}: where it is`}
+                    name={name}
+                    defaultValue={fields.value(name)}
+                    error={fields.error(name)}
+                  />
+                  <TextField
+                    label="Which position is off"
+                    name={`${name}Off`}
+                    defaultValue={fields.value(`${name}Off`)}
+                    error={fields.error(`${name}Off`)}
+                  />
+                </div>
+              ))}
+            </FormSection>
+          )}
           {isNew && (
             <>
               <FormSection

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { MEDIA_WORDS, SLOT_PLACE_WORDS } from "@/content/words";
 import type { UsualSlot } from "@/content/unit-kinds";
-import { actualSize, readSize, sizeWords } from "@/core/quantities/size";
+import { actualSize, isRound, readSize, sizeWords } from "@/core/quantities/size";
 import { SLOT_PLACES } from "@/core/register/register";
 import type { Media } from "@/core/wear/media";
 import { CheckField, SelectField, TextField } from "@/ui/field";
@@ -125,10 +125,14 @@ export function SizeField({
   const [text, setText] = useState(fields.value(name) ?? "");
   const reading = readSize(text, unit);
   const understood = !reading.ok
-    ? "Width × height × depth off the old filter’s frame: 20x20x1, 20 x 25 x 4 in, 500×500×48."
-    : reading.unit === "in"
-      ? `Read as ${sizeWords(reading.mm, "in")}. Really about ${sizeWords(actualSize(reading.mm, "in"), unit)}: the trade makes it half an inch smaller, so that it slides.`
-      : `Read as ${sizeWords(reading.mm, "mm")}.`;
+    ? "Width × height × depth off the old filter’s frame: 20x20x1, 20 x 25 x 4 in, 500×500×48. Round: ø200 × 300 mm."
+    : isRound(text)
+      ? `Read as ø ${sizeWords(reading.mm, unit)}: across, and its height.`
+      : reading.mm.d === undefined
+        ? `Read as ${sizeWords(reading.mm, reading.unit === "in" ? "in" : "mm")}. How deep is it? Add it: ${reading.unit === "in" ? "“x1”, “x2”, “x4”" : "“×25”, “×48”"}.`
+        : reading.unit === "in"
+          ? `Read as ${sizeWords(reading.mm, "in")}. Really about ${sizeWords(actualSize(reading.mm, "in"), unit)}: the trade makes it half an inch smaller, so that it slides.`
+          : `Read as ${sizeWords(reading.mm, "mm")}.`;
   return (
     <TextField
       label="Printed size"

@@ -12,6 +12,7 @@ import { crosswalkWords, fitWords } from "@/content/slot-words";
 import { SEATS } from "@/core/bench/filter-fit";
 import { readRating } from "@/core/quantities/rating";
 import { readSize } from "@/core/quantities/size";
+import { unitsFor } from "@/core/readings/reading-units";
 import { DIRECTIONS } from "@/core/register/directions";
 import { SLOT_PLACES, type Room, type Seat } from "@/core/register/register";
 import { crosswalkOfSlot, fitOfSlot } from "@/core/register/slot-fit";
@@ -204,7 +205,8 @@ function SizeAndFit({ fields, unit, media, airflowM3h }: { fields: Fields } & Ar
   );
   const typed = (reading: typeof nominal, words: string) =>
     reading?.ok ? { text: words, mm: reading.mm } : undefined;
-  const drop = Number(sizes.drop.replace(",", "."));
+  const pressure = unitsFor("filter-drop", unit === "in" ? "us" : "metric")[0]!;
+  const drop = Number(sizes.drop.replace(",", ".")) * pressure.per;
   const fit =
     nominal?.ok && opening?.ok
       ? fitOfSlot(
@@ -263,7 +265,7 @@ function SizeAndFit({ fields, unit, media, airflowM3h }: { fields: Fields } & Ar
           {...own("filterCount", "count")}
         />
         <TextField
-          label="Drop of a clean one, Pa"
+          label={`Drop of a clean one, ${pressure.label}`}
           inputMode="decimal"
           className="max-w-28"
           hint="On its box, at the full airflow."

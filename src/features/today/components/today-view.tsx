@@ -14,7 +14,7 @@ import {
 } from "@/core/register/agenda-words";
 import { bringOf, usualVariant, type Procedure } from "@/core/procedures/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { fillBand, type Standing } from "@/core/register/standing";
+import type { Standing } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
@@ -38,7 +38,7 @@ export function TodayView({
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
 }) {
-  const { book, today, season, past, soon, next, closer, watch } = data;
+  const { book, today, season, past, soon, next, closer, watch, problems } = data;
   const counts = { open: openCount, past, soon, units: book.units.length };
   return (
     <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_23rem]">
@@ -61,6 +61,17 @@ export function TodayView({
               </Link>
             </p>
           ))}
+        {problems.length > 0 && (
+          <ul aria-label="Can’t be read" className="flex flex-col gap-2">
+            {problems.map(({ words, path }) => (
+              <li key={words} className="border-l-4 border-attention bg-wash px-4 py-2.5">
+                <Link href={`/homes/${book.home.id}/${path}`} className="text-ink">
+                  {words}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        )}
         {next && (
           <Next next={next} today={today}>
             {start(next)}
@@ -133,11 +144,11 @@ function Next({
   today: PlainDate;
   children: ReactNode;
 }) {
-  const { job, part, standing, procedure } = next;
+  const { job, part, status, procedure } = next;
   const { task, unit } = job;
+  const standing = status?.standing;
   const off = unit?.shutOffs[0];
-  const wear = standing?.wear;
-  const fill = wear ? wear.percentNow / 100 : jobFill(job, today);
+  const fill = status ? status.fill : jobFill(job, today);
   const minutes = procedure?.handsOnMinutes ?? task.handsOn;
   const where = [standing?.slot.place ?? part?.place, unit?.access].filter(Boolean).join("; ");
   const bring = procedure ? bringWords(procedure, standing) : [];
@@ -161,13 +172,13 @@ function Next({
         {fill !== null && (
           <Gauge
             fill={fill}
-            band={wear ? fillBand(wear) : undefined}
-            label={wear ? `${Math.round(wear.percentNow)} % full` : "its time is running out"}
+            band={status?.band}
+            label={status?.fillWords ?? "its time is running out"}
             height={84}
           />
         )}
         <dl className="grid grow grid-cols-[4.5rem_minmax(0,1fr)] self-start">
-          <Row name="Why">{standing?.sentence ?? whyWords(job, today)}</Row>
+          <Row name="Why">{status?.why ?? whyWords(job, today)}</Row>
           {job.putOff && <Row name="Last time">{capitalised(putOffWords(job, today))}</Row>}
           <Row name="Where">{where || unit?.name || "through the house"}</Row>
           {off && (
@@ -201,8 +212,8 @@ const whyWords = (job: TaskStanding, today: PlainDate): string =>
   `${capitalised(cadenceWords(job.because))}; ${lastWords(job, today)}.`;
 
 function nextWindow(job: TaskStanding, today: PlainDate): string {
-  const { due, opens, closes, state } = job;
-  if (state === "past" || !due) return windowWords(job, today);
+  const { due, opens, closes, state, because } = job;
+  if (state === "past" || !due || because.kind === "age") return windowWords(job, today);
   const between = opens && closes ? `, ${betweenWords(opens, closes, today)}` : "";
   return `most likely ${dateWords(due, today)}${between}`;
 }
@@ -218,33 +229,35 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
 
 function CloserRow({
   homeId,
-  row: { job, standing },
+  row: { job, status },
   today,
 }: {
   homeId: string;
   row: TodayJob;
   today: PlainDate;
 }) {
-  const wear = standing?.wear;
-  const fill = wear ? wear.percentNow / 100 : jobFill(job, today);
+  const fill = status ? status.fill : jobFill(job, today);
   return (
     <li className="grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 border-t border-rule py-3">
       <Gauge
         fill={fill ?? 0}
-        band={wear ? fillBand(wear) : undefined}
-        label={fill === null ? "not known" : `${Math.round(100 * fill)} % full`}
+        band={status?.band}
+        label={
+          status?.fillWords ??
+          (fill === null ? "not known" : `${Math.round(100 * fill)} % of its time`)
+        }
       />
       <div>
         <Link
           href={`/homes/${homeId}/${pathOfTask(job.task)}`}
           className="font-semibold no-underline hover:underline"
         >
-          {standing
-            ? `${standing.unit.name}, ${inSentence(slotTitle(standing.slot))}`
+          {status
+            ? `${status.standing.unit.name}, ${inSentence(slotTitle(status.standing.slot))}`
             : jobTitle(job)}
         </Link>
         <p className="text-second">
-          {standing?.sentence ?? whyWords(job, today)}
+          {status?.why ?? whyWords(job, today)}
           {job.task.who === "licensed" && " For a technician."}
           {job.putOff && ` ${capitalised(putOffWords(job, today))}.`}
         </p>

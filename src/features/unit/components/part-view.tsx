@@ -2,9 +2,10 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { partKind } from "@/content/part-kinds";
 import { slotTitle } from "@/content/slot-words";
-import { agoWords, awayWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
+import { agoWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
 import { answerWords } from "@/core/register/question";
-import { fillBand, type Standing } from "@/core/register/standing";
+import type { FilterStatus } from "@/content/filter-status";
+import type { Standing } from "@/core/register/standing";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/wear/media";
 import { wearOfPlace } from "@/core/wear/place-history";
@@ -136,39 +137,31 @@ function SlotHead({
   sheet: Extract<PartSheet, { kind: "slot" }>;
   start: (standing: Standing) => ReactNode;
 }) {
-  const { book, today, events, drivers, standing, siblings } = sheet;
-  const { slot, wear, sentence } = standing;
+  const { book, today, events, drivers, standing, status, siblings } = sheet;
+  const { slot, wear } = standing;
+  const { early, due, late, words, why, fill, fillWords, band } = status;
   return (
     <>
       {siblings.length > 1 && <Siblings homeId={book.home.id} {...{ siblings }} shown={slot.id} />}
       <section aria-labelledby="slot" className="flex flex-col gap-5">
         <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
           <div className="flex grow basis-80 gap-4">
-            {wear && (
-              <Gauge
-                fill={wear.percentNow / 100}
-                band={fillBand(wear)}
-                label={`${Math.round(wear.percentNow)} % full`}
-                height={76}
-              />
-            )}
+            {fill !== null && <Gauge fill={fill} band={band} label={fillWords} height={76} />}
             <div>
               <h1 id="slot" className="text-[1.625rem]">
                 {slotTitle(slot)}
-                {wear?.likely && `: ${awayWords(wear.likely, today)}`}
+                {words && `: ${words}`}
               </h1>
               <p className="mt-1">
-                {wear?.likely && (
+                {due && (
                   <>
-                    Most likely <strong>{dateWords(wear.likely, today)}</strong>
-                    {wear.early &&
-                      wear.late &&
-                      wear.early !== wear.late &&
-                      `, ${betweenWords(wear.early, wear.late, today)}`}
+                    {status.strategy === "wear" ? "Most likely " : "Due "}
+                    <strong>{dateWords(due, today)}</strong>
+                    {early && late && early !== late && `, ${betweenWords(early, late, today)}`}
                     .{" "}
                   </>
                 )}
-                {sentence}
+                {why}
               </p>
             </div>
           </div>
@@ -188,6 +181,7 @@ function SlotHead({
               today,
               standing.context.lifeShare,
               slot.cleanDropPa,
+              book.home.unitSystem,
             )}
             today={today}
             title={slotTitle(slot)}
@@ -295,23 +289,19 @@ function Siblings({
   shown,
 }: {
   homeId: string;
-  siblings: Standing[];
+  siblings: FilterStatus[];
   shown: string;
 }) {
   return (
     <nav aria-label="Filters of this unit" className="flex flex-wrap gap-2">
-      {siblings.map(({ slot, wear }) => (
+      {siblings.map(({ standing: { slot }, fill, fillWords }) => (
         <Link
           key={slot.id}
           href={`/homes/${homeId}/parts/${slot.id}`}
           aria-current={slot.id === shown ? "true" : undefined}
           className="flex min-h-14 items-center gap-3 border-b-4 border-transparent px-2 no-underline aria-[current=true]:border-attention"
         >
-          <Gauge
-            fill={(wear?.percentNow ?? 0) / 100}
-            label={`${Math.round(wear?.percentNow ?? 0)} % full`}
-            height={36}
-          />
+          <Gauge fill={fill ?? 0} label={fillWords} height={36} />
           <span className="font-semibold">{slot.name}</span>
         </Link>
       ))}

@@ -5,13 +5,13 @@ import { slotTitle } from "@/content/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
-import { agoWords, awayWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
+import { agoWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
 import { dueWords, jobFill } from "@/core/register/agenda-words";
 import { alarmLife, warrantyOf } from "@/core/register/alarms";
 import type { HomeEnds } from "@/core/register/home-ends";
 import { answerWords } from "@/core/register/question";
 import { plateWords, type Unit } from "@/core/register/register";
-import { fillBand, type Standing } from "@/core/register/standing";
+import type { FilterStatus } from "@/content/filter-status";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
@@ -132,9 +132,9 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
 }
 
 function Parts({ sheet }: { sheet: UnitSheet }) {
-  const { book, unit, standings, retiredSlots, parts } = sheet;
+  const { book, unit, filters, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
-  const isEmpty = standings.length + retiredSlots.length + parts.length === 0;
+  const isEmpty = filters.length + retiredSlots.length + parts.length === 0;
   return (
     <section aria-labelledby="parts">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b-[3px] border-ink pb-1">
@@ -164,8 +164,8 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
         </p>
       )}
       <ul>
-        {standings.map((standing) => (
-          <SlotRow key={standing.slot.id} {...{ sheet, standing }} />
+        {filters.map((status) => (
+          <SlotRow key={status.standing.slot.id} {...{ sheet, status }} />
         ))}
         {retiredSlots.map((slot) => (
           <li key={slot.id} className="border-b border-rule py-2.5">
@@ -184,28 +184,23 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
   );
 }
 
-function SlotRow({ sheet, standing }: { sheet: UnitSheet; standing: Standing }) {
-  const { slot, wear, sentence } = standing;
+function SlotRow({ sheet, status }: { sheet: UnitSheet; status: FilterStatus }) {
+  const { standing, fill, fillWords, band, words, why } = status;
+  const { slot } = standing;
   return (
     <li className="border-b border-rule">
       <Link
         href={`/homes/${sheet.book.home.id}/parts/${slot.id}`}
         className="group grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 py-3 no-underline"
       >
-        <Gauge
-          fill={(wear?.percentNow ?? 0) / 100}
-          band={wear ? fillBand(wear) : undefined}
-          label={wear ? `${Math.round(wear.percentNow)} % full` : "not known"}
-        />
+        <Gauge fill={fill ?? 0} band={band} label={fillWords} />
         <span>
           <span className="block text-[1.0625rem] font-semibold group-hover:underline">
             {slotTitle(slot)}
           </span>
-          <span className="block text-second">{sentence}</span>
+          <span className="block text-second">{why}</span>
         </span>
-        <span className="figures max-w-32 text-right font-semibold">
-          {wear?.likely ? awayWords(wear.likely, sheet.today) : ""}
-        </span>
+        <span className="figures max-w-32 text-right font-semibold">{words}</span>
       </Link>
     </li>
   );

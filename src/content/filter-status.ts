@@ -1,0 +1,117 @@
+import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
+import type { TaskStanding } from "@/core/register/agenda";
+import { dueWords, jobFill } from "@/core/register/agenda-words";
+import { historyOf } from "@/core/register/record";
+import type { HomeBook } from "@/core/register/register";
+import { fillBand, type Standing } from "@/core/register/standing";
+import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type School } from "@/core/register/task";
+import { agendaNow } from "./agendas";
+import { standingsOf } from "./standings";
+import { cadenceWords } from "./task-words";
+import { GRADE_WORDS } from "./words";
+
+/** How a filter stands by the strategy that governs it: the same on every page, label and beam. */
+export type FilterStatus = {
+  standing: Standing;
+  /** Its renewal. */
+  job: TaskStanding | undefined;
+  strategy: School;
+  early: PlainDate | null;
+  due: PlainDate | null;
+  late: PlainDate | null;
+  /** “in 9 days”, “now”, “2 weeks over”; empty where it has no day. */
+  words: string;
+  why: string;
+  /** How full, or how much of its time has gone; null where nobody saw it fitted. */
+  fill: number | null;
+  fillWords: string;
+  band?: { low: number; high: number };
+};
+
+/** The renewal job of a slot, as it stands. */
+export const renewalJob = (
+  book: HomeBook,
+  slotId: string,
+  today: PlainDate,
+): TaskStanding | undefined =>
+  agendaNow(book, today).find(({ task }) => task.id === taskId({ partId: slotId }, RENEW));
+
+/** How a slot stands; null where there is none of that name in service. */
+export function filterStatus(
+  book: HomeBook,
+  slotId: string,
+  today: PlainDate,
+): FilterStatus | null {
+  const standing = standingsOf(book, today).find(({ slot }) => slot.id === slotId);
+  return standing ? statusOf(book, standing, today) : null;
+}
+
+export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): FilterStatus {
+  const job = renewalJob(book, standing.slot.id, today);
+  const strategy = job?.task.school ?? "wear";
+  const dates = { early: job?.opens ?? null, due: job?.due ?? null, late: job?.closes ?? null };
+  const { wear } = standing;
+  const common = { standing, job, strategy, ...dates };
+  const words = job && job.due ? dueWords(job, today) : "";
+  if (strategy === "calendar" && job) {
+    const fill = jobFill(job, today);
+    const percent = fill === null ? null : Math.round(100 * fill);
+    return {
+      ...common,
+      words,
+      why: calendarWords(job, standing, today),
+      fill,
+      fillWords: percent === null ? "not known" : `${percent} % of its time`,
+    };
+  }
+  return {
+    ...common,
+    words,
+    why: strategy === "look" ? lookWords(book, standing, job, today) : standing.sentence,
+    fill: wear ? wear.percentNow / 100 : null,
+    fillWords: wear ? `${Math.round(wear.percentNow)} % full` : "not known",
+    ...(wear ? { band: fillBand(wear) } : {}),
+  };
+}
+
+/** “By the calendar: every 90 days, changed 3 Feb.” */
+function calendarWords(job: TaskStanding, { fittedOn }: Standing, today: PlainDate): string {
+  const since = fittedOn
+    ? `from ${dayAndMonth(fittedOn, today)}`
+    : "from the day it goes in, which nobody wrote down";
+  return `By the calendar: ${cadenceWords(job.task.cadence)}, ${since}.`;
+}
+
+/** “At the first grey look: light grey on 1 Mar; look again by Sat 4 Apr.” */
+function lookWords(
+  book: HomeBook,
+  { slot, fittedOn }: Standing,
+  job: TaskStanding | undefined,
+  today: PlainDate,
+): string {
+  const last = historyOf(book, slot.id).findLast(
+    ({ kind, look }) => kind === "look" && look?.grade,
+  );
+  const isOfThis = last !== undefined && (fittedOn === null || last.date > fittedOn);
+  const seen = isOfThis
+    ? `${inSentence(GRADE_WORDS[last.look!.grade!].name)} on ${dayAndMonth(last.date, today)}`
+    : "not looked at yet";
+  if (job?.due) return `Changed at the first grey look: ${seen}.`;
+  const look = agendaNow(book, today).find(
+    ({ task }) => task.id === taskId({ partId: slot.id }, LOOK),
+  );
+  const next = look?.due ?? addDays(today, LOOK_EVERY_DAYS);
+  const by = daysFrom(today, next) <= 0 ? "look now" : `look again by ${dateWords(next, today)}`;
+  return `Changed at the first grey look: ${seen}; ${by}.`;
+}
+
+/** Soonest due first by what governs; what was never recorded comes first of all. */
+export function bySoonestStatus(a: FilterStatus, b: FilterStatus): number {
+  const key = ({ standing, due }: FilterStatus) =>
+    standing.fittedOn === null ? "" : (due ?? "9999-12-31");
+  return key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0;
+}
+
+/** “Most likely Mon 16 Mar”: its day as a heading says it. */
+export const headWords = ({ words }: FilterStatus): string => capitalised(words);

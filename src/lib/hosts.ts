@@ -1,0 +1,25 @@
+const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
+/** Bound to every address, a server knows none of its own by that. */
+const ANY_ADDRESS = ["0.0.0.0", "::", "[::]"];
+
+/** A host without its port, as names are compared. */
+function nameOf(host: string): string {
+  const plain = host.trim().toLowerCase();
+  return plain.startsWith("[") ? plain.replace(/\]:\d+$/, "]") : plain.replace(/:\d+$/, "");
+}
+
+/**
+ * Whether a request was meant for this server: it names loopback, the address it is bound to, or a
+ * name that was configured. One that names nothing is none of ours.
+ *
+ * @example isKnownHost("localhost:4180", {}) // true
+ */
+export function isKnownHost(
+  host: string | null,
+  { AMBER_HOST = "", AMBER_HOSTS = "" }: Record<string, string | undefined>,
+): boolean {
+  if (!host) return false;
+  const configured = AMBER_HOSTS.split(",").map(nameOf).filter(Boolean);
+  const bound = ANY_ADDRESS.includes(AMBER_HOST) ? [] : [nameOf(AMBER_HOST)].filter(Boolean);
+  return [...LOOPBACK, ...bound, ...configured].includes(nameOf(host));
+}
