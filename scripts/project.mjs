@@ -83,7 +83,13 @@ export function settings() {
   }
   const { AMBER_HOST: host, AMBER_PORT: port } = JSON.parse(read.stdout);
   const address = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
-  return { env: { ...quietEnv }, host, port: String(port), address };
+  // The application folds its database before it ends; the server's own exit would not wait for it.
+  return {
+    env: { ...quietEnv, NEXT_MANUAL_SIG_HANDLE: "true" },
+    host,
+    port: String(port),
+    address,
+  };
 }
 
 /** Whether nothing listens there yet. */

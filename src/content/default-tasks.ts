@@ -1,5 +1,6 @@
 import type { Cadence } from "@/core/due/cadence";
 import { GREY_LOOK } from "@/core/register/agenda";
+import { DRIFTING_OUT } from "@/core/register/capacitor-drift";
 import { CLEAN_DUCTS } from "@/core/register/duct-cleanings";
 import type { Doer } from "@/core/procedures/doers";
 import { LOOK, RENEW, type TaskDefinition } from "@/core/register/task";
@@ -65,11 +66,13 @@ const LOOK_AFTER_DUCTS_DAYS = 7;
 const flushLine = (cadence: Cadence): TaskDefinition =>
   job("flush", "Brush and flush the line", cadence, "owner", 20, {
     settles: ["drain"],
+    alsoDoes: ["condensate-line:clear"],
     ...led("flush-condensate-line"),
   });
 
 const CLEAR_LINE = job("clear", "Clear the blocked line", onReading("drain"), "owner", 30, {
   onlyWhen: true,
+  alsoDoes: ["condensate-line:flush"],
   ...led("flush-condensate-line"),
 });
 
@@ -77,7 +80,10 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   blower: [job("clean", "Vacuum the blower", every(2, "year"), "confident", 30)],
   belt: [
     job("look", "Look at the belt for cracks and slack", yearly, "confident", 10),
-    job("replace", "Put on a new belt", onReading("belt"), "confident", 20, { onlyWhen: true }),
+    job("replace", "Put on a new belt", onReading("belt"), "confident", 20, {
+      onlyWhen: true,
+      alsoDoes: ["belt:look"],
+    }),
   ],
   burners: [job("clean", "Have the burners cleaned", every(2, "year"), "licensed", 30)],
   "flame-sensor": [
@@ -120,6 +126,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
     job("look", "Look over wires and ends, power off", yearly, "owner", 10),
     job("mend", "Have the wires’ ends made anew", onReading("wires"), "licensed", 30, {
       onlyWhen: true,
+      alsoDoes: ["wiring:look"],
       safety: true,
     }),
   ],
@@ -153,9 +160,14 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   ],
   capacitor: [
     job("measure", "Have the capacitors measured", yearly, "licensed", 10),
-    job("replace", "Have the capacitor replaced", onReading("capacitor-uf"), "licensed", 20, {
-      onlyWhen: true,
-    }),
+    job(
+      "replace",
+      "Have the capacitor replaced",
+      earliest(onReading("capacitor-uf"), after(DRIFTING_OUT, 0)),
+      "licensed",
+      20,
+      { onlyWhen: true, alsoDoes: ["capacitor:measure"] },
+    ),
   ],
   contactor: [job("look", "Have the contactor looked at", yearly, "licensed", 5)],
   clearance: [
@@ -169,7 +181,9 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       waiting: 45,
       ...led("wash-fine-filter"),
     }),
-    job("replace", "Put in a new fine filter", every(3, "year"), "owner", 5),
+    job("replace", "Put in a new fine filter", every(3, "year"), "owner", 5, {
+      alsoDoes: ["fine-filter:wash"],
+    }),
   ],
   "recovery-core": [
     job(
@@ -184,7 +198,10 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   ],
   "cover-seal": [
     job("look", "Look at the cover’s seal", every(6, "month"), "owner", 5),
-    job("replace", "Put in a new seal", onReading("seal"), "owner", 15, { onlyWhen: true }),
+    job("replace", "Put in a new seal", onReading("seal"), "owner", 15, {
+      onlyWhen: true,
+      alsoDoes: ["cover-seal:look"],
+    }),
   ],
   "room-valves": [job("wash", "Wash the room valves", every(6, "month"), "owner", 30)],
   "outside-grilles": [job("brush", "Brush the outside grilles", every(6, "month"), "owner", 15)],
@@ -199,6 +216,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   "magnetic-filter": [
     job("clean", "Clean the magnetic filter", BEFORE_HEATING, "owner", 30, {
       settles: ["sludge"],
+      alsoDoes: ["magnetic-filter:again"],
       ...led("magnetic-full-clean", "magnetic-quick-flush"),
     }),
     job("again", "Flush it once more", onReading("sludge"), "owner", 10, {
@@ -312,7 +330,10 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
   ],
   "split-cooling": [COOLING_TEST, COOLING_VISIT],
   "ductless-head": [
-    job("deep-clean", "Have it cleaned through", every(2, "year"), "licensed", 90, { waiting: 30 }),
+    job("deep-clean", "Have it cleaned through", every(2, "year"), "licensed", 90, {
+      waiting: 30,
+      alsoDoes: ["evaporator-coil:look", "evaporator-coil:clean", "head-drain:flush"],
+    }),
   ],
   rooftop: [
     job("visit", "Have it serviced", every(3, "month"), "licensed", 60, {
@@ -326,7 +347,11 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
       safety: true,
     }),
   ],
-  boiler: [job("visit", "Have it serviced", BEFORE_HEATING, "licensed", 60)],
+  boiler: [
+    job("visit", "Have it serviced", BEFORE_HEATING, "licensed", 60, {
+      alsoDoes: ["flue:check", "heat-exchanger:test", "condensate-trap:flush"],
+    }),
+  ],
   ducts: [job("registers", "Count registers, free the returns", every(6, "month"), "owner", 20)],
   "co-alarm": [
     job("replace", "Replace the alarm", { kind: "age", minYears: 5, maxYears: 7 }, "owner", 10, {
@@ -337,7 +362,14 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
 
 export const HOME_TASKS: readonly TaskDefinition[] = [
   job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5, led("walk-round")),
-  job("alarms", "Press the test of every alarm", every(1, "month"), "owner", 5, { safety: true }),
+  job(
+    "alarms",
+    "Press the test of every alarm",
+    earliest(every(1, "month"), BEFORE_HEATING),
+    "owner",
+    5,
+    { safety: true },
+  ),
 ];
 
 /** The calendar school’s interval where no maker gave one: docs/sources.md#jobs. */

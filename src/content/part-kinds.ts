@@ -1,3 +1,4 @@
+import { REPLACE_WHEN } from "@/core/register/capacitor-drift";
 import type { Question } from "@/core/register/question";
 
 export type PartKind = {
@@ -129,7 +130,23 @@ export const PART_KINDS = [
     name: "Capacitor",
     done: "Measured",
     care: "holds a charge: technicians only",
-    questions: [{ key: "rated", label: "Printed on it", hint: "“5 µF ± 6 %”.", kind: "text" }],
+    questions: [
+      { key: "rated", label: "Printed on it", hint: "“5 µF ± 6 %”.", kind: "text" },
+      {
+        key: REPLACE_WHEN.key,
+        label: "When it is replaced",
+        fact: "Replaced",
+        hint: "Those who wait save a part now and then; those who don’t are not called out in the hottest week.",
+        kind: "choice",
+        options: [
+          { value: "limits", label: "once it is out of its limits" },
+          {
+            value: REPLACE_WHEN.drifting,
+            label: "before the summer in which it would drift out",
+          },
+        ],
+      },
+    ],
   },
   { id: "contactor", name: "Contactor", done: "Checked", care: "contacts flat and clean" },
   {
@@ -215,7 +232,12 @@ export const PART_KINDS = [
     done: "Topped up",
     care: "less sludge each year shows that it works",
   },
-  { id: "pressure", name: "Water pressure", done: "Topped up", care: "about 1.5 bar when cold" },
+  {
+    id: "pressure",
+    name: "Water pressure",
+    done: "Topped up",
+    care: "about 1.5 bar (22 psi) when cold",
+  },
   {
     id: "radiator",
     name: "Radiator",

@@ -67,7 +67,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "boiler-pressure-bar": {
     name: "Heating’s pressure",
     how: "On its gauge, cold.",
-    act: "bring it back to about 1.5 bar; if it falls again, look for the leak",
+    act: "bring it back to about 1.5 bar (22 psi); if it falls again, look for the leak",
   },
   "co-ppm": {
     name: "Carbon monoxide",
@@ -125,7 +125,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     name: "Vent pipe",
     how: "Along its whole length.",
     act: "stop and call",
-    caution: "A metal vent gets 150 to 200 °C: tap it before you touch it.",
+    caution: "A metal vent gets 150 to 200 °C (300 to 400 °F): tap it before you touch it.",
   },
   noise: { name: "Noise", how: "At the start, and while it runs.", act: "find what it comes from" },
   "water-at-unit": {

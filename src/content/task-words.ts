@@ -1,6 +1,7 @@
 import type { Cadence } from "@/core/due/cadence";
 import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { GREY_LOOK } from "@/core/register/agenda";
+import { DRIFTING_OUT } from "@/core/register/capacitor-drift";
 import type { Doer } from "@/core/procedures/doers";
 import type { PlannedTask, School } from "@/core/register/task";
 import { spanWords } from "@/core/quantities/words";
@@ -58,6 +59,7 @@ const EVENT_WORDS: Readonly<Record<string, string>> = {
   "smoke-episode": "the smoke has gone",
   away: "coming home",
   [GREY_LOOK]: "a look that shows grey",
+  [DRIFTING_OUT]: "a drift that would not last the next summer",
 };
 
 /** What a reading has to say before its job is called for. */

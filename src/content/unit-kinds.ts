@@ -431,3 +431,6 @@ export function mediaFor(kindId: string, all: readonly Media[]): Media[] {
   const usual = unitKind(kindId).slots.map((each) => each.media);
   return [...new Set([...usual, ...all])];
 }
+
+/** Whether a machine moves air and so belongs to an air system; a boiler moves water. */
+export const movesAir = (kindId: string): boolean => unitKind(kindId).runs && kindId !== "boiler";

@@ -15,3 +15,17 @@ export async function prepareAppStore(
   await migrateStore(store);
   await store.write((tx) => indexProcedures(tx, procedures));
 }
+
+/** On the first word to stop: what was written is folded into the one file before the process ends. */
+export function foldWhenStopped(): void {
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    const ended = () => process.exit(0);
+    appStore()
+      .then((store) => store.foldAndClose())
+      .then(ended, ended);
+  };
+  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const) process.on(signal, stop);
+}

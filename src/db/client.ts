@@ -19,6 +19,8 @@ export type Store = {
   /** A number that changes with every write to the file, by this process or another. */
   version: () => Promise<number>;
   close: () => void;
+  /** Waits for the writes under way, folds the log into the file, and closes. */
+  foldAndClose: () => Promise<void>;
 };
 
 /** How long a connection waits for another process's write, ms. */
@@ -43,7 +45,12 @@ export async function openStore(file: string): Promise<Store> {
     watch.close();
     client.close();
   };
-  return { db, client, write, version, close };
+  const foldAndClose = async () => {
+    await last;
+    await client.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+    close();
+  };
+  return { db, client, write, version, close, foldAndClose };
 }
 
 /** Brings a database to the present schema; a failed step leaves it as it was. */

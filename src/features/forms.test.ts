@@ -118,7 +118,8 @@ describe("the home's form", () => {
       ),
     ).toEqual({
       name: "Give the home a name.",
-      timeZone: "That time zone is not known here. Choose one from the list, or write it as area and city.",
+      timeZone:
+        "That time zone is not known here. Choose one from the list, or write it as area and city.",
       monthlyMean: "That is 3 figures; a year has twelve months, January first.",
       heatingDesign: "One figure: the temperature of the coldest usual night.",
       coolingDesign: "One figure: the mean of the hottest usual day.",

@@ -108,7 +108,7 @@ const WAY_BACK: readonly Step[] = [
   {
     id: "loop-open",
     kind: "open",
-    title: "Open the filling loop until about 1.5 bar",
+    title: "Open the filling loop until about 1.5 bar (22 psi)",
     detail: "Both of its cocks, slowly, eyes on the gauge. At 1.5 already? Open it for a breath.",
     caution: "A loop left open fills the system until its safety valve blows.",
     when: "sealed-system",
@@ -125,7 +125,7 @@ const WAY_BACK: readonly Step[] = [
     id: "pressure",
     kind: "measure",
     title: "Read the pressure again",
-    detail: "About 1.5 bar, and it stays there.",
+    detail: "About 1.5 bar (22 psi), and it stays there.",
     when: "sealed-system",
     records: { kind: "reading", reading: "boiler-pressure-bar" },
   },

@@ -114,7 +114,7 @@ export const walkRound = {
       title: "Look along the vent pipe",
       detail: "From the machine to the wall: every joint tight, no rust, no stains below it.",
       caution:
-        "A metal vent is 150 to 200 °C while it runs. Look; tap it before you ever touch it.",
+        "A metal vent is 150 to 200 °C (300 to 400 °F) while it runs. Look; tap it before you ever touch it.",
       records: { kind: "reading", reading: "vent-pipe", of: "any-machine" },
       recordIsOptional: true,
     },

@@ -14,6 +14,60 @@ export const differenceToKelvin = (value: number, unit: TemperatureUnit): number
 export const differenceFromKelvin = (kelvin: number, unit: TemperatureUnit): number =>
   unit === "C" ? kelvin : (kelvin * 9) / 5;
 
+/** A figure shown in another unit comes back to within this of what it was, in the unit it came from. */
+const SAME = 0.005;
+const MOST_PLACES = 6;
+
+/**
+ * A figure in another unit with as few places as take it back to what it was: figures of up to
+ * two places survive any number of conversions to and fro.
+ *
+ * @example figureIn(21, (f) => toCelsius(f, "F"), (c) => fromCelsius(c, "F")) // "-6.11"
+ */
+export function figureIn(
+  value: number,
+  there: (value: number) => number,
+  back: (value: number) => number,
+): string {
+  for (let places = 0; places < MOST_PLACES; places++) {
+    const text = there(value).toFixed(places);
+    if (Math.abs(back(Number(text)) - value) < SAME) return String(Number(text));
+  }
+  return String(Number(there(value).toFixed(MOST_PLACES)));
+}
+
+const temperatureIn = (value: number, from: TemperatureUnit, to: TemperatureUnit): string =>
+  figureIn(
+    value,
+    (each) => fromCelsius(toCelsius(each, from), to),
+    (each) => fromCelsius(toCelsius(each, to), from),
+  );
+
+const differenceIn = (value: number, from: TemperatureUnit, to: TemperatureUnit): string =>
+  figureIn(
+    value,
+    (each) => differenceFromKelvin(differenceToKelvin(each, from), to),
+    (each) => differenceFromKelvin(differenceToKelvin(each, to), from),
+  );
+
+/** A temperature in °C, or a difference in K, as a form shows it. */
+export const degreesText = (celsius: number, unit: TemperatureUnit): string =>
+  temperatureIn(celsius, "C", unit);
+export const spanText = (kelvin: number, unit: TemperatureUnit): string =>
+  differenceIn(kelvin, "C", unit);
+
+/** Typed temperatures, or differences, in the other unit; what is no list of figures stays as it is. */
+export const retyped = (
+  text: string,
+  from: TemperatureUnit,
+  to: TemperatureUnit,
+  what: "temperatures" | "differences" = "temperatures",
+): string => {
+  const figures = readFigures(text);
+  const one = what === "temperatures" ? temperatureIn : differenceIn;
+  return figures && from !== to ? figures.map((each) => one(each, from, to)).join(" ") : text;
+};
+
 /**
  * Reads a list of figures as people paste it: separated by spaces, commas, semicolons or lines,
  * with either minus sign. Null where a piece is not a figure.

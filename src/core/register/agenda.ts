@@ -12,6 +12,7 @@ import {
   type PlainDate,
 } from "../quantities/plain-date";
 import { GRADES, type Grade } from "../wear/belief";
+import { DRIFTING_OUT, driftOf, REPLACE_WHEN } from "./capacitor-drift";
 import { ductCleanings } from "./duct-cleanings";
 import { historyOf } from "./record";
 import { readingsOf } from "./readings-taken";
@@ -59,7 +60,7 @@ function putOffs({ events }: Pick<HomeBook, "events">): Map<string, HistoryEvent
 
 function putOffOf(book: HomeBook, task: PlannedTask, lastDone: PlainDate | null): PutOff | null {
   const event = putOffs(book).get(task.id);
-  if (!event || (lastDone !== null && lastDone > event.date)) return null;
+  if (!event || (lastDone !== null && lastDone >= event.date)) return null;
   return { on: event.date, words: event.words ?? "", until: event.until ?? null };
 }
 
@@ -172,8 +173,27 @@ function eventsFor(
       ? [{ kind: GREY_LOOK, date, to: undefined }]
       : [],
   );
-  return [...drivers, ...cleanings, ...looks];
+  return [...drivers, ...cleanings, ...looks, ...driftFor(book, task)];
 }
+
+/** The day by which a drifting capacitor is to be replaced, where somebody follows that school. */
+function driftFor(book: HomeBook, task: PlannedTask): DueTask["events"] {
+  const part = book.parts.find((each) => each.id === task.partId);
+  const follows = part?.answers[REPLACE_WHEN.key] === REPLACE_WHEN.drifting;
+  if (!follows || !partsOf(task.cadence).some(isOfDrift)) return [];
+  const replaced = lastDays(book).get(task.id) ?? "";
+  const drift = driftOf(
+    book,
+    readingsOf(book).filter(
+      ({ event, taken }) =>
+        event.partId === part?.id && taken.kind === "capacitor-uf" && event.date > replaced,
+    ),
+  );
+  return drift ? [{ kind: DRIFTING_OUT, date: drift.by, to: undefined }] : [];
+}
+
+const isOfDrift = (cadence: Cadence): boolean =>
+  cadence.kind === "after" && cadence.event === DRIFTING_OUT;
 
 function readingsFor(book: HomeBook, task: PlannedTask): DueTask["readings"] {
   return readingsOf(book).flatMap(({ event, taken, judgement }) => {

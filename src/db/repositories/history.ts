@@ -1,4 +1,18 @@
-import { and, asc, desc, eq, gt, max, sql, type SQL } from "drizzle-orm";
+import { randomUUID } from "node:crypto";
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  gt,
+  inArray,
+  isNull,
+  max,
+  notExists,
+  sql,
+  type SQL,
+} from "drizzle-orm";
+import { alias } from "drizzle-orm/sqlite-core";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { judgedBySchema } from "@/core/readings/judge";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
@@ -101,6 +115,31 @@ export async function findEvent(
   return (await select(db, and(eq(events.id, id), eq(events.homeId, homeId))))[0] ?? null;
 }
 
+/** What was taken out of the record by hand and not written again, with what took it out. */
+export async function listWithdrawn(
+  db: Reader,
+  homeId: string,
+): Promise<{ event: HistoryEvent; withdrawal: HistoryEvent }[]> {
+  const successor = alias(events, "successor");
+  const withdrawals = await select(
+    db,
+    and(
+      eq(events.homeId, homeId),
+      eq(events.kind, "withdrawn"),
+      isNull(events.runId),
+      notExists(
+        db.select({ id: successor.id }).from(successor).where(eq(successor.corrects, events.id)),
+      ),
+    ),
+  );
+  const gone = withdrawals.flatMap(({ corrects }) => corrects ?? []);
+  const found = gone.length === 0 ? [] : await select(db, inArray(events.id, gone));
+  return withdrawals.flatMap((withdrawal) => {
+    const event = found.find(({ id }) => id === withdrawal.corrects);
+    return event ? [{ event, withdrawal }] : [];
+  });
+}
+
 /** The newest entry that points at this one, if any did. */
 export async function findSuccessor(db: Reader, id: string): Promise<{ id: string } | null> {
   const rows = await db
@@ -159,3 +198,19 @@ export const appendEvent = (tx: Tx, homeId: string, event: HistoryEvent): Promis
 /** Everything a run has written, withdrawals included, in the order it was recorded. */
 export const listEventsOfRun = (db: Reader, runId: string): Promise<HistoryEvent[]> =>
   select(db, eq(events.runId, runId));
+
+/** Undoes a withdrawal: the entry is written once more, pointing at what took it out. */
+export async function writeAgain(
+  tx: Tx,
+  homeId: string,
+  withdrawalId: string,
+  at: Date,
+): Promise<void> {
+  const withdrawal = await findEvent(tx, homeId, withdrawalId);
+  if (withdrawal?.kind !== "withdrawn" || !withdrawal.corrects) return;
+  if (await findSuccessor(tx, withdrawalId)) return;
+  const event = await findEvent(tx, homeId, withdrawal.corrects);
+  if (!event) return;
+  const again = { id: randomUUID(), recordedAt: at.toISOString(), corrects: withdrawalId };
+  await appendEvent(tx, homeId, { ...event, ...again });
+}

@@ -1,17 +1,24 @@
 import { and, eq, isNotNull } from "drizzle-orm";
 import { inSentence } from "@/core/quantities/words";
 import type { Reader } from "../client";
-import { contacts, homes, parts, photos, registers, rooms, units } from "../schema";
+import { contacts, drivers, homes, parts, photos, registers, rooms, units } from "../schema";
 
 export type Removed = {
-  kind: "unit" | "slot" | "home" | "room" | "register" | "contact" | "photo";
+  kind: "unit" | "slot" | "home" | "room" | "register" | "contact" | "driver" | "photo" | "entry";
   id: string;
   name: string;
   deletedAt: string;
 };
 
+/** How what has no name of its own is called: somebody or something of the household, a picture's day. */
+type Names = { nameOf: (driverKind: string) => string; dayOf: (instant: string) => string };
+
 /** What was taken out of a home, and the homes taken out altogether, the latest first. */
-export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]> {
+export async function listRemoved(
+  db: Reader,
+  homeId: string,
+  { nameOf, dayOf }: Names,
+): Promise<Removed[]> {
   const inHome = await db
     .select({ id: units.id, name: units.name, deletedAt: units.deletedAt })
     .from(units)
@@ -38,6 +45,15 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     .select({ id: contacts.id, name: contacts.name, deletedAt: contacts.deletedAt })
     .from(contacts)
     .where(and(eq(contacts.homeId, homeId), isNotNull(contacts.deletedAt)));
+  const lived = await db
+    .select({
+      id: drivers.id,
+      label: drivers.label,
+      kind: drivers.kind,
+      deletedAt: drivers.deletedAt,
+    })
+    .from(drivers)
+    .where(and(eq(drivers.homeId, homeId), isNotNull(drivers.deletedAt)));
   const taken = await db
     .select({
       id: photos.id,
@@ -64,10 +80,14 @@ export async function listRemoved(db: Reader, homeId: string): Promise<Removed[]
     ...as("register", turned),
     ...as("contact", called),
     ...as(
+      "driver",
+      lived.map(({ label, kind, ...row }) => ({ ...row, name: label ?? nameOf(kind) })),
+    ),
+    ...as(
       "photo",
       taken.map(({ unit, fileName, addedAt, ...row }) => ({
         ...row,
-        name: [unit ?? "The house", fileName ?? `of ${addedAt.slice(0, 10)}`].join(", "),
+        name: [unit ?? "The house", fileName ?? `of ${dayOf(addedAt)}`].join(", "),
       })),
     ),
     ...as("home", gone),

@@ -6,8 +6,9 @@ import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { insertContact, updateContact } from "@/db/repositories/contacts";
 import { now } from "@/lib/clock";
-import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, singles, type FormState } from "@/lib/forms";
 import { leadOn } from "@/lib/lead-on";
+import { fieldsOfContact } from "./contacts-queries";
 import { contactForm } from "./contacts-form";
 
 export async function saveContact(
@@ -17,9 +18,13 @@ export async function saveContact(
   form: FormData,
 ): Promise<FormState> {
   const typed = fieldsOf(form);
+  const book = await homeBook(homeId);
+  if (!book) redirect("/");
+  const before = book.contacts.find(({ id }) => id === contactId);
+  const theirs = before && overtaken(previous, form, fieldsOfContact(before));
+  if (theirs) return theirs;
   const parsed = contactForm.safeParse(singles(typed));
   if (!parsed.success) return invalid(previous, typed, parsed.error);
-  if (!(await homeBook(homeId))) redirect("/");
   const contact = { id: contactId ?? randomUUID(), ...parsed.data };
   const { write } = await appStore();
   await write((tx) =>

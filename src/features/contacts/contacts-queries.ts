@@ -15,3 +15,12 @@ export async function contactsOf(
   }));
   return { book, rows };
 }
+
+/** A contact as its form shows it. */
+export const fieldsOfContact = (contact: Contact): Record<string, string[]> => ({
+  name: [contact.name],
+  role: [contact.role],
+  phone: [contact.phone ?? ""],
+  email: [contact.email ?? ""],
+  note: [contact.note ?? ""],
+});

@@ -39,9 +39,14 @@ export type JobRow = {
   rounds: string;
   /** A filter’s renewal is noted with its look, and led through step by step. */
   isRenewal: boolean;
-  /** Where it is noted as done: a look at a filter says how it looked. */
+  /** Where it is noted as done: a look at a filter, or its change, says how it looked. */
   doneAt: string;
 };
+
+function doneAtOf({ key, partId, id }: TaskStanding["task"]): string {
+  if (key === LOOK) return `look?slot=${partId}`;
+  return key === RENEW ? `parts/${partId}/changed` : `jobs/${id}/done`;
+}
 
 /** So many rounds are named; the rest are counted. */
 const MOST_ROUNDS = 6;
@@ -75,6 +80,6 @@ export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate)
     isLed: task.procedureIds.length > 0,
     rounds: roundsWords(standing.ahead, today),
     isRenewal: task.key === RENEW,
-    doneAt: task.key === LOOK ? `look?slot=${task.partId}` : `jobs/${task.id}/done`,
+    doneAt: doneAtOf(task),
   };
 }

@@ -13,7 +13,7 @@ import { saveTask } from "@/db/repositories/tasks";
 import { now, todayIn } from "@/lib/clock";
 import { doneForm } from "@/lib/done-form";
 import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
+import { leadOn, leadOnNoted } from "@/lib/lead-on";
 import { jobFormOf } from "./job-form-values";
 import { jobForm, schoolForm } from "./jobs-form";
 import { whatIf, type JobDates } from "./job-dates";
@@ -45,9 +45,10 @@ export async function noteJobDone(
   const parsed = doneForm(today, book.home.currency).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
+  const id = randomUUID();
   await store.write((tx) =>
     appendEvent(tx, homeId, {
-      id: randomUUID(),
+      id,
       kind: "done",
       ...placeOf(task),
       taskKey: task.key,
@@ -55,7 +56,7 @@ export async function noteJobDone(
       ...parsed.data,
     }),
   );
-  leadOn(`/homes/${homeId}/${pathOfTask(task)}`);
+  leadOnNoted(`/homes/${homeId}/${pathOfTask(task)}`, id);
 }
 
 const placeOf = ({ unitId, partId }: TaskPlace): TaskPlace => ({

@@ -53,9 +53,13 @@ export function ratedOf(kind: ReadingKind): MeasuredKind["rated"] {
 
 /**
  * A reading as it was typed, in the unit it is judged in; or what is wrong with which field. The
- * same on the server and while one types.
+ * same on the server and while one types. Humidity is judged by the day’s fog limit, percent.
  */
-export function readReading(fields: ReadingFields, system: UnitSystem): ReadReading {
+export function readReading(
+  fields: ReadingFields,
+  system: UnitSystem,
+  fogLimit?: number,
+): ReadReading {
   const kind = READING_KINDS.find((each) => each === fields.kind);
   if (!kind) return { ok: false, errors: { kind: "Choose what was read." } };
   if (isWordKind(kind)) return parsed(kind, { value: fields.word || null }, null);
@@ -82,6 +86,7 @@ export function readReading(fields: ReadingFields, system: UnitSystem): ReadRead
       flags,
       school: fields.school || null,
       mode: fields.mode || null,
+      ...(kind === "relative-humidity" && fogLimit !== undefined ? { limits: { fogLimit } } : {}),
     },
     typed,
   );

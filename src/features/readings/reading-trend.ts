@@ -2,10 +2,10 @@ import { READING_WORDS } from "@/content/reading-words";
 import { seasonDays } from "@/core/climate/climate";
 import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth } from "@/core/quantities/words";
-import { CAPACITOR_SCHOOLS } from "@/core/readings/judge";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
 import { trend, type Trend } from "@/core/readings/trend";
+import { driftOf } from "@/core/register/capacitor-drift";
 import type { JudgedReading } from "@/core/register/readings-taken";
 import type { HomeBook } from "@/core/register/register";
 
@@ -52,7 +52,7 @@ export function trendOf(
       falls,
       today,
     ),
-    drifting: kind === "capacitor-uf" ? driftWords(book, series, readings.at(-1)!, today) : null,
+    drifting: kind === "capacitor-uf" ? driftWords(book, readings, today) : null,
   };
 }
 
@@ -75,23 +75,20 @@ function sentenceOf(
   return `${head}; reaches its limit of ${limit} about ${on(crossing.likely)}${band}; ${sure}.`;
 }
 
-/** Days in which every climate has met its next end of cooling. */
-const NEXT_YEAR_DAYS = 400;
-
 /** The drifting school: what leaves its label’s limit before the heat is over goes before the heat. */
 function driftWords(
   book: HomeBook,
-  series: { date: PlainDate; value: number }[],
-  { taken: { rated } }: JudgedReading,
+  readings: readonly JudgedReading[],
   today: PlainDate,
 ): string | null {
-  if (typeof rated !== "number") return null;
-  const limit = rated * (1 - CAPACITOR_SCHOOLS.label / 100);
-  const { crossing } = trend({ series, limit, direction: "below" });
+  const drift = driftOf(book, readings);
+  if (!drift || drift.likely <= today) return null;
   const from = toDay(today);
   const [end] = seasonDays(book.home.climate, from, from + NEXT_YEAR_DAYS).coolingEnd;
-  if (!end || !crossing?.likely || crossing.likely <= today || crossing.likely > fromDay(end))
-    return null;
+  if (!end || drift.seasonEnd > fromDay(end)) return null;
   const act = READING_WORDS["capacitor-uf"].act;
-  return `It drifts out before the end of the next cooling season, ${dayAndMonth(fromDay(end), today)}: some ${act} before the heat.`;
+  return `It drifts out before the end of the next cooling season, ${dayAndMonth(drift.seasonEnd, today)}: some ${act} before the heat.`;
 }
+
+/** Days in which every climate has met its next end of cooling. */
+const NEXT_YEAR_DAYS = 400;

@@ -2,13 +2,14 @@
 
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
+import { fogLimitOn } from "@/core/register/fog-limit";
 import { judgementOf } from "@/core/register/readings-taken";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";
 import { now, todayIn } from "@/lib/clock";
 import { DAY_WORDS, fieldsOf, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
+import { leadOnNoted } from "@/lib/lead-on";
 import { readingFieldsOf, readReading } from "./reading-form";
 
 /** What was measured or seen at a unit or part, judged before it is kept. */
@@ -23,8 +24,13 @@ export async function noteReading(
   const one = (name: string) => (fields[name]?.[0] ?? "").trim();
   const part = [...book.slots, ...book.parts].find((each) => each.id === one("place"));
   const unit = book.units.find((each) => each.id === (part?.unitId ?? one("place")));
-  const day = readPastDay(one("date"), todayIn(book.home.timeZone));
-  const result = readReading(readingFieldsOf(form), book.home.unitSystem);
+  const today = todayIn(book.home.timeZone);
+  const day = readPastDay(one("date"), today);
+  const result = readReading(
+    readingFieldsOf(form),
+    book.home.unitSystem,
+    fogLimitOn(book, isDay(day) ? day : today),
+  );
   if (!unit || !isDay(day) || !result.ok)
     return refused(previous, fields, {
       ...(unit ? {} : { place: "Choose where it was read." }),
@@ -33,9 +39,10 @@ export async function noteReading(
     });
   const words = one("words");
   const store = await appStore();
+  const id = randomUUID();
   await store.write((tx) =>
     appendEvent(tx, homeId, {
-      id: randomUUID(),
+      id,
       kind: "reading",
       unitId: unit.id,
       ...(part ? { partId: part.id } : {}),
@@ -48,5 +55,5 @@ export async function noteReading(
   // Carbon monoxide is no matter of a page about a part: everybody out.
   const isStop = judgementOf(result.taken).verdict === "stop";
   if (result.taken.kind === "co-ppm" && isStop) redirect(`/homes/${homeId}/everybody-out`);
-  leadOn(`/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unit.id}`}`);
+  leadOnNoted(`/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unit.id}`}`, id);
 }

@@ -1,8 +1,8 @@
 import type { UnitSystem } from "@/core/quantities/length";
 import "server-only";
-import { unitKind } from "@/content/unit-kinds";
+import { movesAir, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { fromCelsius } from "@/core/quantities/temperature";
+import { degreesText } from "@/core/quantities/temperature";
 import { answerText, type Answers, type Question } from "@/core/register/question";
 import type { AirSystem, HomeBook, Part, SetUpStep, Unit } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
@@ -10,7 +10,8 @@ import { homeBook } from "@/db/home-book";
 import { findDraft } from "@/db/repositories/units";
 import { partKind } from "@/content/part-kinds";
 import { todayIn } from "@/lib/clock";
-import { M3H_PER_CFM } from "./system-form";
+import { airflowText } from "./system-form";
+import { asksForCooling } from "./set-up";
 import { QUESTION_PREFIX } from "./unit-form";
 
 type Values = Record<string, string[]>;
@@ -61,6 +62,9 @@ export function unitFieldsOf({ book, unit }: UnitPage): Values {
   };
 }
 
+/** What stands in a furnace once it cools too. */
+const PARTS_OF_COOLING: readonly string[] = ["evaporator-coil", "drain-pan", "condensate-line"];
+
 /** The fields of a step: what was typed and not saved, else what is known, else what is usual. */
 export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Values> {
   const { db } = await appStore();
@@ -68,12 +72,16 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
   if (draft) return draft;
   const { book, unit } = page;
   const { parts } = unitKind(unit.kind);
+  const system = book.systems.find((each) => each.id === unit.systemId);
+  const coolsToo = asksForCooling(unit.kind) && (system?.equipment.cools ?? false);
+  const isLikely = (kind: string, usual: boolean) =>
+    usual || (coolsToo && PARTS_OF_COOLING.includes(kind));
   const has = book.parts.filter((part) => part.unitId === unit.id).map((part) => part.kind);
   const isFirst = has.length === 0;
   return {
     ...unitFieldsOf(page),
     part: parts
-      .filter(({ kind, usual }) => (isFirst ? usual : has.includes(kind)))
+      .filter(({ kind, usual }) => (isFirst ? isLikely(kind, usual) : has.includes(kind)))
       .map((p) => p.kind),
   };
 }
@@ -114,9 +122,9 @@ export async function partPageOf(homeId: string, partId: string) {
   };
 }
 
-export type SystemRow = { system: AirSystem; members: Unit[] };
+export type SystemRow = { system: AirSystem; members: Unit[]; movesAir: boolean };
 
-/** The air systems with their machines; those that nothing runs in any more are left out. */
+/** What runs, with its machines: the air systems, and each boiler by itself. */
 export async function systemsOf(
   homeId: string,
 ): Promise<{ book: HomeBook; rows: SystemRow[] } | null> {
@@ -125,7 +133,8 @@ export async function systemsOf(
   const rows = book.systems.flatMap((system) => {
     const members = book.units.filter((unit) => unit.systemId === system.id);
     const runs = members.some((unit) => unitKind(unit.kind).runs);
-    return runs ? [{ system, members }] : [];
+    const isAir = members.some((unit) => movesAir(unit.kind));
+    return runs ? [{ system, members, movesAir: isAir }] : [];
   });
   return { book, rows };
 }
@@ -133,10 +142,13 @@ export async function systemsOf(
 const figure = (value: number) => String(Math.round(value * 10) / 10);
 
 /** How a system runs, as its form shows it in the home's own units. */
-export function systemFieldsOf(book: HomeBook, { system, members }: SystemRow): Values {
+export function systemFieldsOf(
+  book: HomeBook,
+  { system, members }: Pick<SystemRow, "system" | "members">,
+): Values {
   const { equipment, airflowM3h, name } = system;
   const isUs = book.home.unitSystem === "us";
-  const degrees = (celsius: number) => figure(fromCelsius(celsius, isUs ? "F" : "C"));
+  const degrees = (celsius: number) => degreesText(celsius, isUs ? "F" : "C");
   const { fan, inUse } = equipment;
   return {
     name: [name],
@@ -146,11 +158,7 @@ export function systemFieldsOf(book: HomeBook, { system, members }: SystemRow): 
     fanMode: [fan.mode],
     fanHours: [fan.hours === undefined ? "" : figure(fan.hours)],
     fanLevel: [fan.level === undefined ? "" : figure(fan.level * 100)],
-    airflow: [
-      airflowM3h === undefined
-        ? ""
-        : String(Math.round(isUs ? airflowM3h / M3H_PER_CFM : airflowM3h)),
-    ],
+    airflow: [airflowM3h === undefined ? "" : airflowText(airflowM3h, book.home.unitSystem)],
     useShare: [figure(equipment.useShare * 100)],
     heatBalance: [degrees(equipment.heatBalanceC)],
     coolBalance: [degrees(equipment.coolBalanceC)],
@@ -162,7 +170,7 @@ export function systemFieldsOf(book: HomeBook, { system, members }: SystemRow): 
 /** The machines that may run in an air system. */
 export const membersFor = (book: HomeBook, systemId: string): { id: string; name: string }[] =>
   book.units
-    .filter((unit) => unitKind(unit.kind).runs || unit.systemId === systemId)
+    .filter((unit) => movesAir(unit.kind) || unit.systemId === systemId)
     .map(({ id, name }) => ({ id, name }));
 
 /** The kinds of part that machines of this sort have. */

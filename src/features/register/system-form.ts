@@ -2,12 +2,23 @@ import type { UnitSystem } from "@/core/quantities/length";
 import { z } from "zod";
 import { equipmentSchema, FAN_MODES } from "@/core/climate/run-hours";
 import { monthDaySchema } from "@/core/quantities/schemas";
-import { toCelsius } from "@/core/quantities/temperature";
+import { figureIn, toCelsius } from "@/core/quantities/temperature";
 import type { AirSystem } from "@/core/register/register";
 import { readDecimal } from "@/lib/forms";
 
 /** Cubic metres an hour in a cubic foot a minute. */
-export const M3H_PER_CFM = 1.699011;
+const M3H_PER_CFM = 1.699011;
+
+/** An airflow as the form shows it, m³/h or cfm, and as it is read back. */
+export const airflowText = (m3h: number, system: UnitSystem): string =>
+  figureIn(
+    m3h,
+    (each) => (system === "us" ? each / M3H_PER_CFM : each),
+    (each) => typedAirflow(each, system),
+  );
+const typedAirflow = (typed: number, system: UnitSystem): number =>
+  system === "us" ? typed * M3H_PER_CFM : typed;
+
 const MOST_M3H = 50_000;
 const PARTIAL_LEVEL = 0.35;
 
@@ -82,9 +93,7 @@ export const systemForm = (system: UnitSystem) =>
           },
           ...(spell.length === 2 ? { inUse: [inUse] } : {}),
         }),
-        ...(flow === undefined
-          ? {}
-          : { airflowM3h: Math.round(system === "us" ? flow * M3H_PER_CFM : flow) }),
+        ...(flow === undefined ? {} : { airflowM3h: typedAirflow(flow, system) }),
       };
     });
 

@@ -5,6 +5,8 @@ import { z } from "zod";
 import { appStore } from "@/db/app-store";
 import { markHomeDeleted } from "@/db/repositories/homes";
 import { markContactDeleted } from "@/db/repositories/contacts";
+import { markDriverDeleted } from "@/db/repositories/drivers";
+import { writeAgain } from "@/db/repositories/history";
 import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
 import { markPhotoDeleted } from "@/db/repositories/photos";
 import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
@@ -12,7 +14,7 @@ import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 
 const thing = z.object({
-  kind: z.enum(["home", "unit", "slot", "room", "register", "contact", "photo"]),
+  kind: z.enum(["home", "unit", "slot", "room", "register", "contact", "driver", "photo", "entry"]),
   homeId: z.string(),
   id: z.string(),
 });
@@ -29,6 +31,8 @@ async function mark(raw: Thing, at: string | null): Promise<void> {
       await markPartDeleted(tx, id, at);
     else if (kind === "room") await markRoomDeleted(tx, homeId, id, at);
     else if (kind === "contact") await markContactDeleted(tx, homeId, id, at);
+    else if (kind === "driver") await markDriverDeleted(tx, homeId, id, at);
+    else if (kind === "entry" && at === null) await writeAgain(tx, homeId, id, now());
     else if (kind === "photo") await markPhotoDeleted(tx, homeId, id, at);
     else if (kind === "register" && (await homeOfRegister(tx, id)) === homeId)
       await markRegisterDeleted(tx, id, at);

@@ -1,8 +1,32 @@
 import "server-only";
+import { HOUSEHOLD_WORDS } from "@/content/words";
+import { dayIn } from "@/core/quantities/plain-date";
+import { dateWords } from "@/core/quantities/words";
 import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
+import { listWithdrawn } from "@/db/repositories/history";
 import { listRemoved, type Removed } from "@/db/repositories/removed";
+import { historyLines } from "@/features/unit/history-rows";
+import { todayIn } from "@/lib/clock";
 
+/** Everything taken out of sight in a home, things and entries, the latest first. */
 export async function removedOf(homeId: string): Promise<Removed[]> {
   const { db } = await appStore();
-  return listRemoved(db, homeId);
+  const book = await homeBook(homeId);
+  if (!book) return [];
+  const { timeZone } = book.home;
+  const today = todayIn(timeZone);
+  const things = await listRemoved(db, homeId, {
+    nameOf: (kind) =>
+      Object.hasOwn(HOUSEHOLD_WORDS, kind)
+        ? HOUSEHOLD_WORDS[kind as keyof typeof HOUSEHOLD_WORDS].name
+        : kind,
+    dayOf: (instant) => dateWords(dayIn(timeZone, Date.parse(instant)), today),
+  });
+  const entries = (await listWithdrawn(db, homeId)).map(({ event, withdrawal }): Removed => {
+    const [line] = historyLines(book, [event], today, true);
+    const name = `${line!.when}: ${line!.what}`;
+    return { kind: "entry", id: withdrawal.id, name, deletedAt: withdrawal.recordedAt };
+  });
+  return [...things, ...entries].sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
 }

@@ -9,8 +9,9 @@ import { homeBook } from "@/db/home-book";
 import { insertLevel } from "@/db/repositories/homes";
 import { insertRegister, insertRoom, setRegisterShut, updateRoom } from "@/db/repositories/rooms";
 import { now } from "@/lib/clock";
-import { fieldsOf, invalid, singles, type FormState } from "@/lib/forms";
+import { fieldsOf, invalid, overtaken, singles, type FormState } from "@/lib/forms";
 import { leadOn } from "@/lib/lead-on";
+import { fieldsOfRoom } from "./rooms-queries";
 import { levelForm, registerForm, roomForm } from "./rooms-form";
 
 async function bookOf(homeId: string): Promise<HomeBook> {
@@ -26,9 +27,12 @@ export async function saveRoom(
   form: FormData,
 ): Promise<FormState> {
   const typed = fieldsOf(form);
+  const book = await bookOf(homeId);
+  const before = book.rooms.find(({ id }) => id === roomId);
+  const theirs = before && overtaken(previous, form, fieldsOfRoom(before));
+  if (theirs) return theirs;
   const parsed = roomForm.safeParse(singles(typed));
   if (!parsed.success) return invalid(previous, typed, parsed.error);
-  const book = await bookOf(homeId);
   const { name, levelId, sleeps } = parsed.data;
   if (!book.levels.some((level) => level.id === levelId)) redirect(`/homes/${homeId}/rooms`);
   const room = { id: roomId ?? randomUUID(), levelId, name, sleeps: Boolean(sleeps) };

@@ -52,3 +52,10 @@ export function ruleOfAThird(registers: readonly Register[]): RoomsPage["rule"] 
   const back = returnsShut > 0 ? " A return is never shut or blocked: open it." : "";
   return { words: `${head}${open}.${back}`, verdict };
 }
+
+/** A room as its form shows it. */
+export const fieldsOfRoom = (room: Room): Record<string, string[]> => ({
+  name: [room.name],
+  levelId: [room.levelId],
+  ...(room.sleeps ? { sleeps: ["on"] } : {}),
+});

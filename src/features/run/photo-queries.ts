@@ -1,5 +1,7 @@
 import "server-only";
+import { dayIn } from "@/core/quantities/plain-date";
 import { appStore } from "@/db/app-store";
+import { homeBook } from "@/db/home-book";
 import { listPhotosAt, type Photo } from "@/db/repositories/photos";
 
 /** So many are shown at a part; the rest stand with their runs. */
@@ -7,15 +9,17 @@ const MOST_SHOWN = 24;
 
 /** The pictures taken at a part, as they were taken together: each run with its before and after. */
 export async function photoPairsOf(
-  unitId: string,
-  partId: string,
+  homeId: string,
+  place: { unitId: string; partId: string },
 ): Promise<{ id: string; day: string; photos: Photo[] }[]> {
   const { db } = await appStore();
-  const photos = await listPhotosAt(db, { unitId, partId }, MOST_SHOWN);
+  const photos = await listPhotosAt(db, place, MOST_SHOWN);
+  const timeZone = (await homeBook(homeId))?.home.timeZone ?? "Etc/UTC";
+  const dayOf = ({ addedAt }: Photo) => dayIn(timeZone, Date.parse(addedAt));
   const runs = new Map<string, Photo[]>();
   for (const photo of photos) {
-    const key = photo.runId ?? photo.addedAt.slice(0, 10);
+    const key = photo.runId ?? dayOf(photo);
     runs.set(key, [...(runs.get(key) ?? []), photo]);
   }
-  return [...runs].map(([id, list]) => ({ id, day: list[0]!.addedAt.slice(0, 10), photos: list }));
+  return [...runs].map(([id, list]) => ({ id, day: dayOf(list[0]!), photos: list }));
 }

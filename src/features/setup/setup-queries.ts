@@ -1,11 +1,8 @@
 import "server-only";
-import { differenceFromKelvin, fromCelsius } from "@/core/quantities/temperature";
+import { degreesText, spanText } from "@/core/quantities/temperature";
 import { homeBook } from "@/db/home-book";
 
 type Values = Record<string, string[]>;
-
-/** As many places as it takes to come back as the same figure. */
-const figure = (value: number) => String(Number(value.toFixed(6)));
 
 /** A home as its form shows it, in the home's own unit of temperature. */
 export async function homeFieldsOf(homeId: string): Promise<Values | null> {
@@ -13,7 +10,7 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
   if (!book) return null;
   const { name, unitSystem, currency, timeZone, climate, localRules, mains = {} } = book.home;
   const unit = unitSystem === "us" ? "F" : "C";
-  const degrees = (celsius: number) => figure(fromCelsius(celsius, unit));
+  const degrees = (celsius: number) => degreesText(celsius, unit);
   const ranges =
     typeof climate.dailyRangeC === "number" ? [climate.dailyRangeC] : climate.dailyRangeC;
   return {
@@ -31,6 +28,6 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
     monthlyMean: [climate.monthlyMeanC.map(degrees).join(" ")],
     heatingDesign: [degrees(climate.heatingDesignC)],
     coolingDesign: [degrees(climate.coolingDesignMeanC)],
-    dailyRange: [ranges.map((range) => figure(differenceFromKelvin(range, unit))).join(" ")],
+    dailyRange: [ranges.map((range) => spanText(range, unit)).join(" ")],
   };
 }

@@ -28,7 +28,7 @@ import {
   refused,
   singles,
 } from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
+import { leadOn, leadOnNoted } from "@/lib/lead-on";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { slotForm } from "./slot-form";
 import { slotFieldsOf } from "./slot-queries";
@@ -118,7 +118,7 @@ export async function noteChanged(
     (event) => event.itemId !== undefined && event.date <= date,
   )?.itemId;
   const store = await appStore();
-  await store.write(async (tx) => {
+  const id = await store.write(async (tx) => {
     if (grade)
       await appendEvent(tx, homeId, {
         id: randomUUID(),
@@ -130,7 +130,7 @@ export async function noteChanged(
         recordedAt,
         look: { grade },
       });
-    await appendFitting(
+    return appendFitting(
       tx,
       homeId,
       slot,
@@ -138,7 +138,7 @@ export async function noteChanged(
       itemBefore,
     );
   });
-  leadOn(`/homes/${homeId}/parts/${slotId}`);
+  leadOnNoted(`/homes/${homeId}/parts/${slotId}`, id);
 }
 
 /** That a part of another kind than a filter slot was seen to. */
@@ -157,9 +157,10 @@ export async function notePartDone(
   );
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
+  const id = randomUUID();
   await store.write((tx) =>
     appendEvent(tx, homeId, {
-      id: randomUUID(),
+      id,
       kind: "done",
       unitId: part.unitId,
       partId,
@@ -167,7 +168,7 @@ export async function notePartDone(
       ...parsed.data,
     }),
   );
-  leadOn(`/homes/${homeId}/parts/${partId}`);
+  leadOnNoted(`/homes/${homeId}/parts/${partId}`, id);
 }
 
 const noteForm = (today: PlainDate) =>
@@ -267,9 +268,10 @@ export async function noteLook(
   const store = await appStore();
   const slot = (await listSlots(store.db, homeId)).find((each) => each.id === parsed.data.slotId);
   if (!slot) redirect("/");
+  const id = randomUUID();
   await store.write((tx) =>
     appendEvent(tx, homeId, {
-      id: randomUUID(),
+      id,
       kind: "look",
       unitId: slot.unitId,
       partId: slot.id,
@@ -278,7 +280,7 @@ export async function noteLook(
       look: parsed.data.look,
     }),
   );
-  leadOn(`/homes/${homeId}/parts/${slot.id}`);
+  leadOnNoted(`/homes/${homeId}/parts/${slot.id}`, id);
 }
 
 /** Forgets what the looks at a slot taught of its pace: from here on it is the book’s again. */
@@ -313,13 +315,14 @@ export async function correctEntry(
   const parsed = changedForm(todayIn(book.home.timeZone), undefined).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const store = await appStore();
+  const id = randomUUID();
   const at = await store.write(async (tx) => {
     const event = await findEvent(tx, homeId, eventId);
     if (!event || (await findSuccessor(tx, eventId))) return event;
     const { date, words, grade } = parsed.data;
     await appendEvent(tx, homeId, {
       ...event,
-      id: randomUUID(),
+      id,
       date,
       recordedAt: now().toISOString(),
       corrects: eventId,
@@ -328,9 +331,6 @@ export async function correctEntry(
     });
     return event;
   });
-  leadOn(
-    at?.partId
-      ? `/homes/${homeId}/parts/${at.partId}`
-      : `/homes/${homeId}/${at?.unitId ? `units/${at.unitId}` : "house"}`,
-  );
+  if (!at?.unitId) leadOn(`/homes/${homeId}/house`);
+  leadOnNoted(`/homes/${homeId}/${at.partId ? `parts/${at.partId}` : `units/${at.unitId}`}`, id);
 }

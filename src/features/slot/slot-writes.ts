@@ -13,9 +13,10 @@ export async function appendFitting(
   slot: FilterSlot,
   happened: Happened,
   itemBefore?: string,
-): Promise<void> {
+): Promise<string> {
   const ids = { event: randomUUID(), item: randomUUID() };
   const { event, item } = fittingOf(slot, ids, happened, itemBefore);
   if (item) await insertItem(tx, item);
   await appendEvent(tx, homeId, event);
+  return event.id;
 }

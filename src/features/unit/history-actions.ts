@@ -4,7 +4,7 @@ import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
 import type { HistoryEvent } from "@/core/register/register";
 import { appStore } from "@/db/app-store";
-import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
+import { appendEvent, findEvent, findSuccessor, writeAgain } from "@/db/repositories/history";
 import { now } from "@/lib/clock";
 
 /** Takes an entry out of what counts; the record keeps it, and the withdrawal. */
@@ -34,21 +34,9 @@ function withdrawalOf(event: HistoryEvent, id: string): HistoryEvent {
   };
 }
 
-/** Undoes a withdrawal: the entry is written once more, pointing at what took it out. */
+/** Undoes a withdrawal. */
 export async function restoreEntry(homeId: string, withdrawalId: string): Promise<void> {
   const store = await appStore();
-  await store.write(async (tx) => {
-    const withdrawal = await findEvent(tx, homeId, withdrawalId);
-    if (withdrawal?.kind !== "withdrawn" || !withdrawal.corrects) return;
-    if (await findSuccessor(tx, withdrawalId)) return;
-    const event = await findEvent(tx, homeId, withdrawal.corrects);
-    if (!event) return;
-    await appendEvent(tx, homeId, {
-      ...event,
-      id: randomUUID(),
-      recordedAt: now().toISOString(),
-      corrects: withdrawalId,
-    });
-  });
+  await store.write((tx) => writeAgain(tx, homeId, withdrawalId, now()));
   refresh();
 }

@@ -51,12 +51,19 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
       house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
       start={({ procedure, status, job }) =>
         procedure ? (
-          <StartLink
-            homeId={homeId}
-            jobId={job.task.id}
-            going={going.find(({ task }) => task === job.task.id)?.run.id}
-            words="Start"
-          />
+          <div className="flex flex-wrap gap-2">
+            <StartLink
+              homeId={homeId}
+              jobId={job.task.id}
+              going={going.find(({ task }) => task === job.task.id)?.run.id}
+              words="Start"
+            />
+            <LinkButton
+              href={`/homes/${homeId}/${status ? `parts/${status.standing.slot.id}/changed` : `jobs/${job.task.id}/done`}`}
+            >
+              Note it done
+            </LinkButton>
+          </div>
         ) : status ? (
           <ChangedLink homeId={homeId} slotId={status.standing.slot.id} strong />
         ) : (

@@ -84,7 +84,7 @@ function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
       )}
       <p className="text-[0.9375rem] text-second">{row.window}</p>
       <span className="flex flex-wrap justify-end gap-x-4">
-        {row.isLed && row.state !== "none" && (
+        {row.isLed && !row.isOff && (
           <Link
             href={`/homes/${homeId}/jobs/${row.id}/start`}
             aria-label={`Do it step by step: ${row.name}`}
@@ -93,7 +93,7 @@ function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
             Do it
           </Link>
         )}
-        {!row.isRenewal && row.state !== "none" && (
+        {!row.isOff && (
           <Link
             href={`/homes/${homeId}/${row.doneAt}`}
             aria-label={`Note it done: ${row.name}`}

@@ -22,12 +22,15 @@ export function ReadingFormView({
   places,
   today,
   system,
+  fogLimit,
 }: {
   action: Action;
   initial: FormView;
   places: readonly ReadingChoice[];
   today: string;
   system: UnitSystem;
+  /** Percent, of today. */
+  fogLimit: number;
 }) {
   const [typed, setTyped] = useState<ReadingFields | null>(null);
   const read = (form: HTMLFormElement | null) => {
@@ -43,7 +46,7 @@ export function ReadingFormView({
         {(fields) => (
           <>
             <ReadingFieldsView {...{ fields, places, today, system }} />
-            <Judged typed={typed} system={system} />
+            <Judged {...{ typed, system, fogLimit }} />
           </>
         )}
       </Form>
@@ -210,8 +213,16 @@ function Measured({
 }
 
 /** The verdict on what is being typed, at once. */
-function Judged({ typed, system }: { typed: ReadingFields | null; system: UnitSystem }) {
-  const result = typed && readReading(typed, system);
+function Judged({
+  typed,
+  system,
+  fogLimit,
+}: {
+  typed: ReadingFields | null;
+  system: UnitSystem;
+  fogLimit: number;
+}) {
+  const result = typed && readReading(typed, system, fogLimit);
   if (!result?.ok)
     return (
       <p role="status" className="mt-3 border-l-4 border-rule bg-surface px-4 py-2.5 text-second">
@@ -244,6 +255,9 @@ function Judged({ typed, system }: { typed: ReadingFields | null; system: UnitSy
         {verdict === "stop" && kind !== "duct-debris" && ". Don’t run it until it is put right"}
         {limit !== null && (
           <span className="text-second">; the limit is {readingWords(kind, limit, system)}</span>
+        )}
+        {kind === "relative-humidity" && (
+          <span className="text-second">; windows fog over {Math.round(fogLimit)} % today</span>
         )}
         .
       </p>

@@ -1,7 +1,7 @@
 "use client";
 
 import { partKind } from "@/content/part-kinds";
-import { unitKind } from "@/content/unit-kinds";
+import { movesAir, unitKind } from "@/content/unit-kinds";
 import type { Level, Room } from "@/core/register/register";
 import { SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
@@ -51,7 +51,7 @@ export function PlaceStep({
       {(fields) => (
         <div className={STACK}>
           <PlaceFields {...{ fields, levels, rooms }} />
-          {unitKind(kind).runs && partners.length > 0 && (
+          {movesAir(kind) && partners.length > 0 && (
             <SelectField
               label="It moves its air"
               name="runsWith"

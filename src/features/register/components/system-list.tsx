@@ -9,11 +9,12 @@ const FAN_WORDS = {
 } as const;
 
 export function SystemList({ homeId, rows }: { homeId: string; rows: SystemRow[] }) {
-  if (rows.length === 0)
+  const air = rows.filter(({ movesAir }) => movesAir);
+  if (air.length === 0)
     return <p className="text-second">None yet: they come with the units that run.</p>;
   return (
     <ul>
-      {rows.map(({ system, members }) => {
+      {air.map(({ system, members }) => {
         const { heats, cools, fan, inUse } = system.equipment;
         const does = [heats && "heats", cools && "cools"].filter((each) => each !== false);
         return (

@@ -11,7 +11,9 @@ const KIND_WORDS = {
   room: "room",
   register: "register",
   contact: "contact",
+  driver: "people and surroundings",
   photo: "picture",
+  entry: "entry",
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {

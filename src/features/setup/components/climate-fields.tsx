@@ -5,7 +5,9 @@ import {
   differenceFromKelvin,
   fromCelsius,
   readFigures,
+  retyped,
   toCelsius,
+  type TemperatureUnit,
 } from "@/core/quantities/temperature";
 import { climateSchema, seasonDays } from "@/core/climate/climate";
 import { dayNumber, fromDay } from "@/core/quantities/plain-date";
@@ -33,6 +35,14 @@ export function ClimateFields({ fields }: { fields: Fields }) {
   const figures = readFigures(months) ?? [];
   const problem = monthListProblem(months, system);
 
+  const inUnits = (chosen: string) => {
+    const to: TemperatureUnit = chosen === "us" ? "F" : "C";
+    setSystem(chosen);
+    setMonths(retyped(months, unit, to));
+    setHeating(retyped(heating, unit, to));
+    setCooling(retyped(cooling, unit, to));
+    setRange(retyped(range, unit, to, "differences"));
+  };
   const start = (id: string) => {
     const found = CLIMATE_STARTS.find((each) => each.id === id);
     if (!found) return;
@@ -60,7 +70,7 @@ export function ClimateFields({ fields }: { fields: Fields }) {
                 name="unitSystem"
                 value={option.value}
                 checked={system === option.value}
-                onChange={() => setSystem(option.value)}
+                onChange={() => inUnits(option.value)}
                 className="sr-only"
               />
               {option.label}

@@ -119,6 +119,11 @@ function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; t
               </Link>
             </DropdownMenu.Item>
           ))}
+          <DropdownMenu.Item asChild>
+            <a href="/api/v1/backup" download className={ITEM}>
+              Save a copy of everything
+            </a>
+          </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 border-t border-rule" />
           <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => void chooseTheme(value)}>
             {[

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { unitKind } from "@/content/unit-kinds";
 import { offWords } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
 import { cadenceWords, pathOfTask } from "@/content/task-words";
@@ -14,6 +15,7 @@ import {
 } from "@/core/register/agenda-words";
 import { bringOf, usualVariant, type Procedure } from "@/core/procedures/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import type { Unit } from "@/core/register/register";
 import type { Standing } from "@/core/register/standing";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
@@ -39,6 +41,13 @@ export function TodayView({
   start: (next: TodayJob) => ReactNode;
 }) {
   const { book, today, season, past, soon, next, closer, watch, problems } = data;
+  // A boiler has no filter of air, and is not asked for one.
+  const slotless = book.units.filter(
+    (unit) =>
+      unit.setUpStep === undefined &&
+      unitKind(unit.kind).slots.some(({ usual }) => usual) &&
+      book.slots.every(({ unitId }) => unitId !== unit.id),
+  );
   const counts = { open: openCount, past, soon, units: book.units.length };
   return (
     <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_23rem]">
@@ -77,9 +86,10 @@ export function TodayView({
             {start(next)}
           </Next>
         )}
-        {book.slots.length === 0 && (
-          <NothingYet homeId={book.home.id} hasUnit={book.units.length > 0} />
-        )}
+        {book.units.length === 0 && <NothingYet homeId={book.home.id} />}
+        {slotless.map((unit) => (
+          <NoFilterYet key={unit.id} homeId={book.home.id} unit={unit} />
+        ))}
         {closer.length > 0 && (
           <section aria-labelledby="closer">
             <h2 id="closer" className="text-xl">
@@ -283,23 +293,31 @@ function CloserRow({
   );
 }
 
-function NothingYet({ homeId, hasUnit }: { homeId: string; hasUnit: boolean }) {
+function NothingYet({ homeId }: { homeId: string }) {
   return (
     <section className="border-t-[3px] border-ink pt-4">
-      <h2 className="text-xl">
-        {hasUnit ? "Now its filter" : "Start with the machine you know best"}
-      </h2>
+      <h2 className="text-xl">Start with the machine you know best</h2>
       <p className="mt-1 mb-4 max-w-prose">
-        {hasUnit
-          ? "The unit is in. Open it and add the slot its filter sits in: then this page can say when it is due."
-          : "A furnace, a heat pump, a ventilator: where it stands, how it is shut off, which filter it takes. Two minutes with the size printed on the old filter at hand."}
+        A furnace, a heat pump, a ventilator: where it stands, how it is shut off, which filter it
+        takes. Two minutes with the size printed on the old filter at hand.
       </p>
-      <LinkButton
-        weight="strong"
-        href={hasUnit ? `/homes/${homeId}/house` : `/homes/${homeId}/units/new`}
-      >
-        {hasUnit ? "Open the house" : "Add a unit"}
+      <LinkButton weight="strong" href={`/homes/${homeId}/units/new`}>
+        Add a unit
       </LinkButton>
     </section>
+  );
+}
+
+function NoFilterYet({ homeId, unit }: { homeId: string; unit: Unit }) {
+  return (
+    <p className="border-l-4 border-rule bg-surface px-4 py-2.5">
+      {unit.name} has no filter written down.{" "}
+      <Link
+        href={`/homes/${homeId}/units/${unit.id}/slots/new`}
+        className="font-semibold text-link underline underline-offset-4"
+      >
+        Add the slot it sits in
+      </Link>
+    </p>
   );
 }

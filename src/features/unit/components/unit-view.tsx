@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { partKind } from "@/content/part-kinds";
 import { slotTitle } from "@/content/slot-words";
-import { unitKind } from "@/content/unit-kinds";
+import { movesAir, unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
 import { agoWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
@@ -271,13 +271,13 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
           ],
           ["Refrigerant", unit.refrigerant],
           [
-            "Air",
+            movesAir(kind.id) ? "Air" : "Hours",
             kind.runs && system && (
               <>
-                {runsWith.length > 0
-                  ? `runs with ${listWords(runsWith.map((each) => each.name))}`
-                  : "moves its own"}
-                ;{" "}
+                {movesAir(kind.id) &&
+                  (runsWith.length > 0
+                    ? `runs with ${listWords(runsWith.map((each) => each.name))}; `
+                    : "moves its own; ")}
                 <Link
                   href={`${home}/systems/${system.id}`}
                   className="text-link underline underline-offset-4"

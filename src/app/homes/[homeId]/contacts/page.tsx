@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { ContactForm } from "@/features/contacts/components/contact-form";
 import { ContactList } from "@/features/contacts/components/contact-list";
 import { saveContact } from "@/features/contacts/contacts-actions";
-import { contactsOf } from "@/features/contacts/contacts-queries";
+import { contactsOf, fieldsOfContact } from "@/features/contacts/contacts-queries";
 import { RemoveLink } from "@/features/removed/components/remove-link";
 import { emptyForm } from "@/lib/forms";
 
@@ -32,17 +32,7 @@ export default async function ContactsPage({
           <ContactForm
             key={changed?.id ?? `new ${page.rows.length}`}
             action={saveContact.bind(null, homeId, changed?.id ?? null)}
-            initial={emptyForm(
-              changed
-                ? {
-                    name: [changed.name],
-                    role: [changed.role],
-                    phone: [changed.phone ?? ""],
-                    email: [changed.email ?? ""],
-                    note: [changed.note ?? ""],
-                  }
-                : {},
-            )}
+            initial={emptyForm(changed ? fieldsOfContact(changed) : {})}
             isNew={!changed}
           />
         </section>

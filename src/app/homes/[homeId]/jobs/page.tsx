@@ -1,12 +1,17 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { MovedNotice } from "@/features/jobs/components/moved-notice";
 import { JobList, JobSection } from "@/features/jobs/components/job-list";
 import { jobsPageOf } from "@/features/jobs/jobs-queries";
 
 export const metadata: Metadata = { title: "Jobs" };
 
-export default async function JobsPage({ params }: PageProps<"/homes/[homeId]/jobs">) {
+export default async function JobsPage({
+  params,
+  searchParams,
+}: PageProps<"/homes/[homeId]/jobs">) {
   const { homeId } = await params;
+  const { noted } = await searchParams;
   const page = await jobsPageOf(homeId);
   if (!page) notFound();
   return (
@@ -18,6 +23,7 @@ export default async function JobsPage({ params }: PageProps<"/homes/[homeId]/jo
           change it for a part, or to leave a job out.
         </p>
       </header>
+      <MovedNotice homeId={homeId} noted={noted} />
       <JobSection
         homeId={homeId}
         rows={page.own}

@@ -27,9 +27,11 @@ export default async function LookPage({
       </div>
       {choices.slots.length === 0 ? (
         <>
-          <p className="mb-4">There is no filter to look at yet.</p>
-          <LinkButton weight="strong" href={`/homes/${homeId}/units/new`}>
-            Add a unit
+          <p className="mb-4">
+            No filter is written down here. What a machine shows or measures is a reading.
+          </p>
+          <LinkButton weight="strong" href={`/homes/${homeId}/reading`}>
+            Note a reading
           </LinkButton>
         </>
       ) : (

@@ -4,7 +4,7 @@ import { RemoveLink } from "@/features/removed/components/remove-link";
 import { LevelForm, RegisterForm, RoomForm } from "@/features/rooms/components/room-forms";
 import { RoomsView } from "@/features/rooms/components/rooms-view";
 import { addLevel, addRegister, saveRoom } from "@/features/rooms/rooms-actions";
-import { roomsOf } from "@/features/rooms/rooms-queries";
+import { fieldsOfRoom, roomsOf } from "@/features/rooms/rooms-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Rooms and registers" };
@@ -36,11 +36,7 @@ export default async function RoomsPage({
               action={saveRoom.bind(null, homeId, changed?.id ?? null)}
               initial={emptyForm(
                 changed
-                  ? {
-                      name: [changed.name],
-                      levelId: [changed.levelId],
-                      ...(changed.sleeps ? { sleeps: ["on"] } : {}),
-                    }
+                  ? fieldsOfRoom(changed)
                   : { levelId: [rooms.at(-1)?.levelId ?? levels[0]?.id ?? ""] },
               )}
               levels={levels}

@@ -8,6 +8,7 @@ import { schoolsOf } from "@/features/jobs/schools";
 import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/readings/components/reading-section";
 import { readingSeriesOf } from "@/features/readings/readings-queries";
+import { MovedNotice } from "@/features/jobs/components/moved-notice";
 import { PhotoPairs } from "@/features/run/components/photo-pairs";
 import { photoPairsOf } from "@/features/run/photo-queries";
 import { StartLink } from "@/features/run/components/start-link";
@@ -23,7 +24,7 @@ export default async function PartPage({
   searchParams,
 }: PageProps<"/homes/[homeId]/parts/[partId]">) {
   const { homeId, partId } = await params;
-  const { record } = await searchParams;
+  const { record, noted } = await searchParams;
   const sheet = await partSheetOf(homeId, partId, record === "all");
   if (!sheet) notFound();
   const schools = await schoolsOf(homeId, partId);
@@ -31,51 +32,54 @@ export default async function PartPage({
   const renewal = jobs.find((row) => row.isRenewal);
   const going = (await goingRuns(homeId)).find(({ task }) => task === renewal?.id);
   return (
-    <PartView
-      sheet={sheet}
-      jobs={
-        sheet.unit.retiredOn ? null : (
-          <>
-            {schools && (
-              <SchoolCards
-                cards={schools.cards}
-                action={chooseSchool.bind(null, homeId, schools.taskId)}
-                preview={previewSchool.bind(null, homeId, schools.taskId)}
-                initial={emptyForm(schools.values)}
-                forget={schools.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
+    <>
+      <MovedNotice homeId={homeId} noted={noted} />
+      <PartView
+        sheet={sheet}
+        jobs={
+          sheet.unit.retiredOn ? null : (
+            <>
+              {schools && (
+                <SchoolCards
+                  cards={schools.cards}
+                  action={chooseSchool.bind(null, homeId, schools.taskId)}
+                  preview={previewSchool.bind(null, homeId, schools.taskId)}
+                  initial={emptyForm(schools.values)}
+                  forget={schools.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
+                />
+              )}
+              <JobSection
+                homeId={homeId}
+                rows={jobs.filter((row) => !row.isRenewal)}
+                title="What comes round here"
+                add={`/homes/${homeId}/jobs/new?unit=${sheet.unit.id}&part=${partId}`}
               />
-            )}
-            <JobSection
+            </>
+          )
+        }
+        readings={
+          <>
+            <ReadingSection
               homeId={homeId}
-              rows={jobs.filter((row) => !row.isRenewal)}
-              title="What comes round here"
-              add={`/homes/${homeId}/jobs/new?unit=${sheet.unit.id}&part=${partId}`}
+              place={partId}
+              series={await readingSeriesOf(homeId, { unitId: sheet.unit.id, partId })}
             />
+            <PhotoPairs pairs={await photoPairsOf(homeId, { unitId: sheet.unit.id, partId })} />
           </>
-        )
-      }
-      readings={
-        <>
-          <ReadingSection
-            homeId={homeId}
-            place={partId}
-            series={await readingSeriesOf(homeId, { unitId: sheet.unit.id, partId })}
-          />
-          <PhotoPairs pairs={await photoPairsOf(sheet.unit.id, partId)} />
-        </>
-      }
-      start={({ slot }) =>
-        sheet.kind === "slot" && sheet.guide && renewal ? (
-          <StartLink
-            homeId={homeId}
-            jobId={renewal.id}
-            going={going?.run.id}
-            words={`${sheet.guide} it`}
-          />
-        ) : (
-          <ChangedLink homeId={homeId} slotId={slot.id} strong />
-        )
-      }
-    />
+        }
+        start={({ slot }) =>
+          sheet.kind === "slot" && sheet.guide && renewal ? (
+            <StartLink
+              homeId={homeId}
+              jobId={renewal.id}
+              going={going?.run.id}
+              words={`${sheet.guide} it`}
+            />
+          ) : (
+            <ChangedLink homeId={homeId} slotId={slot.id} strong />
+          )
+        }
+      />
+    </>
   );
 }

@@ -22,6 +22,7 @@ export default async function SystemPage({
         action={changeSystem.bind(null, homeId, systemId)}
         initial={emptyForm(systemFieldsOf(book, row))}
         units={membersFor(book, systemId)}
+        movesAir={row.movesAir}
         isUs={book.home.unitSystem === "us"}
       />
     </div>

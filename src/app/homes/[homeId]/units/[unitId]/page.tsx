@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
+import { MovedNotice } from "@/features/jobs/components/moved-notice";
 import { JobSection } from "@/features/jobs/components/job-list";
 import { jobsOf } from "@/features/jobs/jobs-queries";
 import { openEnds } from "@/features/loose-ends/loose-ends-queries";
@@ -17,40 +18,45 @@ export default async function UnitPage({
   searchParams,
 }: PageProps<"/homes/[homeId]/units/[unitId]">) {
   const { homeId, unitId } = await params;
-  const { slot, record } = await searchParams;
+  const { slot, record, noted } = await searchParams;
   // Labels printed before parts had pages of their own lead here.
   if (typeof slot === "string") redirect(`/homes/${homeId}/parts/${slot}`);
   const sheet = await unitSheetOf(homeId, unitId, record === "all");
   if (!sheet) notFound();
   const { setUpStep, retiredOn } = sheet.unit;
   return (
-    <UnitView
-      sheet={sheet}
-      ends={await openEnds(homeId)}
-      next={
-        setUpStep
-          ? {
-              words: STEP_WORDS[setUpStep].question,
-              href: `/homes/${homeId}/units/${unitId}/set-up/${setUpStep}`,
-            }
-          : null
-      }
-      jobs={
-        <>
-          <JobSection
-            homeId={homeId}
-            rows={await jobsOf(homeId, { unitId })}
-            title="What comes round for the whole of it"
-            add={`/homes/${homeId}/jobs/new?unit=${unitId}`}
-          />
-          <ReadingSection
-            homeId={homeId}
-            place={unitId}
-            series={await readingSeriesOf(homeId, { unitId })}
-          />
-        </>
-      }
-      actions={<UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />}
-    />
+    <>
+      <MovedNotice homeId={homeId} noted={noted} />
+      <UnitView
+        sheet={sheet}
+        ends={await openEnds(homeId)}
+        next={
+          setUpStep
+            ? {
+                words: STEP_WORDS[setUpStep].question,
+                href: `/homes/${homeId}/units/${unitId}/set-up/${setUpStep}`,
+              }
+            : null
+        }
+        jobs={
+          <>
+            <JobSection
+              homeId={homeId}
+              rows={await jobsOf(homeId, { unitId })}
+              title="What comes round for the whole of it"
+              add={`/homes/${homeId}/jobs/new?unit=${unitId}`}
+            />
+            <ReadingSection
+              homeId={homeId}
+              place={unitId}
+              series={await readingSeriesOf(homeId, { unitId })}
+            />
+          </>
+        }
+        actions={
+          <UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />
+        }
+      />
+    </>
   );
 }

@@ -1,0 +1,26 @@
+/** npm run restore -- FILE: puts a copy back; the present database is kept beside it. */
+import { dayIn } from "../src/core/quantities/plain-date";
+import { putBack } from "../src/db/backup";
+import journal from "../src/db/migrations/meta/_journal.json";
+import { readEnv } from "../src/lib/env";
+
+const { AMBER_DB, AMBER_CLOCK } = readEnv(process.env);
+const instant = AMBER_CLOCK ? Date.parse(AMBER_CLOCK) : Date.now();
+const today = dayIn(Intl.DateTimeFormat().resolvedOptions().timeZone, instant);
+const [copy] = process.argv.slice(2);
+
+if (copy === undefined) {
+  console.error("Say which file: npm run restore -- FILE");
+  process.exitCode = 1;
+} else {
+  putBack(copy, AMBER_DB, today, journal.entries.length).then(
+    (aside) => {
+      console.log(`${copy} is back in ${AMBER_DB}.`);
+      if (aside) console.log(`What was there before is kept in ${aside}.`);
+    },
+    (error: unknown) => {
+      console.error(error instanceof Error ? error.message : error);
+      process.exitCode = 1;
+    },
+  );
+}

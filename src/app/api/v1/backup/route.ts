@@ -1,0 +1,5 @@
+import { getBackup } from "@/features/shell/backup-api";
+
+export async function GET() {
+  return getBackup();
+}
