@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
 import { Toaster } from "sonner";
-import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 import { GaugeParts } from "@/ui/gauge";
 import "./globals.css";
 
@@ -13,9 +13,11 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
-  const theme = themeSchema.parse((await cookies()).get(THEME_COOKIE)?.value);
+  const kept = await cookies();
+  const theme = themeSchema.parse(kept.get(THEME_COOKIE)?.value);
+  const keys = keysSchema.parse(kept.get(KEYS_COOKIE)?.value);
   return (
-    <html lang="en" data-theme={theme === "auto" ? undefined : theme}>
+    <html lang="en" data-theme={theme === "auto" ? undefined : theme} data-keys={keys}>
       <body>
         <GaugeParts />
         {children}

@@ -47,7 +47,7 @@ const WITHIN_WORDS = {
   heating: "while it heats",
   cooling: "while it cools",
   snow: "while snow lies",
-  growth: "while things grow",
+  growth: "in the mild months",
   inUse: "while it is in use",
 } as const;
 export const STRETCHES = Object.entries(WITHIN_WORDS).map(([value, label]) => ({ value, label }));

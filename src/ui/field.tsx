@@ -154,7 +154,9 @@ export function ChoiceField({
   const { hintId, errorId } = ids(name, hint, error);
   return (
     <fieldset
+      role="radiogroup"
       className="flex flex-col gap-1"
+      aria-invalid={error ? true : undefined}
       aria-describedby={[errorId, hintId].filter(Boolean).join(" ") || undefined}
     >
       <legend className="mb-1 font-semibold">{label}</legend>
@@ -169,7 +171,6 @@ export function ChoiceField({
               name={name}
               value={option.value}
               defaultChecked={option.value === defaultValue}
-              aria-invalid={error ? true : undefined}
               className="sr-only"
             />
             {option.label}

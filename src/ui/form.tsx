@@ -160,7 +160,10 @@ export function Form({
 
   // Focus is the browser's: it goes to the first field with a problem, once per sending.
   useEffect(() => {
-    if (state.attempt > 0) form.current?.querySelector<HTMLElement>("[aria-invalid]")?.focus();
+    if (state.attempt === 0) return;
+    const wrong = form.current?.querySelector<HTMLElement>("[aria-invalid]");
+    const isGroup = wrong?.getAttribute("role") === "radiogroup";
+    (isGroup ? wrong?.querySelector("input") : wrong)?.focus();
   }, [state.attempt]);
 
   const draft = useDraft(keep);

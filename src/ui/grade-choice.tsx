@@ -20,7 +20,11 @@ export function GradeChoice({
   onChoose?: (value: Shade) => void;
 }) {
   return (
-    <fieldset aria-describedby={error ? `${name}-error` : undefined}>
+    <fieldset
+      role="radiogroup"
+      aria-invalid={error ? true : undefined}
+      aria-describedby={error ? `${name}-error` : undefined}
+    >
       <legend className="mb-1 font-semibold">{label}</legend>
       <div className="grid grid-cols-2 gap-2 wide:grid-cols-4">
         {options.map((option) => (
@@ -34,7 +38,6 @@ export function GradeChoice({
               value={option.value}
               defaultChecked={option.value === defaultValue}
               onChange={() => onChoose?.(option.value)}
-              aria-invalid={error ? true : undefined}
               className="sr-only"
             />
             <FilterSwatch shade={option.value} />

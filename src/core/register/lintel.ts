@@ -3,16 +3,18 @@ import { runDays } from "../climate/run-hours";
 import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
 import type { HomeBook } from "./register";
 import type { TaskStanding } from "./agenda";
+import { RENEW } from "./task";
 
 const DAYS_BACK = 30;
 const DAYS_AHEAD = 335;
 
+/** What hangs at a peg: each has a form of its own. A visit is for licensed people only. */
+export type PegWhat = "filter" | "visit" | "safety" | "job";
 export type Peg = {
   taskId: string;
   due: PlainDate;
   minutes: number;
-  /** Only a licensed person may do it. */
-  isVisit: boolean;
+  what: PegWhat;
   /** Past its window: it has come off. */
   past: boolean;
 };
@@ -72,6 +74,9 @@ export function lintelOf(
   return { from, to, today, heating, cooling, notches, pegs: pegsOf(agenda, to) };
 }
 
+const whatOf = ({ key, who, isSafety }: TaskStanding["task"]): PegWhat =>
+  key === RENEW ? "filter" : who === "licensed" ? "visit" : isSafety ? "safety" : "job";
+
 function pegsOf(agenda: readonly TaskStanding[], until: PlainDate): Peg[] {
   const pegs = agenda.flatMap(({ task, state, due, ahead }) =>
     ahead
@@ -82,7 +87,7 @@ function pegsOf(agenda: readonly TaskStanding[], until: PlainDate): Peg[] {
           taskId: task.id,
           due: past && due ? due : day,
           minutes: task.handsOn,
-          isVisit: task.who === "licensed",
+          what: whatOf(task),
           past,
         };
       }),

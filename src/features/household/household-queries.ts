@@ -7,7 +7,8 @@ import { appStore } from "@/db/app-store";
 import { listNos } from "@/db/repositories/drivers";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
-import type { DriverRow } from "./components/driver-list";
+
+export type DriverRow = { id: string; name: string; details: string };
 
 const KINDS = Object.keys(HOUSEHOLD_WORDS) as HouseholdKind[];
 

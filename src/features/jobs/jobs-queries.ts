@@ -1,8 +1,10 @@
 import "server-only";
 import { agendaNow } from "@/content/agendas";
+import { slotTitle } from "@/content/slot-words";
+import { standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook, Unit } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import { jobRow, type JobRow } from "./job-rows";
@@ -77,4 +79,27 @@ export async function placeNameOf(
     place: { ...(unit ? { unitId: unit.id } : {}), ...(part ? { partId: part.id } : {}) },
     name: [unit?.name, part?.name].filter(Boolean).join(", ") || "The whole home",
   };
+}
+
+/** So many are said at the end of entering a unit; its page has the rest. */
+const MOST_FIRST = 5;
+
+/** What is due first at a unit, and the filters of which nobody has said yet when they went in. */
+export async function firstDueOf(
+  homeId: string,
+  unitId: string,
+): Promise<{ unit: Unit; rows: JobRow[]; unknown: { id: string; words: string }[] } | null> {
+  const book = await homeBook(homeId);
+  const unit = book?.units.find((each) => each.id === unitId);
+  if (!book || !unit) return null;
+  const today = todayIn(book.home.timeZone);
+  const rows = agendaNow(book, today)
+    .filter(({ task, due }) => task.unitId === unitId && due !== null)
+    .sort(bySoonestDue)
+    .slice(0, MOST_FIRST)
+    .map((standing) => jobRow(book, standing, today));
+  const unknown = standingsOf(book, today)
+    .filter((standing) => standing.unit.id === unitId && standing.fittedOn === null)
+    .map(({ slot }) => ({ id: slot.id, words: `${slotTitle(slot)}: nobody has said yet.` }));
+  return { unit, rows, unknown };
 }

@@ -13,6 +13,7 @@ import { toDay } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
 import { isAtLeast, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
+import { fogLimitOn } from "@/core/register/fog-limit";
 import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
 import type { HomeBook } from "@/core/register/register";
 import { homeBook } from "@/db/home-book";
@@ -104,6 +105,8 @@ export type ReadingPage = {
   book: HomeBook;
   today: PlainDate;
   places: ReadingChoice[];
+  /** At what humidity windows fog today, percent. */
+  fogLimit: number;
 };
 
 /** Every place a reading can be taken at, with what is usually read there first. */
@@ -135,7 +138,8 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
         rated: ratedAt(part.id),
       })),
   ]);
-  return { book, today: todayIn(book.home.timeZone), places };
+  const today = todayIn(book.home.timeZone);
+  return { book, today, places, fogLimit: fogLimitOn(book, today) };
 }
 
 function lastRated(book: HomeBook, place: string): ReadingChoice["rated"] {

@@ -91,7 +91,7 @@ async function endStep(
   });
   const next = stepAfter(unit.kind, step);
   const sheet = `/homes/${homeId}/units/${unit.id}`;
-  leadOn(next ? `${sheet}/set-up/${next}` : sheet);
+  leadOn(`${sheet}/set-up/${next ?? "done"}`);
 }
 
 export async function savePlate(

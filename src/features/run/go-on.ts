@@ -3,7 +3,7 @@ import { SEEN_WORDS } from "@/content/reading-words";
 import type { Step } from "@/core/procedures/procedure";
 import type { RunRefusal, RunState } from "@/core/procedures/run-state";
 import { capitalised } from "@/core/quantities/words";
-import type { Places } from "./components/step-record";
+import type { Places } from "./components/rounds";
 import type { ReadSeen, Typed } from "./seen";
 
 /** A longer answer does not fit on the button. */
@@ -38,7 +38,7 @@ export function goOnWords(
   read: ReadSeen | null,
   typed: Typed,
 ): string {
-  if (hold) return "Nothing goes on";
+  if (hold) return "Stopped";
   if (!current) return turnedBack ? "Put it off" : "Finish";
   if (heldUp) return HELD_WORDS[heldUp] ?? "Not yet";
   if (current.records && read?.kind === "nothing") {

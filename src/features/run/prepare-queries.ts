@@ -204,7 +204,7 @@ export async function prepareOf(
     asks: (way.procedure.asks ?? []).filter((ask) => answerTo(ask, unit, part) === undefined),
     tools,
     consumables: consumables.map((thing) =>
-      thing === "the new filter" && slot ? `the new filter: ${inSentence(slotTitle(slot))}` : thing,
+      thing === "the new filter" && slot ? `a new ${inSentence(slotTitle(slot))}` : thing,
     ),
     checks: checksOf(book, way.procedure, { facts, unit, slot, today }),
     lastTime: [

@@ -1,7 +1,7 @@
 import type { UnitSystem } from "@/core/quantities/length";
 import type { Contact, FilterSlot, Unit } from "@/core/register/register";
 import type { FinishStart } from "./components/finish-form";
-import type { Places } from "./components/step-record";
+import type { Places } from "./components/rounds";
 
 /** Everything the register knows that a run needs beside itself. */
 export type RunWith = {

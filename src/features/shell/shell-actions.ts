@@ -2,15 +2,19 @@
 
 import { cookies } from "next/headers";
 import { refresh } from "next/cache";
-import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 const YEAR_SECONDS = 31_536_000;
 
-export async function chooseTheme(choice: string): Promise<void> {
-  (await cookies()).set(THEME_COOKIE, themeSchema.parse(choice), {
-    maxAge: YEAR_SECONDS,
-    sameSite: "lax",
-    httpOnly: true,
-  });
+async function keep(name: string, value: string): Promise<void> {
+  (await cookies()).set(name, value, { maxAge: YEAR_SECONDS, sameSite: "lax", httpOnly: true });
   refresh();
+}
+
+export async function chooseTheme(choice: string): Promise<void> {
+  await keep(THEME_COOKIE, themeSchema.parse(choice));
+}
+
+export async function chooseKeys(choice: string): Promise<void> {
+  await keep(KEYS_COOKIE, keysSchema.parse(choice));
 }

@@ -21,7 +21,7 @@ import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-s
 import type { Standing } from "@/core/register/standing";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
-import { historyLines, type HistoryLine } from "./history-rows";
+import { historyLines, type HistoryLine } from "@/content/history-rows";
 
 const MOST_SHOWN = 12;
 

@@ -8,13 +8,15 @@ import { Keys } from "@/features/shell/components/keys";
 import { Lintel } from "@/features/shell/components/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/components/masthead";
 import { shellOf } from "@/features/shell/shell-queries";
-import { THEME_COOKIE, themeSchema } from "@/lib/theme";
+import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
   const { homeId } = await params;
   const shell = await shellOf(homeId);
   if (!shell) notFound();
-  const theme = themeSchema.parse((await cookies()).get(THEME_COOKIE)?.value);
+  const kept = await cookies();
+  const theme = themeSchema.parse(kept.get(THEME_COOKIE)?.value);
+  const keys = keysSchema.parse(kept.get(KEYS_COOKIE)?.value);
   const open = await openNow(homeId);
   return (
     <>
@@ -28,6 +30,7 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
         home={{ id: homeId, name: shell.homeName }}
         homes={shell.homes}
         theme={theme}
+        keys={keys}
         find={<FindBox homeId={homeId} />}
       />
       <Lintel

@@ -4,8 +4,8 @@ import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
 import { Dialog } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
-import { tinykeys } from "tinykeys";
 import type { Found } from "../find-queries";
+import { singleKeys } from "@/ui/single-keys";
 
 const ASK_AFTER_MS = 120;
 
@@ -18,7 +18,7 @@ export function FindBox({ homeId }: { homeId: string }) {
   // Keys belong to the window, which React does not own.
   useEffect(
     () =>
-      tinykeys(window, {
+      singleKeys({
         "/": (event) => {
           const target = event.target as HTMLElement | null;
           if (target?.closest("input, textarea, select, [role=menu], [role=dialog]")) return;

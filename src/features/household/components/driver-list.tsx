@@ -3,8 +3,7 @@
 import Link from "next/link";
 import { undoToast } from "@/ui/undo-toast";
 import { bringDriverBack, removeDriver } from "../household-actions";
-
-export type DriverRow = { id: string; name: string; details: string };
+import type { DriverRow } from "../household-queries";
 
 export function DriverList({ homeId, rows }: { homeId: string; rows: DriverRow[] }) {
   const remove = async (row: DriverRow) => {

@@ -60,7 +60,7 @@ export function SchoolCards({
       )}
       <details className="group border-b border-rule">
         <summary className="flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
-          Go by another school
+          Choose another strategy
         </summary>
         <WithPreview preview={preview}>
           {(dates) => (

@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { toast } from "sonner";
+import { notice } from "@/ui/notices";
 
 /** A wait longer than this is not set on a timer at once: browsers count no further. */
 const LONGEST_TIMER_MS = 2_000_000_000;
@@ -28,8 +29,7 @@ export function DryCall({
           duration: Infinity,
           action: { label: "Put it back", onClick: () => router.push(`/runs/${runId}`) },
         });
-        if ("Notification" in window && Notification.permission === "granted")
-          new Notification(words, { tag: runId });
+        void notice(words, runId, `/runs/${runId}`);
       }, left);
     });
     return () => timers.forEach(clearTimeout);

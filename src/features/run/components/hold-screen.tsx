@@ -8,7 +8,7 @@ import { Button } from "@/ui/button";
 import { Callable } from "./callable";
 import { SayDialog } from "./say-dialog";
 
-/** Nothing goes on: what to do now, whom to call, and the way back once it is safe. */
+/** Stopped: what to do now, whom to call, and the way back once it is safe. */
 export function HoldScreen({
   hold,
   heading,

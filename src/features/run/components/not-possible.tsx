@@ -79,7 +79,7 @@ export function NotPossibleDialog({
             {open > 0 ? "Lead me back" : "Put it off"}
           </Button>
           <CloseDialog asChild>
-            <Button className="min-h-14">Not after all</Button>
+            <Button className="min-h-14">Cancel</Button>
           </CloseDialog>
           {onGiveUp && (
             <Button weight="quiet" className="min-h-14" onClick={onGiveUp}>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import { askForNotices, canNotice } from "@/ui/notices";
 
 type Stage = "cannot" | "ask" | "granted" | "denied";
 
@@ -9,7 +10,7 @@ export function NotifyPress() {
   const [stage, setStage] = useState<Stage>("cannot");
   // What a browser allows is known only in it.
   useEffect(() => {
-    if (!("Notification" in window)) return;
+    if (!canNotice()) return;
     const { permission } = Notification;
     queueMicrotask(() => setStage(permission === "default" ? "ask" : permission));
   }, []);
@@ -23,7 +24,7 @@ export function NotifyPress() {
       </p>
     );
   const ask = async () => {
-    const permission = await Notification.requestPermission();
+    const permission = await askForNotices();
     setStage(permission === "default" ? "ask" : permission);
   };
   return (

@@ -65,7 +65,7 @@ export function PhotoPress({
           ref={ref}
           type="file"
           accept={TYPES}
-          aria-label="Photo"
+          aria-label="Picture"
           className="sr-only"
           onChange={(event) => {
             take(event.target.files?.[0]);
@@ -73,7 +73,7 @@ export function PhotoPress({
             event.target.value = "";
           }}
         />
-        <span aria-live="polite">{stage === "sending" ? "Keeping it…" : "Photo"}</span>
+        <span aria-live="polite">{stage === "sending" ? "Keeping it…" : "Picture"}</span>
       </label>
       {typeof stage === "object" && (
         <p

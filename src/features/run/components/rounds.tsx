@@ -5,7 +5,15 @@ import { WORD_KINDS, type WordReading } from "@/core/readings/reading-kinds";
 import { Button } from "@/ui/button";
 import { SelectField, TextField, type Option } from "@/ui/field";
 import type { Typed } from "../seen";
-import type { Places } from "./step-record";
+
+/** Where something may be seen or read in a run. */
+export type Places = {
+  /** With the machine each sits in. */
+  filters: (Option & { unit: string })[];
+  machines: Option[];
+  /** Some show a figure, others can only be heard. */
+  alarms: (Option & { hasDisplay: boolean })[];
+};
 
 type Fill = { typed: Typed; setTyped: (typed: Typed) => void };
 const NOT_SEEN: Option = { value: "", label: "not looked at" };

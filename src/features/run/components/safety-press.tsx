@@ -32,7 +32,7 @@ export function SafetyPress({
         onClick={() => setOpen(true)}
         className="min-h-12 shrink-0 border-b-4 border-amber bg-slate px-3 text-[1.125rem] leading-tight font-semibold whitespace-nowrap text-on-slate wide:px-4"
       >
-        {unit ? (hasGas ? "Off, gas?" : "Shut off") : "Gas?"}
+        {hasGas ? "Emergency" : "Shut off"}
       </button>
       {isOpen && (
         <RunDialog title={name} onClose={() => setOpen(false)}>

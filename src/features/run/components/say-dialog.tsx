@@ -42,7 +42,7 @@ export function SayDialog({
             {submit}
           </Button>
           <CloseDialog asChild>
-            <Button className="min-h-14">Not after all</Button>
+            <Button className="min-h-14">Cancel</Button>
           </CloseDialog>
         </div>
       </form>

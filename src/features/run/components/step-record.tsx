@@ -16,7 +16,7 @@ import type { FilterSlot } from "@/core/register/register";
 import { fitOfSlot } from "@/core/register/slot-fit";
 import { fitWords } from "@/content/slot-words";
 import { Button } from "@/ui/button";
-import { SelectField, TextField, type Option } from "@/ui/field";
+import { SelectField, TextField } from "@/ui/field";
 import { GradeChoice } from "@/ui/grade-choice";
 import { Needle } from "@/ui/needle";
 import { SeenSwatch } from "@/ui/seen-swatch";
@@ -24,16 +24,8 @@ import { SwatchChoice } from "@/ui/swatch-choice";
 import { DIRECTIONS } from "@/core/register/directions";
 import { DIRECTION_WORDS } from "@/content/words";
 import { FlowArrow } from "@/ui/flow-arrow";
-import { AlarmRounds, MachineRounds } from "./rounds";
+import { AlarmRounds, MachineRounds, type Places } from "./rounds";
 import type { ReadSeen, Typed } from "../seen";
-
-export type Places = {
-  /** With the machine each sits in. */
-  filters: (Option & { unit: string })[];
-  machines: Option[];
-  /** Some show a figure, others can only be heard. */
-  alarms: (Option & { hasDisplay: boolean })[];
-};
 
 type Props = {
   step: Step;

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useEffectEvent } from "react";
-import { tinykeys } from "tinykeys";
+import { singleKeys } from "@/ui/single-keys";
 
 /** Space chooses a swatch that is not chosen yet, and presses what it stands on. */
 const needsSpace = (target: EventTarget | null) =>
@@ -26,7 +26,7 @@ export function useRunKeys(isAsking: boolean, press: (key: RunKey) => void): voi
   // Keys belong to the window, which React does not own.
   useEffect(
     () =>
-      tinykeys(window, {
+      singleKeys({
         Space: (event) => onKey(event, "goOn"),
         Backspace: (event) => onKey(event, "back"),
         o: (event) => onKey(event, "staysOpen"),

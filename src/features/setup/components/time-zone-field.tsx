@@ -10,7 +10,9 @@ const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** The home's time zone, which a new home takes from the device. */
 export function TimeZoneField({ fields }: { fields: Fields }) {
   const device = useSyncExternalStore(nothing, deviceZone, () => "");
-  const value = fields.value("timeZone") ?? device;
+  const zone = fields.value("timeZone") ?? device;
+  // Its formal name says nothing to most people; it is read back the same.
+  const value = zone === "Etc/UTC" ? "UTC" : zone;
   return (
     <TextField
       key={value}

@@ -1,6 +1,7 @@
 import { daysFrom, toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel, Notch } from "@/core/register/lintel";
+import type { Lintel } from "@/core/register/lintel";
+import { hasRoom, KEYSTONE_HALF, placedNotches, type PlacedNotch } from "../beam-layout";
 
 const HOURS_OF_DAY = 24;
 /** The beam shows up to this many hours; a ridge that used the whole day would meet its mirror image. */
@@ -20,42 +21,18 @@ function ridge(hours: readonly number[], fromTop: boolean): string {
   return `M0 ${base} L0 ${y(hours[0] ?? 0)} L${points.join(" L")} L${hours.length} ${y(hours.at(-1) ?? 0)} L${hours.length} ${base} Z`;
 }
 
-/** A month's word this near before today would run under the keystone. */
-const KEYSTONE_DAYS = 18;
-
 function monthStarts(lintel: Lintel, zoom: number): { date: PlainDate; label: string }[] {
   const starts = [];
   for (let date = lintel.from; date <= lintel.to; date = addDays(date, 1)) {
     const { year, month, day } = civil(toDay(date));
-    const before = daysFrom(date, lintel.today) * zoom;
-    if (day === 1 && !(before > -KEYSTONE_DAYS / 3 && before < KEYSTONE_DAYS))
-      starts.push({
-        date,
-        label: `${MONTHS[month - 1]!.slice(0, 3)}${month === 1 ? ` ${year}` : ""}`,
-      });
+    const label = `${MONTHS[month - 1]!.slice(0, 3)}${month === 1 ? ` ${year}` : ""}`;
+    if (day === 1 && hasRoom(lintel, zoom, date, label)) starts.push({ date, label });
   }
   return starts;
 }
 
-/** Words of this many days' length would run into the next notch. */
-const WORDS_DAYS = 40;
-
-/** The notches in order, every one too near its neighbour a row higher. */
-function stepped(lintel: Lintel, zoom: number): (Notch & { row: number })[] {
-  let row = 0;
-  return [...lintel.notches]
-    .sort((a, b) => (a.date < b.date ? -1 : 1))
-    .map((notch, i, all) => {
-      const before = all[i - 1];
-      const near = before && daysFrom(before.date, notch.date) < WORDS_DAYS / zoom;
-      row = near ? 1 - row : 0;
-      return { ...notch, row };
-    });
-}
-
 /** The beam itself: hours of heating rising from its base, of cooling hanging from its top. */
 export function Beam({ lintel, zoom }: { lintel: Lintel; zoom: number }) {
-  const notches = stepped(lintel, zoom);
   return (
     <>
       <svg
@@ -77,24 +54,39 @@ export function Beam({ lintel, zoom }: { lintel: Lintel; zoom: number }) {
           {label}
         </span>
       ))}
-      {notches.map(({ date, season, row }) => (
-        <span
-          key={`${season} ${date}`}
-          style={{ left: `${along(lintel, date)}%` }}
-          title={`${season}, about ${dayAndMonth(date, lintel.today)}`}
-          className="absolute bottom-0 flex -translate-x-1.5 items-end gap-1 text-[0.8125rem] leading-none whitespace-nowrap"
-        >
-          <svg aria-hidden="true" viewBox="0 0 12 10" className="h-2.5 w-3 shrink-0 fill-ink">
-            <path d="M6 0 L12 10 H0 Z" />
-          </svg>
-          <span
-            data-row={row}
-            className="hidden pb-0.5 data-[row=1]:-ml-1.5 data-[row=1]:pb-4 wide:inline"
-          >
-            {season}
-          </span>
-        </span>
+      {placedNotches(lintel, zoom).map((notch) => (
+        <NotchMark key={`${notch.season} ${notch.date}`} lintel={lintel} notch={notch} />
       ))}
+    </>
+  );
+}
+
+/** A turn of the year: a notch in the beam's base, its word beside it where there is room. */
+function NotchMark({ lintel, notch }: { lintel: Lintel; notch: PlacedNotch }) {
+  const { date, season, side, row, isBehind } = notch;
+  const at = isBehind ? along(lintel, lintel.today) : along(lintel, date);
+  const apart = isBehind ? KEYSTONE_HALF : 8;
+  return (
+    <>
+      <svg
+        aria-hidden="true"
+        viewBox="0 0 12 10"
+        style={{ left: `${along(lintel, date)}%` }}
+        className="absolute bottom-0 h-2.5 w-3 -translate-x-1.5 fill-ink"
+      >
+        <path d="M6 0 L12 10 H0 Z" />
+      </svg>
+      {side && (
+        <span
+          title={`${season}, about ${dayAndMonth(date, lintel.today)}`}
+          data-row={row}
+          data-side={side}
+          style={{ left: `${at}%`, paddingInline: apart }}
+          className="absolute bottom-0 hidden pb-0.5 text-[0.8125rem] leading-none whitespace-nowrap data-[row=1]:pb-4 data-[side=left]:-translate-x-full wide:inline"
+        >
+          {season}
+        </span>
+      )}
     </>
   );
 }

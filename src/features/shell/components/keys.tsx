@@ -3,8 +3,8 @@
 import { useRouter } from "next/navigation";
 import { Dialog } from "radix-ui";
 import { useEffect, useState } from "react";
-import { tinykeys } from "tinykeys";
 import { Button } from "@/ui/button";
+import { singleKeys } from "@/ui/single-keys";
 
 const KEYS = [
   ["t", "Today"],
@@ -34,7 +34,7 @@ export function Keys({ homeId }: { homeId: string }) {
       event.preventDefault();
       act();
     };
-    return tinykeys(window, {
+    return singleKeys({
       t: on(() => router.push(`/homes/${homeId}`)),
       h: on(() => router.push(`/homes/${homeId}/house`)),
       n: on(() => router.push(`/homes/${homeId}/look`)),
@@ -60,6 +60,9 @@ export function Keys({ homeId }: { homeId: string }) {
               </div>
             ))}
           </dl>
+          <p className="mt-3 text-second">
+            They can be turned off in the menu under the home’s name.
+          </p>
           <Dialog.Close asChild>
             <Button className="mt-4">Close</Button>
           </Dialog.Close>

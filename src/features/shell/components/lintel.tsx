@@ -1,10 +1,11 @@
 "use client";
 
 import Link from "next/link";
-import { useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { Toolbar } from "radix-ui";
+import { useEffect, useRef, useState } from "react";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel as LintelData, Peg } from "@/core/register/lintel";
+import type { Lintel as LintelData, Peg, PegWhat } from "@/core/register/lintel";
 import { Beam, along } from "./beam";
 
 const ZOOMS = { year: 1, season: 4, month: 11 } as const;
@@ -19,7 +20,7 @@ const STEPS = [
 const CLUSTER_DAYS = 12;
 /** A peg is so long, px, and longer with the minutes that hang there; an hour or two at most. */
 const SHORTEST = 10;
-const LONGEST = 34;
+const LONGEST = 29;
 const MINUTES_PER_PX = 4;
 
 type Place = { words: string; path: string };
@@ -62,64 +63,53 @@ export function Lintel({
     box.scrollLeft = Math.max(0, today - Math.min(0.16 * box.clientWidth, 160));
   }, [lintel, zoom]);
 
-  const walk = (event: KeyboardEvent<HTMLElement>) => {
-    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-    const links = [...event.currentTarget.querySelectorAll<HTMLAnchorElement>("a")];
-    const at = links.indexOf(document.activeElement as HTMLAnchorElement);
-    if (step === 0 || at < 0) return;
-    event.preventDefault();
-    links[Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
-  };
-
   return (
-    <nav
-      aria-label="The year and what hangs from it"
-      className="no-print relative"
-      onKeyDown={walk}
-    >
-      <div
-        ref={scroller}
-        className="[scrollbar-width:none] overflow-x-auto overflow-y-hidden"
-        tabIndex={-1}
-      >
+    <nav aria-label="The year and what hangs from it" className="no-print relative">
+      {/* One stop for the tab key; the arrows walk from peg to peg, then to the two buttons. */}
+      <Toolbar.Root loop={false} aria-label="What hangs from the year">
         <div
-          style={{ "--zoom": ZOOMS[zoom] } as React.CSSProperties}
-          className="relative w-[870%] wide:w-[calc(100%*var(--zoom))]"
+          ref={scroller}
+          className="[scrollbar-width:none] overflow-x-auto overflow-y-hidden"
+          tabIndex={-1}
         >
-          <div className="relative h-14 border-y-[5px] border-ink bg-surface wide:h-[5.75rem]">
-            <Beam lintel={lintel} zoom={ZOOMS[zoom]} />
-            {!hasRunHours && (
-              <p className="absolute top-1/2 left-[12%] -translate-y-1/2 bg-surface px-2 text-second">
-                The hours your machines run will rise here.
-              </p>
-            )}
-            <Keystone lintel={lintel} />
-          </div>
-          <ul className="relative h-14">
-            {hung.map((group) => (
-              <PegGroup
-                key={`${group.pegs[0]!.taskId} ${group.pegs[0]!.due}`}
-                {...{ homeId, lintel, places, group }}
-              />
-            ))}
-          </ul>
-        </div>
-      </div>
-      <div className="absolute bottom-1.5 left-4 hidden bg-ground wide:flex">
-        {STEPS.map(({ by, sign, words }) => (
-          <button
-            key={words}
-            type="button"
-            aria-label={words}
-            title={words}
-            disabled={NAMES[NAMES.indexOf(zoom) + by] === undefined}
-            onClick={() => setZoom(NAMES[NAMES.indexOf(zoom) + by] ?? zoom)}
-            className="size-8 border-[1.5px] border-second text-lg leading-none disabled:border-rule disabled:text-second"
+          <div
+            style={{ "--zoom": ZOOMS[zoom] } as React.CSSProperties}
+            className="relative w-[870%] wide:w-[calc(100%*var(--zoom))]"
           >
-            {sign}
-          </button>
-        ))}
-      </div>
+            <div className="relative h-11 border-y-[5px] border-ink bg-surface wide:h-[5.75rem]">
+              <Beam lintel={lintel} zoom={ZOOMS[zoom]} />
+              {!hasRunHours && (
+                <p className="absolute top-1/2 left-[12%] -translate-y-1/2 bg-surface px-2 text-second">
+                  The hours your machines run will rise here.
+                </p>
+              )}
+              <Keystone lintel={lintel} />
+            </div>
+            <div className="relative h-11 wide:h-14">
+              {hung.map((group) => (
+                <PegGroup
+                  key={`${group.pegs[0]!.taskId} ${group.pegs[0]!.due}`}
+                  {...{ homeId, lintel, places, group }}
+                />
+              ))}
+            </div>
+          </div>
+        </div>
+        <div className="absolute bottom-1.5 left-4 hidden bg-ground wide:flex">
+          {STEPS.map(({ by, sign, words }) => (
+            <Toolbar.Button
+              key={words}
+              aria-label={words}
+              title={words}
+              disabled={NAMES[NAMES.indexOf(zoom) + by] === undefined}
+              onClick={() => setZoom(NAMES[NAMES.indexOf(zoom) + by] ?? zoom)}
+              className="size-8 border-[1.5px] border-second text-lg leading-none disabled:border-rule disabled:text-second"
+            >
+              {sign}
+            </Toolbar.Button>
+          ))}
+        </div>
+      </Toolbar.Root>
     </nav>
   );
 }
@@ -157,23 +147,26 @@ function PegGroup({
   const length = Math.min(LONGEST, SHORTEST + minutes / MINUTES_PER_PX);
   const at = past ? along(lintel, lintel.today) : along(lintel, first.due);
   return (
-    <li style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
-      <Link
-        href={`/homes/${homeId}/${pegs.length > 1 ? "jobs" : (places[first.taskId]?.path ?? "jobs")}`}
-        aria-label={lines.join("; ")}
-        data-past={past || undefined}
-        className="flex h-12 w-11 justify-center"
-      >
-        {past ? (
-          <Fallen />
-        ) : (
-          <Hanging
-            length={length}
-            soon={daysFrom(lintel.today, first.due) <= 7}
-            isVisit={pegs.some((peg) => peg.isVisit)}
-          />
-        )}
-      </Link>
+    <div style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
+      <Toolbar.Link asChild>
+        <Link
+          href={`/homes/${homeId}/${pegs.length > 1 ? "jobs" : (places[first.taskId]?.path ?? "jobs")}`}
+          aria-label={lines.join("; ")}
+          data-past={past || undefined}
+          data-what={first.what}
+          className="flex h-11 w-11 justify-center wide:h-12"
+        >
+          {past ? (
+            <Fallen what={first.what} />
+          ) : (
+            <Hanging
+              length={length}
+              soon={daysFrom(lintel.today, first.due) <= 7}
+              what={first.what}
+            />
+          )}
+        </Link>
+      </Toolbar.Link>
       <div
         aria-hidden="true"
         data-side={at > 75 ? "left" : at < 12 ? "right" : "middle"}
@@ -184,35 +177,53 @@ function PegGroup({
         ))}
         {lines.length > 4 && <p>and {lines.length - 4} more</p>}
       </div>
-    </li>
+    </div>
   );
 }
 
-/** A visit of a technician has a crossbar. */
-function Hanging({ length, soon, isVisit }: { length: number; soon: boolean; isVisit: boolean }) {
+/** What hangs there, 20 px wide: a filter in its frame, a crossbar for a visit, a warning’s diamond, else a weight. */
+function Weight({ what }: { what: PegWhat }) {
+  switch (what) {
+    case "filter":
+      return (
+        <>
+          <rect x="2.5" y="1" width="15" height="10" fill="none" strokeWidth="2" />
+          <path d="M4.5 9 L7.5 3 L10 9 L12.5 3 L15.5 9" fill="none" strokeWidth="1.5" />
+        </>
+      );
+    case "visit":
+      return <rect x="0" y="0" width="20" height="7" strokeWidth="0" />;
+    case "safety":
+      return <path d="M10 0 L17 6.5 L10 13 L3 6.5 Z" strokeWidth="0" />;
+    case "job":
+      return <rect x="5" y="0" width="10" height="10" strokeWidth="0" />;
+  }
+}
+
+function Hanging({ length, soon, what }: { length: number; soon: boolean; what: PegWhat }) {
   return (
     <svg
       aria-hidden="true"
       width="22"
-      height={length + 12}
+      height={length + 14}
       className={soon ? "fill-attention stroke-attention" : "fill-ink stroke-ink"}
     >
       <line x1="11" x2="11" y1="0" y2={length} strokeWidth="2" />
-      {isVisit ? (
-        <rect x="1" y={length} width="20" height="7" strokeWidth="0" />
-      ) : (
-        <rect x="6" y={length} width="10" height="10" strokeWidth="0" />
-      )}
+      <g transform={`translate(1 ${length})`}>
+        <Weight what={what} />
+      </g>
     </svg>
   );
 }
 
 /** A peg off its hook, lying on its side. */
-function Fallen() {
+function Fallen({ what }: { what: PegWhat }) {
   return (
-    <svg aria-hidden="true" width="40" height="44" className="fill-attention stroke-attention">
-      <line x1="4" x2="28" y1="38" y2="36" strokeWidth="2" />
-      <rect x="27" y="30" width="10" height="10" strokeWidth="0" transform="rotate(-5 32 35)" />
+    <svg aria-hidden="true" width="44" height="44" className="fill-attention stroke-attention">
+      <line x1="2" x2="22" y1="37" y2="35" strokeWidth="2" />
+      <g transform="translate(22 42) rotate(-95)">
+        <Weight what={what} />
+      </g>
     </svg>
   );
 }

@@ -3,34 +3,33 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
-import type { Theme } from "@/lib/theme";
+import type { Keys, Theme } from "@/lib/theme";
 import type { ReactNode } from "react";
-import { chooseTheme } from "../shell-actions";
+import { chooseKeys, chooseTheme } from "../shell-actions";
 
 type HomeLink = { id: string; name: string };
 
 const ITEM =
   "flex min-h-11 items-center px-4 outline-none data-highlighted:bg-ink data-highlighted:text-ground cursor-pointer no-underline";
 
-export function Masthead({
-  home,
-  homes,
-  theme,
-  find,
-}: {
+type MastheadProps = {
   home: HomeLink;
   homes: HomeLink[];
   theme: Theme;
+  /** Whether keys of one letter do something. */
+  keys: Keys;
   find: ReactNode;
-}) {
+};
+
+export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
   return (
-    <header className="no-print flex h-14 items-center gap-6 px-4 wide:px-7">
+    <header className="no-print flex h-12 items-center gap-6 px-4 wide:h-14 wide:px-7">
       <Link href={`/homes/${home.id}`} className="font-display text-xl font-bold no-underline">
         Amber <span className="text-attention-text">Lintel</span>
       </Link>
       <ViewLinks homeId={home.id} place="top" />
       <div className="ml-auto flex items-center gap-3 wide:gap-6">
-        <HomeMenu home={home} homes={homes} theme={theme} />
+        <HomeMenu {...{ home, homes, theme, keys }} />
         {find}
       </div>
     </header>
@@ -59,7 +58,7 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
       data-place={place}
       className="no-print data-[place=foot]:fixed data-[place=foot]:inset-x-0 data-[place=foot]:bottom-0 data-[place=foot]:z-30 data-[place=foot]:border-t-[5px] data-[place=foot]:border-ink data-[place=foot]:bg-surface data-[place=top]:hidden wide:data-[place=foot]:hidden wide:data-[place=top]:block"
     >
-      <ul className="flex h-14 gap-2">
+      <ul className="flex h-12 gap-2 wide:h-14">
         {(place === "foot" ? [...views, noteOf(homeId)] : views).map(({ href, name }) => (
           <li key={name} className={place === "foot" ? "grow" : ""}>
             <Link
@@ -76,7 +75,7 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
   );
 }
 
-function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; theme: Theme }) {
+function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
   const pages = [
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
     { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
@@ -139,6 +138,17 @@ function HomeMenu({ home, homes, theme }: { home: HomeLink; homes: HomeLink[]; t
               </DropdownMenu.RadioItem>
             ))}
           </DropdownMenu.RadioGroup>
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
+          <DropdownMenu.CheckboxItem
+            checked={keys === "on"}
+            onCheckedChange={(on) => void chooseKeys(on ? "on" : "off")}
+            className={`${ITEM} pl-9`}
+          >
+            <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+              <span aria-hidden="true">■</span>
+            </DropdownMenu.ItemIndicator>
+            Keys of one letter
+          </DropdownMenu.CheckboxItem>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -15,7 +15,7 @@ import { curveOf } from "../curve";
 import type { PartSheet } from "../unit-queries";
 import { Facts } from "./facts";
 import { History } from "./history";
-import { ShutOffCard } from "./shut-off";
+import { ShutOffOnPage } from "./shut-off";
 import { SlotFacts } from "./slot-facts";
 import { CurveWithWhatIf } from "./what-if";
 
@@ -119,7 +119,7 @@ export function PartView({
         <div className="wide:hidden">{links}</div>
       </div>
       <aside className="order-1 flex flex-col gap-5 wide:order-2">
-        <ShutOffCard shutOffs={unit.shutOffs} />
+        <ShutOffOnPage name={unit.name} shutOffs={unit.shutOffs} />
         <div className="hidden flex-col gap-5 wide:flex">
           {facts}
           {unit.access && <p className="text-second">To get at it: {unit.access}</p>}

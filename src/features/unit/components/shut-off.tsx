@@ -6,7 +6,7 @@ import type { ShutOff } from "@/core/register/register";
 import { Button } from "@/ui/button";
 
 /** How a unit is shut off, in the order in which it is done. */
-export function ShutOffCard({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
+function ShutOffCard({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
   return (
     <section
       aria-labelledby="shut-off"
@@ -17,6 +17,20 @@ export function ShutOffCard({ shutOffs }: { shutOffs: readonly ShutOff[] }) {
       </h2>
       <ShutOffList shutOffs={shutOffs} />
     </section>
+  );
+}
+
+/** Beside the page where there is room, behind one press where there is none. */
+export function ShutOffOnPage(props: { name: string; shutOffs: readonly ShutOff[] }) {
+  return (
+    <>
+      <div className="wide:hidden">
+        <ShutOffPress {...props} />
+      </div>
+      <div className="hidden wide:block">
+        <ShutOffCard shutOffs={props.shutOffs} />
+      </div>
+    </>
   );
 }
 

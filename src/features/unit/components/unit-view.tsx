@@ -19,7 +19,7 @@ import { UnitFigure } from "@/ui/unit-figure";
 import type { PartRow, UnitSheet } from "../unit-queries";
 import { Facts } from "./facts";
 import { History } from "./history";
-import { ShutOffCard } from "./shut-off";
+import { ShutOffOnPage } from "./shut-off";
 
 /** Everything about one machine; `actions` are the buttons that copy, retire or bring it back. */
 export function UnitView({
@@ -88,7 +88,9 @@ export function UnitView({
         <div className="wide:hidden">{links}</div>
       </div>
       <aside className="order-1 flex flex-col gap-5 wide:order-2">
-        {(usual.length > 0 || unit.shutOffs.length > 0) && <ShutOffCard shutOffs={unit.shutOffs} />}
+        {(usual.length > 0 || unit.shutOffs.length > 0) && (
+          <ShutOffOnPage name={unit.name} shutOffs={unit.shutOffs} />
+        )}
         <div className="hidden flex-col gap-5 wide:flex">
           <UnitFacts sheet={sheet} />
           {links}

@@ -1,7 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { fogLimitOn } from "@/core/register/fog-limit";
 import { ReadingFormView } from "@/features/readings/components/reading-form-view";
 import { noteReading } from "@/features/readings/readings-actions";
 import { readingPageOf } from "@/features/readings/readings-queries";
@@ -36,7 +35,7 @@ export default async function ReadingPage({
           })}
           places={page.places}
           today={page.today}
-          fogLimit={fogLimitOn(page.book, page.today)}
+          fogLimit={page.fogLimit}
           system={page.book.home.unitSystem}
         />
       )}

@@ -71,8 +71,7 @@ async function StepForm({
       return <ShutOffStep {...common} action={saveShutOffs.bind(null, homeId, unit.id)} />;
     case "filters": {
       const next = stepAfter(unit.kind, step);
-      const sheet = `/homes/${homeId}/units/${unit.id}`;
-      const href = next ? `${sheet}/set-up/${next}` : sheet;
+      const href = `/homes/${homeId}/units/${unit.id}/set-up/${next ?? "done"}`;
       return (
         <QuickSlotsForm
           keep={common.keep}

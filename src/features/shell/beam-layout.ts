@@ -1,0 +1,77 @@
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import type { Lintel, Notch } from "@/core/register/lintel";
+
+/** The narrowest window in which the beam has words, px; wider ones only give them more room. */
+const NARROWEST = 960;
+/** The keystone is 56 px wide, and wants a little air. */
+export const KEYSTONE_HALF = 32;
+/** What a letter of the beam's words takes at most, px, and the notch beside it. */
+const LETTER = 7;
+const NOTCH = 18;
+
+export type Side = "right" | "left";
+/** Where the word of a notch stands: `row` counts from the foot; without a side it finds no room. */
+export type PlacedNotch = Notch & { side: Side | null; row: 0 | 1; isBehind: boolean };
+export type Span = { from: number; to: number };
+
+/** Where a day lies along a beam of a given length, px. */
+const pixelOf = (lintel: Pick<Lintel, "from" | "to">, zoom: number, date: PlainDate): number =>
+  (NARROWEST * zoom * (daysFrom(lintel.from, date) + 0.5)) / (daysFrom(lintel.from, lintel.to) + 1);
+
+const meet = (a: Span, b: Span) => a.from < b.to && b.from < a.to;
+
+/** What a word takes, px; beside the keystone where its notch is behind it. */
+export function spanOf(
+  lintel: Pick<Lintel, "from" | "to" | "today">,
+  zoom: number,
+  { date, season, side, isBehind }: Pick<PlacedNotch, "date" | "season" | "side" | "isBehind">,
+): Span {
+  const width = NOTCH + LETTER * season.length;
+  const x = pixelOf(lintel, zoom, date);
+  const today = pixelOf(lintel, zoom, lintel.today);
+  if (side === "left") {
+    const to = isBehind ? today - KEYSTONE_HALF : x + NOTCH / 2;
+    return { from: to - width, to };
+  }
+  const from = isBehind ? today + KEYSTONE_HALF : x - NOTCH / 2;
+  return { from, to: from + width };
+}
+
+/** The notches in order, each word where it meets no other, nor today, nor the beam's end. */
+export function placedNotches(
+  lintel: Pick<Lintel, "from" | "to" | "today" | "notches">,
+  zoom: number,
+): PlacedNotch[] {
+  const today = pixelOf(lintel, zoom, lintel.today);
+  const keystone = { from: today - KEYSTONE_HALF, to: today + KEYSTONE_HALF };
+  const taken: [Span[], Span[]] = [[keystone], [keystone]];
+  const notches = [...lintel.notches].sort((a, b) => (a.date < b.date ? -1 : 1));
+  return notches.map((notch): PlacedNotch => {
+    const isBehind = Math.abs(pixelOf(lintel, zoom, notch.date) - today) < KEYSTONE_HALF;
+    for (const row of [0, 1] as const)
+      for (const side of ["right", "left"] as const) {
+        const span = spanOf(lintel, zoom, { ...notch, side, isBehind });
+        const fits = span.from >= 0 && span.to <= NARROWEST * zoom;
+        if (!fits || taken[row].some((each) => meet(each, span))) continue;
+        taken[row].push(span);
+        return { ...notch, side, row, isBehind };
+      }
+    return { ...notch, side: null, row: 0, isBehind };
+  });
+}
+
+/** Whether a month's word has room at the top: before the keystone, after it, and to the end. */
+export function hasRoom(
+  lintel: Pick<Lintel, "from" | "to" | "today">,
+  zoom: number,
+  date: PlainDate,
+  label: string,
+): boolean {
+  const from = pixelOf(lintel, zoom, date);
+  const span = { from, to: from + NOTCH + LETTER * label.length };
+  const today = pixelOf(lintel, zoom, lintel.today);
+  return (
+    span.to <= NARROWEST * zoom &&
+    !meet(span, { from: today - KEYSTONE_HALF, to: today + KEYSTONE_HALF })
+  );
+}
