@@ -118,7 +118,7 @@ function Keystone({ lintel }: { lintel: LintelData }) {
   return (
     <div
       style={{ left: `${along(lintel, lintel.today)}%` }}
-      className="absolute -inset-y-[5px] z-10 flex w-14 -translate-x-1/2 flex-col items-center justify-center bg-attention text-[0.8125rem] leading-tight font-semibold text-attention-ink [clip-path:polygon(0_0,100%_0,80%_100%,20%_100%)]"
+      className="absolute -inset-y-[5px] z-10 flex w-14 -translate-x-1/2 flex-col items-center justify-center bg-attention text-[0.8125rem] leading-tight font-semibold text-attention-ink [clip-path:polygon(0_0,100%_0,86%_100%,14%_100%)]"
     >
       <span>today</span>
       <span className="hidden wide:inline">{dayAndMonth(lintel.today, lintel.today)}</span>
