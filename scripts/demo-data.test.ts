@@ -48,11 +48,11 @@ describe("Sluice House", () => {
   );
 
   it.each(["2026-03-14", "2026-11-25", "2027-10-07"])(
-    "has a few jobs past their time, none of them for longer than a year: %s",
+    "has one to four jobs past their time, none of them for longer than a year: %s",
     (date) => {
       const today = plainDate(date);
       const past = agendaNow(houseOn(date).book, today).filter(({ state }) => state === "past");
-      expect(past.length).toBeGreaterThanOrEqual(2);
+      expect(past.length).toBeGreaterThanOrEqual(1);
       expect(past.length).toBeLessThanOrEqual(4);
       for (const { task, closes } of past)
         expect([task.id, daysFrom(closes!, today) < 365]).toEqual([task.id, true]);

@@ -1,5 +1,5 @@
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
+import { dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/register/agenda";
 import { dueWords, jobFill } from "@/core/register/agenda-words";
 import { historyOf } from "@/core/register/record";
@@ -112,6 +112,3 @@ export function bySoonestStatus(a: FilterStatus, b: FilterStatus): number {
     standing.fittedOn === null ? "" : (due ?? "9999-12-31");
   return key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0;
 }
-
-/** “Most likely Mon 16 Mar”: its day as a heading says it. */
-export const headWords = ({ words }: FilterStatus): string => capitalised(words);

@@ -19,14 +19,21 @@ export function movedBy(book: HomeBook, eventId: string, today: PlainDate): stri
   // A look and the change after it are written down together.
   const events = book.events.filter(({ recordedAt }) => recordedAt !== event.recordedAt);
   const was = new Map(agendaNow({ ...book, events }, today).map((each) => [each.task.id, each]));
-  const around = agendaNow(book, today).filter(({ task }) => isAround(task, event));
+  const isIt = ({ task }: TaskStanding) =>
+    task.partId === event.partId && (!event.taskKey || task.key === event.taskKey);
+  const around = agendaNow(book, today)
+    .filter(({ task }) => isAround(task, event))
+    .sort((a, b) => Number(isIt(b)) - Number(isIt(a)));
   const lines = around.flatMap((now) => {
     const then = was.get(now.task.id);
-    return then && then.due !== now.due ? [movedWords(then, now, event, today)] : [];
+    if (!then) return [];
+    // Done between two seasons a job is expected to move; where it doesn't, that is said too.
+    const isOwn = isIt(now) && now.because.kind === "season" && now.lastDone === event.date;
+    return then.due !== now.due || isOwn ? [movedWords(then, now, event, today)] : [];
   });
   // A reading that calls for nothing is judged on its page.
   if (lines.length > 0 || event.kind === "reading") return lines.slice(0, MOST_LINES);
-  const main = around.find(({ task }) => task.partId === event.partId) ?? around[0];
+  const [main] = around;
   return main ? [steadyWords(was.get(main.task.id) ?? main, main, event, today)] : [];
 }
 
@@ -44,8 +51,9 @@ function movedWords(
 ): string {
   const name = now.task.name;
   if (!now.due) return `${name}: nothing calls for it any more.`;
-  const was = then.due ? `, ${dateWords(then.due, today)} before` : "";
-  return `${name}: next ${dateWords(now.due, today)}${was}. ${whyWords(then, now, event, today)}`;
+  const isSame = then.due === now.due;
+  const was = then.due && !isSame ? `, ${dateWords(then.due, today)} before` : "";
+  return `${name}: ${isSame ? "still next" : "next"} ${dateWords(now.due, today)}${was}. ${whyWords(then, now, event, today)}`;
 }
 
 function whyWords(

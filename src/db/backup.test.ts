@@ -1,4 +1,4 @@
-import { spawn } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import {
   appendFileSync,
   existsSync,
@@ -26,6 +26,22 @@ const rename = (store: Store, name: string) =>
     args: [name],
   });
 
+/** What another process writes that has ended, its connections with it. */
+function renameElsewhere(file: string, name: string): void {
+  const script = `require("@libsql/client").createClient({ url: "file:" + process.argv[1] })
+    .execute({ sql: "UPDATE homes SET name = ? WHERE id = 'sluice-house'", args: [process.argv[2]] })`;
+  expect(spawnSync("node", ["-e", script, file, name]).status).toBe(0);
+}
+
+/** One of the two commands, as somebody types it. */
+function command(name: "backup" | "restore", file: string, ...args: string[]) {
+  const env = { ...process.env, AMBER_DB: file, AMBER_CLOCK: "2026-03-14T12:00:00Z" };
+  return spawnSync("node_modules/.bin/tsx", [`scripts/${name}.ts`, ...args], {
+    env,
+    encoding: "utf8",
+  });
+}
+
 async function nameIn(file: string): Promise<unknown> {
   const store = await openStore(file);
   const { rows } = await store.client.execute("SELECT name FROM homes WHERE id = 'sluice-house'");
@@ -36,7 +52,7 @@ async function nameIn(file: string): Promise<unknown> {
 async function countsIn(file: string): Promise<unknown[]> {
   const store = await openStore(file);
   const { rows } = await store.client.execute(
-    "SELECT (SELECT count(*) FROM events) AS events, (SELECT count(*) FROM photos) AS photos, (SELECT sum(length(bytes)) FROM photos) AS bytes",
+    "SELECT (SELECT count(*) FROM events) AS events, (SELECT count(*) FROM photos) AS photos, (SELECT sum(length(bytes)) FROM photo_files) AS bytes",
   );
   store.close();
   return rows.map((row) => ({ ...row }));
@@ -74,20 +90,22 @@ describe("a copy of everything", () => {
   });
 
   it("puts back the day of the copy, and keeps what was there until then", async () => {
-    const copy = await backUp(file, folder, DAY);
-    const store = await openStore(file);
-    await rename(store, "Renamed since");
-    store.close();
+    expect(command("backup", file).stdout).toContain("amber-lintel-2026-03-14.db");
+    const copy = path.join(folder, "copies", "amber-lintel-2026-03-14.db");
+    renameElsewhere(file, "Renamed since");
 
-    const aside = await putBack(copy, file, DAY, KNOWN);
+    const restored = command("restore", file, copy);
 
+    expect(restored.stderr).toBe("");
+    const aside = path.join(folder, "before-restore-2026-03-14.db");
+    expect(restored.stdout).toContain(aside);
     expect(await nameIn(file)).toBe("Sluice House");
-    expect(aside && path.basename(aside)).toBe("before-restore-2026-03-14.db");
-    expect(await nameIn(aside!)).toBe("Renamed since");
+    expect(await nameIn(aside)).toBe("Renamed since");
   });
 
   it("puts an old file back though a log of the newer one was left by a power cut", async () => {
-    const copy = await backUp(file, folder, DAY);
+    const copy = path.join(folder, "copies", "amber-lintel-2026-03-14.db");
+    command("backup", file);
     // Another process, killed: what it wrote stands in the log alone.
     const writer = spawn("node_modules/.bin/tsx", ["scripts/crash-writer.ts", file, "late"], {
       detached: true,
@@ -97,7 +115,7 @@ describe("a copy of everything", () => {
     await new Promise((resolve) => writer.once("close", resolve));
     expect(existsSync(`${file}-wal`)).toBe(true);
 
-    const aside = await putBack(copy, file, DAY, KNOWN);
+    expect(command("restore", file, copy).status).toBe(0);
 
     expect(existsSync(`${file}-wal`)).toBe(false);
     const after = await openStore(file);
@@ -107,9 +125,15 @@ describe("a copy of everything", () => {
     expect(check.rows[0]).toMatchObject({ integrity_check: "ok" });
     expect((await after.client.execute(late)).rows[0]).toMatchObject({ n: 0 });
     after.close();
-    const kept = await openStore(aside!);
+    const kept = await openStore(path.join(folder, "before-restore-2026-03-14.db"));
     expect(Number((await kept.client.execute(late)).rows[0]?.["n"])).toBeGreaterThan(0);
     kept.close();
+  });
+
+  it("says what is missing where no file is named, or there is none", () => {
+    expect(command("restore", file).stderr).toContain("Say which file");
+    expect(command("restore", file, path.join(folder, "no.db"))).toMatchObject({ status: 1 });
+    expect(command("backup", path.join(folder, "no.db")).stderr).toContain("There is no database");
   });
 
   it("touches nothing while the application runs on the database", async () => {

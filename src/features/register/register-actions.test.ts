@@ -114,7 +114,7 @@ describe("entering a unit", () => {
     );
     const parts = formOf({ part: ["blower", "capacitor", "moon"], "count-capacitor": "2" });
     expect(await landing(saveParts(HOME, id, nothingSent, parts))).toBe(
-      `/homes/${HOME}/units/${id}`,
+      `/homes/${HOME}/units/${id}/set-up/done`,
     );
     await landing(saveParts(HOME, id, nothingSent, parts));
     const names = (await book()).parts

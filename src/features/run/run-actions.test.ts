@@ -59,7 +59,7 @@ describe("before a job", () => {
       form,
     );
     expect(alone.errors["doer"]).toContain("roof is safely reached");
-    expect(roof.consumables[0]).toMatch(/^the new filter: filter bank 4 × /);
+    expect(roof.consumables[0]).toMatch(/^a new filter bank 4 × /);
     const loft = await prepareOf(HOME, "loft-ventilator-recovery-core.wash", undefined);
     expect(loft?.checks.map(({ id }) => id)).toEqual([
       "days",

@@ -128,9 +128,11 @@ describe("the quick entry", () => {
 describe("what was done and seen", () => {
   it("is a change on a day that has passed, with the look at the old one before it", async () => {
     const form = formOf({ date: "2026-03-12", grade: "loaded", words: "in a hurry" });
-    expect(await landing(noteChanged(HOME, "kiln-filter", nothingSent, form))).toBe(
-      `/homes/${HOME}/parts/kiln-filter`,
-    );
+    const led = await landing(noteChanged(HOME, "kiln-filter", nothingSent, form));
+    const noted = (await record("kiln-filter")).findLast(
+      ({ kind }) => kind === "cleaned" || kind === "fitted",
+    )!;
+    expect(led).toBe(`/homes/${HOME}/parts/kiln-filter?noted=${noted.id}`);
     const last = (await record("kiln-filter")).slice(-2);
     expect(last.map(({ kind }) => kind)).toEqual(["look", "fitted"]);
     expect(last[1]).toMatchObject({ words: "in a hurry", costMinor: 890 });
@@ -249,7 +251,7 @@ describe("what was done and seen", () => {
     const wrong = (await record("vent-extract")).findLast(({ kind }) => kind === "look")!;
     const form = formOf({ date: wrong.date, grade: "blocked", words: "looked again" });
     expect(await landing(correctEntry(HOME, wrong.id, nothingSent, form))).toMatch(
-      /parts\/vent-extract$/,
+      /parts\/vent-extract\?noted=/,
     );
     const right = (await record("vent-extract")).find(({ corrects }) => corrects === wrong.id)!;
     expect(right).toMatchObject({ look: { grade: "blocked" }, words: "looked again" });
