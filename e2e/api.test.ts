@@ -97,15 +97,16 @@ describe("the application over HTTP", () => {
       kind: "done",
       step,
     });
-    const [a, b, c] = [event("new-one-at-hand"), event("new-one-at-hand"), event("power-off")];
+    const [a, b] = [event("new-one-at-hand"), event("new-one-at-hand")];
+    const [c, d] = [event("check-new"), event("power-off")];
     const path = `/api/v1/runs/${runId}/events`;
     // Both devices did the first step; one of them sends everything twice.
     await Promise.all([post(path, { events: [a] }), post(path, { events: [b] })]);
-    await Promise.all([post(path, { events: [a, c] }), post(path, { events: [b, c] })]);
+    await Promise.all([post(path, { events: [a, c, d] }), post(path, { events: [b, c, d] })]);
     const store = await openStore(app.file);
     const stored = await listRunEvents(store.db, runId);
     store.close();
-    expect(stored.map((each) => each.id).sort()).toEqual([a.id, b.id, c.id].sort());
+    expect(stored.map((each) => each.id).sort()).toEqual([a.id, b.id, c.id, d.id].sort());
     await page.reload();
     await page.heading("Open the slot");
     // The switch is off: the run can't be finished, nor given up.
@@ -119,10 +120,11 @@ describe("the application over HTTP", () => {
     }
     const refused = await post(path, { events: [event("power-on")] });
     expect(await refused.json()).toMatchObject({ refused: [{ why: "not-the-step" }] });
-    expect(
-      (await post(path, { events: [{ ...event("open-slot"), at: "2026-03-20T08:00:00Z" }] }))
-        .status,
-    ).toBe(400);
+    // A device whose clock is ahead is told so, and keeps what it has.
+    const ahead = { ...event("open-slot"), at: "2026-03-20T08:00:00Z" };
+    expect(await (await post(path, { events: [ahead] })).json()).toMatchObject({
+      refused: [{ id: ahead.id, why: "clock-off" }],
+    });
     expect((await post(path, { events: [] })).status).toBe(400);
     expect((await post("/api/v1/runs/none/events", { events: [event("open-slot")] })).status).toBe(
       404,

@@ -14,6 +14,8 @@ export type AppServer = {
   file: string;
   /** Stops the server as a power cut would. */
   kill: () => Promise<void>;
+  /** Stops it in good order, as a word to the service would. */
+  end: () => Promise<void>;
   /** Starts it again, at another time if one is given. */
   start: (clock?: string) => Promise<void>;
   stop: () => Promise<void>;
@@ -48,6 +50,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
           AMBER_DB: file,
           AMBER_CLOCK: clock,
           NEXT_TELEMETRY_DISABLED: "1",
+          NEXT_MANUAL_SIG_HANDLE: "true",
         },
         stdio: "ignore",
         detached: true,
@@ -72,6 +75,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
     file,
     start,
     kill: () => end("SIGKILL"),
+    end: () => end("SIGTERM"),
     stop: async () => {
       await end("SIGKILL");
       rmSync(folder, { recursive: true, force: true });

@@ -43,21 +43,22 @@ describe("day to day", () => {
 
   it("carries what stays open past the run onto every page, with its words", async () => {
     await page.open(`${app.url}${HOME}/parts/gallery-bank`);
-    await change();
-    await run().through(
-      "Have the new filter",
-      "Switch the power off",
-      "Open the slot",
-      "Pull the old filter out",
-    );
+    await page.press("Change it");
+    // Nobody called that roof safely reached.
+    await page.tick("A licensed person, here now");
+    await run().start("Change: start");
+    await run().filterOut();
+    await run().at("Count what came out");
+    await page.type("Filters that came out", "4");
+    await page.press("Done, go on");
     await run().see("How does the old one look?", "grey");
     await run().see("Did dust get past its frame?", "No, its edges are clean");
     await run().through("What lies in the slot?", "Wipe the slot clean");
-    await run().through("Measure the slot, for next time", "Check the new one");
+    await run().through("Measure the slot, for next time");
     await run().leaveOpen("Slide it in", "the four new ones are too deep");
-    await run().through("Write today", "Close the slot");
+    // Nothing went in: there is nothing to count, and no frame to write on.
+    await run().through("Close the slot");
     await run().leaveOpen("Switch the power on", "no filter in it");
-    await run().through("Hear it start");
     await page.heading("Something stays open");
     await page.seen("“the four new ones are too deep”");
     await run().finish();
@@ -79,7 +80,7 @@ describe("day to day", () => {
   it("closes them in their order: first the filter, then the power", async () => {
     await page.open(app.url + HOME);
     expect(await text("li[data-end=disconnect-out]")).toContain("First what is open in it");
-    await page.press("Put it in: done");
+    await page.press("Put it back: done");
     await browser.driver.wait(
       async () => (await browser.driver.findElements(By.css("li[data-end=part-out]"))).length === 0,
       15_000,
@@ -96,7 +97,8 @@ describe("day to day", () => {
     const first = await browser.driver.getWindowHandle();
     await browser.driver.switchTo().newWindow("tab");
     await page.open(address);
-    await run().through("Have the new filter", "Switch the power off");
+    await run().through("Have the new filter", "Compare the printed sizes");
+    await run().through("Switch the power off");
     await page.heading("Open the slot");
     await browser.driver.switchTo().window(first);
     // Coming to the front it looks what happened meanwhile.
@@ -104,9 +106,13 @@ describe("day to day", () => {
     expect(await run().openCount()).toBe("1");
     await page.keys(Key.BACK_SPACE);
     await page.heading("Switch the power off");
+    // Gone back over it, the switch is off all the same: the way out leads past it.
+    expect(await run().openCount()).toBe("1");
     await page.press("Not possible now");
-    await page.press("Give this job up");
-    await page.heading("Given up, nothing changed");
+    await page.press("Lead me back");
+    await run().through("Switch the power on");
+    await page.press("Put it off");
+    await page.heading("Put off, nothing counts as done");
   });
 
   it("starts no second run where one is going, and the back button leaves it be", async () => {
@@ -162,8 +168,9 @@ describe("day to day", () => {
     await page.heading("Reading-room purifier");
     await page.open(`${app.url}${HOME}/removed`);
     await page.seen("Reading-room purifier, HEPA cylinder");
+    await page.seen("Smoking indoors, people and surroundings");
     await page.press("Bring back");
-    await page.seen("Nothing has been removed.");
+    await browser.driver.wait(async () => !(await text("main")).includes("HEPA cylinder"), 15_000);
     await page.open(`${app.url}${HOME}/parts/purifier-hepa`);
     expect(await text("section[aria-labelledby=history] ol")).toContain("New filter fitted");
   });

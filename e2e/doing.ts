@@ -12,6 +12,10 @@ export function doing({ driver }: Browser, page: Page) {
         await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", box);
         await box.click();
       }
+    // What only the place can answer: the first answer, unless it is remembered.
+    for (const group of await driver.findElements(By.css("[role=radiogroup]:has([name^=ask-])")))
+      if ((await group.findElements(By.css("input:checked"))).length === 0)
+        await (await group.findElement(By.css("label"))).click();
     await page.press(submit);
   };
   /** A step takes the focus once its keys are heard: until then a press would be lost. */
@@ -33,6 +37,18 @@ export function doing({ driver }: Browser, page: Page) {
       await page.keys(Key.SPACE);
     }
   };
+  /** Down to the filter in the hand: its size compared while it is wrapped, power off, slot open, out. */
+  const filterOut = () =>
+    through(
+      "Have the new filter",
+      "Compare the printed sizes",
+      "Switch the power off",
+      "Open the slot",
+      "Pull the old filter out",
+    );
+  /** Up again once the slot is shut: power, air, and the thermostat as it was. */
+  const airAgain = () =>
+    through("Switch the power on", "Call for air, and hear it start", "Set the thermostat back");
   /** Chooses what comes nearest, and goes on. */
   const see = async (heading: string, ...choices: string[]) => {
     await at(heading);
@@ -52,5 +68,5 @@ export function doing({ driver }: Browser, page: Page) {
   const text = async (css: string) => (await page.find(By.css(css))).getText();
   /** How many ends are open; none is said in no words on a phone. */
   const openCount = () => driver.findElement(By.css("[data-open]")).getAttribute("data-open");
-  return { start, at, through, see, leaveOpen, finish, text, openCount };
+  return { start, at, through, filterOut, airAgain, see, leaveOpen, finish, text, openCount };
 }

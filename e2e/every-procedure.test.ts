@@ -14,6 +14,8 @@ const PLACES: [string, string, string, string][] = [
   ["wash-fine-filter", "sluice-house", "studio-pump-fine-filter.wash", "Wash: start"],
   ["purifier-pre-filter", "sluice-house", "purifier-wrap.renew", "Change: start"],
   ["magnetic-quick-flush", "boathouse", "boat-boiler-magnetic-filter.clean", "Flush: start"],
+  ["wash-electrostatic-cells", "sluice-house", "hall-cells.renew", "Wash: start"],
+  ["brush-portable-coils", "sluice-house", "box-cooler-condenser-coil.clean", "Brush: start"],
   ["walk-round", "sluice-house", "home.walk", "Walk: start"],
 ];
 const MOST_STEPS = 40;
@@ -43,7 +45,7 @@ describe("every procedure", () => {
   /** Answers whatever the step at hand asks: the first choice, or a number that is sound. */
   async function answer(): Promise<void> {
     const { driver } = browser;
-    const SOUND: Record<string, string> = { value: "1.5", second: "14" };
+    const SOUND: Record<string, string> = { value: "1.5", second: "14", count: "2" };
     const fields = await driver.findElements(By.css("#step-record input:not([type=radio])"));
     for (const field of fields) {
       const name = (await field.getAttribute("name")) ?? "";
@@ -59,7 +61,6 @@ describe("every procedure", () => {
   /** One step: its answer, its wait, and the space bar; the heading of the next. */
   async function step(): Promise<string> {
     const before = await heading();
-    if (/^(Choose|Say what)/.test(await buttons())) await answer();
     if (/^Not/.test(await buttons())) {
       await app.kill();
       // Whatever runs or dries is over a day later.
@@ -69,6 +70,7 @@ describe("every procedure", () => {
       await page.heading(before);
       await browser.driver.wait(async () => !/^Not/.test(await buttons()), 15_000);
     }
+    if (/^(Choose|Say what)/.test(await buttons())) await answer();
     await page.keys(Key.SPACE);
     await browser.driver.wait(
       async () => (await heading()) !== before,

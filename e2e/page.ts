@@ -9,18 +9,24 @@ const SETTLE_MS = 100;
 /** What a person does and sees on a page, in the words on it. */
 export function pageOf(driver: WebDriver) {
   /** Waits until it can be seen: a page being streamed in holds hidden copies. */
-  const find = (locator: By): Promise<WebElement> =>
-    driver.wait(
-      async () => {
-        for (const element of await driver.findElements(locator)) {
-          const isVisible = await element.isDisplayed().catch(() => false);
-          if (isVisible) return element;
-        }
-        return null;
-      },
-      WAIT_MS,
-      `Nothing to be seen at ${locator.toString()}`,
-    ) as Promise<WebElement>;
+  const find = async (locator: By): Promise<WebElement> => {
+    const look = async () => {
+      for (const element of await driver.findElements(locator)) {
+        const isVisible = await element.isDisplayed().catch(() => false);
+        if (isVisible) return element;
+      }
+      return null;
+    };
+    try {
+      return (await driver.wait(look, WAIT_MS)) as WebElement;
+    } catch {
+      const instead = await driver.executeScript<string>(
+        "return [...document.querySelectorAll('h1, h2, [role=alert]')].map((each) => each.innerText).join(' / ')",
+      );
+      const url = await driver.getCurrentUrl();
+      throw new Error(`Nothing to be seen at ${locator.toString()}, but at ${url}: ${instead}`);
+    }
+  };
   const quoted = (text: string) => `"${text}"`;
   const seen = async (text: string) => {
     const path = `//*[not(self::script)][contains(normalize-space(.), ${quoted(text)})][not(*[contains(normalize-space(.), ${quoted(text)})])]`;

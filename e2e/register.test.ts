@@ -50,6 +50,9 @@ describe("the register", () => {
     await page.press("Next");
     await page.heading("Which parts does it have?");
     await page.press("Done");
+    await page.heading("What is due first");
+    await page.seen("Extract filter 420×180×25 mm: nobody has said yet.");
+    await page.press("Open its page");
     await page.heading("Gable ventilator");
     const parts = await text("section[aria-labelledby=parts]");
     expect(parts).toContain("Extract filter 420×180×25 mm");
@@ -71,10 +74,15 @@ describe("the register", () => {
     await page.heading("Which parts does it have?");
     await page.type("How many", "6");
     await page.press("Done");
+    await page.heading("What is due first");
+    await page.press("Open its page");
     await page.heading("Guest boiler");
+    // What nobody wrote down is not made up.
     expect(await text("section[aria-labelledby=shut-off]")).toBe(
-      "How to shut it off\nWater valve: both sides of the filter, handle across the pipe is shut",
+      "How to shut it off\nWater valve: both sides of the filter, which position is off is not noted: find out and write it here",
     );
+    // A boiler moves water: it is in no air system.
+    expect(await text("aside dl")).not.toContain("Air");
     const parts = await text("section[aria-labelledby=parts]");
     expect(parts).toContain("Magnetic filter");
     expect(parts).toContain("Radiator 6");
@@ -194,7 +202,7 @@ describe("the register", () => {
     await page.open(app.url + HOME);
     const watch = await text("section[aria-labelledby=watch]");
     expect(await text("section[aria-labelledby=next]")).toContain(
-      "Hall alarm: replace the alarm\n2 weeks over, was due by 28 Feb",
+      "Hall alarm: replace the alarm\n2 weeks over, spent since Feb 2026: replace it",
     );
     expect(watch).toContain(
       "Yard condenser: its warranty, until 20 May 2029, is not registered yet.",
@@ -311,6 +319,8 @@ describe("the register on a phone", () => {
     await page.heading("Which parts does it have?");
     await browser.driver.executeScript("document.querySelector('button[type=submit]').focus()");
     await page.keys(Key.ENTER);
+    await page.heading("What is due first");
+    await page.press("Open its page");
     await page.heading("Attic alarm");
     expect(await text("section[aria-labelledby=parts]")).toContain("Batteries");
     // Nobody asked when it was made: it is said, not supposed.
@@ -327,9 +337,9 @@ describe("the register on a phone", () => {
     await (await page.find(By.css("[cmdk-input]"))).sendKeys("16x25");
     await (await page.find(By.css("[cmdk-item]"))).click();
     await page.heading("Filter 16×25×1, MERV 8");
-    expect(await text("section[aria-labelledby=shut-off]")).toContain(
-      "on the joist above the furnace",
-    );
+    await page.press("How to shut it off");
+    await page.seen("on the joist above the furnace");
+    await page.press("Close");
   });
 
   it("comes back to where it was with the back button, and loses nothing typed", async () => {

@@ -1,5 +1,5 @@
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import { dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
+import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/register/agenda";
 import { dueWords, jobFill } from "@/core/register/agenda-words";
 import { historyOf } from "@/core/register/record";
@@ -50,10 +50,13 @@ export function filterStatus(
 export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): FilterStatus {
   const job = renewalJob(book, standing.slot.id, today);
   const strategy = job?.task.school ?? "wear";
-  const dates = { early: job?.opens ?? null, due: job?.due ?? null, late: job?.closes ?? null };
   const { wear } = standing;
+  // A unit that is being entered has no jobs yet; what hangs in its slot fills all the same.
+  const dates = job
+    ? { early: job.opens, due: job.due, late: job.closes }
+    : { early: wear?.early ?? null, due: wear?.likely ?? null, late: wear?.late ?? null };
   const common = { standing, job, strategy, ...dates };
-  const words = job && job.due ? dueWords(job, today) : "";
+  const words = job?.due ? dueWords(job, today) : dates.due ? awayWords(dates.due, today) : "";
   if (strategy === "calendar" && job) {
     const fill = jobFill(job, today);
     const percent = fill === null ? null : Math.round(100 * fill);

@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import { LEFT_OPEN, type Procedure } from "@/core/procedures/procedure";
 
 const SPRUNG_LIGHT = "The light can only be reset with the power on.";
 
@@ -182,12 +182,14 @@ export const changePanelFilter = {
       kind: "inspect",
       title: "Count what went in",
       when: "bank",
+      unlessSeen: { step: "new-one-in", is: [LEFT_OPEN] },
       records: { kind: "count", label: "Filters that went in", same: "count-out" },
     },
     {
       id: "date-it",
       kind: "label",
       title: "Write today’s date on its frame",
+      unlessSeen: { step: "new-one-in", is: [LEFT_OPEN] },
       detail: "Where you can read it with the slot open, or on a tape tab that serves as a handle.",
       shows: "label",
     },
@@ -214,6 +216,7 @@ export const changePanelFilter = {
       id: "call-for-air",
       kind: "test",
       title: "Call for air, and hear it start",
+      unlessSeen: { step: "power-on", is: [LEFT_OPEN] },
       detail:
         "The fan to on, or a little warmer or cooler than the room. It should start without a whistle.",
       why: "A whistle means starved air: look at the fit and the direction again.",
@@ -224,6 +227,7 @@ export const changePanelFilter = {
       id: "set-back",
       kind: "restore",
       title: "Set the thermostat back",
+      unlessSeen: { step: "power-on", is: [LEFT_OPEN] },
       detail: "Fan to automatic, temperature as it was.",
       closes: "setting",
     },

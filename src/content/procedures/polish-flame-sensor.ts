@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import { LEFT_OPEN, type Procedure } from "@/core/procedures/procedure";
 
 export const polishFlameSensor = {
   id: "polish-flame-sensor",
@@ -136,6 +136,7 @@ export const polishFlameSensor = {
       id: "call-for-heat",
       kind: "test",
       title: "Call for heat",
+      unlessSeen: { step: "power-on", is: [LEFT_OPEN] },
       detail: "Turn the thermostat above the room’s temperature.",
       changesSetting: true,
       opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "up" }],
@@ -144,6 +145,7 @@ export const polishFlameSensor = {
       id: "test-start",
       kind: "test",
       title: "Watch one full start",
+      unlessSeen: { step: "power-on", is: [LEFT_OPEN] },
       detail:
         "Draught fan, igniter, flames, then the blower. The flames must stay for a minute. Look through the window.",
       caution: "Rolling or lazy yellow flames, or soot: switch off and call.",
@@ -153,6 +155,7 @@ export const polishFlameSensor = {
       id: "set-back",
       kind: "restore",
       title: "Set the thermostat back",
+      unlessSeen: { step: "power-on", is: [LEFT_OPEN] },
       closes: "setting",
     },
   ],

@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import { LEFT_OPEN, type Procedure } from "@/core/procedures/procedure";
 
 export const rinseOutdoorCoil = {
   id: "rinse-outdoor-coil",
@@ -234,6 +234,7 @@ export const rinseOutdoorCoil = {
       id: "sounds-right",
       kind: "test",
       title: "Hear it run, now or on the first warm day",
+      unlessSeen: { step: "disconnect-in", is: [LEFT_OPEN] },
       detail: "When it is called for: its fan turns, it hums evenly.",
       records: { kind: "reading", reading: "noise" },
       recordIsOptional: true,

@@ -264,6 +264,8 @@ export type RunSetting = { facts: readonly JobFact[]; variant: string | null };
 
 /** What was seen at a step, by its plain word: an answer, the word of a reading, a grade. */
 export type SeenWords = ReadonlyMap<string, string>;
+/** What stands there for a step that somebody left open in words. */
+export const LEFT_OPEN = "left-open";
 
 const isIn = (step: Step, { facts, variant }: RunSetting): boolean =>
   (step.when === undefined || facts.includes(step.when)) &&

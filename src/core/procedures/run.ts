@@ -9,7 +9,7 @@ import {
   type EndKind,
   type LooseEnds,
 } from "./loose-ends";
-import { stepsFor, type SeenWords, type Step, type StepEnd } from "./procedure";
+import { LEFT_OPEN, stepsFor, type SeenWords, type Step, type StepEnd } from "./procedure";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
 import type {
   Again,
@@ -53,7 +53,8 @@ const CHOSEN = "chosen";
 
 const seenOf = (settled: readonly Settled[]): SeenWords =>
   new Map(
-    settled.flatMap(({ step, seen }) => {
+    settled.flatMap(({ step, seen, leftOpen }) => {
+      if (leftOpen !== undefined) return [[step.id, LEFT_OPEN] as const];
       const isChosen = step.records?.kind === "filter-choice" && seen.place !== undefined;
       const word = isChosen ? CHOSEN : wordOf(seen);
       return word === undefined ? [] : [[step.id, word] as const];

@@ -17,8 +17,8 @@ function useOpenNow(homeId: string, initial: OpenNow): OpenNow {
     const ask = async () => {
       const response = await fetch(`/api/v1/homes/${homeId}/left-open`).catch(() => null);
       if (!response?.ok || isGone) return;
-      const answer = (await response.json()) as OpenNow;
-      if (!isGone) setFresh(answer);
+      const answer = (await response.json().catch(() => null)) as OpenNow | null;
+      if (answer && !isGone) setFresh(answer);
     };
     const onShow = () => {
       if (document.visibilityState === "visible") void ask();

@@ -100,7 +100,7 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
         <DropdownMenu.Content
           align="end"
           sideOffset={4}
-          className="z-50 min-w-60 border-2 border-ink bg-surface py-1"
+          className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-60 overflow-y-auto border-2 border-ink bg-surface py-1"
         >
           {homes
             .filter((each) => each.id !== home.id)

@@ -1,0 +1,195 @@
+import fc from "fast-check";
+import { agendaNow } from "@/content/agendas";
+import { addDays, plainDate } from "@/core/quantities/plain-date";
+import type { HomeBook } from "@/core/register/register";
+import { readHomeBook } from "@/db/repositories/home-book";
+import { saveContact } from "@/features/contacts/contacts-actions";
+import { fieldsOfContact } from "@/features/contacts/contacts-queries";
+import { contactsOf } from "@/features/contacts/contacts-queries";
+import { previewDriver, removeDriver, saveDriver } from "@/features/household/household-actions";
+import { driverForm } from "@/features/household/household-form";
+import { changeJob, noteJobDone } from "@/features/jobs/jobs-actions";
+import { jobFormOf } from "@/features/jobs/job-form-values";
+import { jobPageOf } from "@/features/jobs/jobs-queries";
+import { bringBack } from "@/features/removed/removed-actions";
+import { removedOf } from "@/features/removed/removed-queries";
+import { changeHome } from "@/features/setup/setup-actions";
+import { homeFieldsOf } from "@/features/setup/setup-queries";
+import { changeSlot } from "@/features/slot/slot-actions";
+import { slotFieldsOf } from "@/features/slot/slot-queries";
+import { withdrawEntry } from "@/features/unit/history-actions";
+import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
+import type { DemoStore } from "../../../tests/demo-store";
+import { todayOf } from "./today-queries";
+
+jest.mock(
+  "next/navigation",
+  () =>
+    jest.requireActual<typeof import("../../../tests/acting")>("../../../tests/acting").navigation,
+);
+jest.setTimeout(90_000);
+
+const HOME = "sluice-house";
+const DUCT = "dryer-dryer-duct.brush";
+const today = plainDate("2026-03-14");
+let demo: DemoStore;
+beforeAll(async () => (demo = await actOnDemo()));
+afterAll(() => demo.discard());
+
+const book = async (): Promise<HomeBook> => (await readHomeBook(demo.store.db, HOME))!.book;
+const run = (sql: string, ...args: string[]) => demo.store.client.execute({ sql, args });
+const opens = async () => {
+  const data = await todayOf(HOME);
+  expect(data?.closer.length).toBeGreaterThan(0);
+  return data!;
+};
+
+describe("a home always opens", () => {
+  it("refuses at its field a job that would come round every 101 years, and dates beyond any", async () => {
+    const filled = jobFormOf((await jobPageOf(HOME, DUCT))!).values;
+    const often = (n: string) =>
+      changeJob(HOME, DUCT, nothingSent, formOf({ ...filled, by: "every", n, unit: "year" }));
+    for (const n of ["101", "-5", "0x10", "1e9", "0"])
+      expect(Object.keys((await often(n)).errors)).toEqual(["n"]);
+    await opens();
+  });
+
+  it("shows nothing for an absence from the year 202, and saves none", async () => {
+    const away = { kind: "away", scope: "home", count: "", fraction: "1", label: "", to: "" };
+    for (const from of ["0202-01-01", "202-01-01", "2026-02-30", "9999-12-31"]) {
+      const form = formOf({ ...away, from });
+      expect(await previewDriver(HOME, null, form)).toBeNull();
+      expect(Object.keys((await saveDriver(HOME, null, nothingSent, form)).errors)).toEqual([
+        "from",
+      ]);
+    }
+    await opens();
+  });
+
+  it("opens without the clean drop that its pressure looks were compared with", async () => {
+    await run("UPDATE filter_slots SET clean_drop_pa = NULL");
+    await opens();
+    const slot = (await book()).slots.find(({ id }) => id === "cellar-filter")!;
+    expect(slot.cleanDropPa).toBeUndefined();
+  });
+
+  it("names what cannot be read where it belongs, while all else works", async () => {
+    const insert =
+      "INSERT INTO tasks (id, home_id, unit_id, part_id, task_key, changes, created_at) VALUES (?, 'sluice-house', 'dryer', 'dryer-dryer-duct', 'brush', ?, '2026-03-14')";
+    await run(insert, "odd", '{"cadence": {"kind": "lunar"}}');
+    const data = await opens();
+    expect(data.problems.map(({ words }) => words).join()).toMatch(/can’t be read/);
+    await run("DELETE FROM tasks WHERE id = 'odd'");
+    expect((await opens()).problems).toEqual([]);
+  });
+
+  it("opens whatever the columns of a unit, a driver or a reading hold", async () => {
+    await run("UPDATE units SET answers = '{\"reached\": 7}' WHERE id = 'gallery'");
+    await run(
+      "UPDATE readings SET grounds = '[[' WHERE event_id IN (SELECT event_id FROM readings LIMIT 3)",
+    );
+    await run(
+      "UPDATE air_systems SET equipment = '{}' WHERE id = (SELECT system_id FROM units WHERE id = 'box-cooler')",
+    );
+    await opens();
+  });
+});
+
+describe("what a form accepts the store gives back", () => {
+  const odd = fc.string({ maxLength: 40, unit: "grapheme" }).filter((text) => text.trim() !== "");
+
+  it("of the people and things around: every accepted entry is there afterwards, and Today opens", async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        odd,
+        fc.integer({ min: -400, max: 400 }),
+        fc.integer({ min: 0, max: 900 }),
+        async (label, from, length) => {
+          const day = addDays(today, from);
+          const fields = {
+            ...{ kind: "away", scope: "home", count: "", fraction: "1", label },
+            ...{ from: day, to: addDays(day, length) },
+          };
+          fc.pre(driverForm.safeParse(fields).success);
+          await landing(saveDriver(HOME, null, nothingSent, formOf(fields)));
+          const saved = (await book()).drivers.at(-1)!;
+          expect(saved).toMatchObject({ from: day, label: label.trim() });
+          await opens();
+          await removeDriver(HOME, saved.id);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
+  it("of a slot, a home and its mains: saving what is shown changes nothing", async () => {
+    const before = await book();
+    for (const slot of before.slots.slice(0, 8)) {
+      const fields = slotFieldsOf({ book: before, slot });
+      await landing(changeSlot(HOME, slot.id, nothingSent, formOf(fields)));
+    }
+    await landing(changeHome(HOME, nothingSent, formOf((await homeFieldsOf(HOME))!)));
+    const after = await book();
+    expect(after.slots).toEqual(before.slots);
+    expect(after.home.climate).toEqual(before.home.climate);
+    const mains = { mainWater: "behind the coats", mainWaterOff: "", mainGas: "", mainGasOff: "" };
+    await landing(
+      changeHome(HOME, nothingSent, formOf({ ...(await homeFieldsOf(HOME))!, ...mains })),
+    );
+    expect((await book()).home.mains).toEqual({
+      ...before.home.mains,
+      water: { place: "behind the coats" },
+      gas: undefined,
+    });
+  });
+});
+
+describe("two who change one thing", () => {
+  it("are offered both: nothing of the first is written over unseen", async () => {
+    const contact = (await contactsOf(HOME))!.rows[0]!.contact;
+    const opened = { "opened-with": JSON.stringify(fieldsOfContact(contact)) };
+    const fields = fieldsOfContact(contact);
+    const save = (name: string) =>
+      saveContact(HOME, contact.id, nothingSent, formOf({ ...fields, name, ...opened }));
+    await landing(save("First to save"));
+    const second = await save("Second to save");
+    expect(second.theirs).toMatchObject({ name: ["First to save"] });
+    expect(second.values).toMatchObject({ name: ["Second to save"] });
+    expect((await contactsOf(HOME))!.rows.map(({ contact: { name } }) => name)).toContain(
+      "First to save",
+    );
+  });
+});
+
+describe("removed things", () => {
+  it("keep an entry that was taken out until it is brought back, in its words", async () => {
+    await landing(
+      noteJobDone(
+        HOME,
+        "home.walk",
+        nothingSent,
+        formOf({ date: "2026-03-13", words: "by torch", minutes: "", cost: "" }),
+      ),
+    );
+    const entry = (await book()).events.at(-1)!;
+    const withdrawal = await withdrawEntry(HOME, entry.id);
+    const [first] = await removedOf(HOME);
+    expect(first).toMatchObject({ kind: "entry", id: withdrawal });
+    expect(first!.name).toMatch(/^Fri 13 Mar: /);
+    const walk = () => async () =>
+      agendaNow(await book(), today).find(({ task }) => task.id === "home.walk")!;
+    expect((await walk()()).lastDone).not.toBe("2026-03-13");
+    await bringBack({ kind: "entry", homeId: HOME, id: first!.id });
+    expect((await walk()()).lastDone).toBe("2026-03-13");
+    expect((await removedOf(HOME)).map(({ id }) => id)).not.toContain(first!.id);
+  });
+
+  it("keep somebody of the household the same way", async () => {
+    const { id } = (await book()).drivers[0]!;
+    await removeDriver(HOME, id);
+    const gone = (await removedOf(HOME)).find((each) => each.id === id)!;
+    expect(gone.kind).toBe("driver");
+    await bringBack({ kind: "driver", homeId: HOME, id });
+    expect((await book()).drivers.map((each) => each.id)).toContain(id);
+  });
+});
