@@ -1,4 +1,9 @@
-import { randomUUID } from "node:crypto";
+import { randomBytes, randomUUID } from "node:crypto";
+import { mkdtempSync, rmSync, statSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { By } from "selenium-webdriver";
+import sharp from "sharp";
 import { openStore } from "@/db/client";
 import { listRunEvents } from "@/db/repositories/runs";
 import { startApp, type AppServer } from "./app-server";
@@ -82,6 +87,24 @@ describe("the application over HTTP", () => {
 
   it("listens on loopback only, as long as nobody asks for more", () => {
     expect(new URL(app.url).hostname).toBe("127.0.0.1");
+  });
+
+  it("takes a picture of nearly 20 MB from a browser", async () => {
+    const page = pageOf(browser.driver);
+    const folder = mkdtempSync(path.join(tmpdir(), "amber-large-"));
+    const file = path.join(folder, "large.png");
+    const size = { width: 2520, height: 2520, channels: 3 as const };
+    // Noise does not compress: 19 MB of it stay 19 MB.
+    const noise = randomBytes(size.width * size.height * size.channels);
+    await sharp(noise, { raw: size }).png({ compressionLevel: 1 }).toFile(file);
+    expect(statSync(file).size).toBeGreaterThan(18_500_000);
+    expect(statSync(file).size).toBeLessThan(20_000_000);
+    await page.open(`${app.url}/homes/sluice-house/jobs/kiln-filter.renew/start`);
+    await doing(browser, page).start("Change: start");
+    await page.heading("Have the new filter");
+    await browser.driver.findElement(By.css("input[type=file]")).sendKeys(file);
+    await page.find(By.css("section[aria-label=Pictures] img"));
+    rmSync(folder, { recursive: true });
   });
 
   it("takes the events of two devices on one run, loses none and doubles none", async () => {

@@ -1,0 +1,62 @@
+import { book, today } from "../../tests/demo-book";
+import { addDays } from "@/core/quantities/plain-date";
+import type { HomeBook } from "@/core/register/register";
+import { lintelOf } from "@/core/register/lintel";
+import { RENEW, taskId, type TaskChanges } from "@/core/register/task";
+import { agendaNow } from "./agendas";
+import { filterStatus } from "./filter-status";
+
+const SLOT = "cellar-filter";
+const by = (changes: TaskChanges): HomeBook => ({
+  ...book,
+  tasks: [{ id: "school", unitId: "cellar-furnace", partId: SLOT, key: RENEW, changes }],
+});
+const status = (home: HomeBook) => filterStatus(home, SLOT, today)!;
+
+describe("the strategy that governs a filter", () => {
+  it("governs its heading, its reason, its job and its peg alike", () => {
+    for (const changes of [{}, { school: "calendar" }, { school: "look" }] as TaskChanges[]) {
+      const home = by(changes);
+      const { due, strategy } = status(home);
+      expect(strategy).toBe(changes.school ?? "wear");
+      const agenda = agendaNow(home, today);
+      const job = agenda.find(({ task }) => task.id === taskId({ partId: SLOT }, RENEW))!;
+      expect(due).toBe(job.due);
+      const pegs = lintelOf(home, agenda, today).pegs.filter(
+        ({ taskId: id }) => id === job.task.id,
+      );
+      if (due && due >= today) expect(pegs[0]).toMatchObject({ due, what: "filter" });
+    }
+  });
+
+  it("says by what: wear with its causes, the calendar with its day, a look with what was seen", () => {
+    expect(status(by({})).why).toMatch(/sooner than the book: .*clay dust/);
+    expect(status(by({ school: "calendar" })).why).toMatch(
+      /^By the calendar: every 90 days .*from 19 Feb\.$/,
+    );
+    expect(status(by({ school: "look" })).why).toMatch(
+      /^Changed at the first grey look: not looked at yet; look/,
+    );
+  });
+
+  it("still says when what hangs in the slot of a half-entered machine is full", () => {
+    const entering: HomeBook = {
+      ...book,
+      units: book.units.map((unit) =>
+        unit.id === "cellar-furnace" ? { ...unit, setUpStep: "plate" as const } : unit,
+      ),
+    };
+    const { job, due, words } = status(entering);
+    expect(job).toBeUndefined();
+    expect(due && due > today && due < addDays(today, 14)).toBe(true);
+    expect(words).toMatch(/^in \d days$/);
+  });
+
+  it("names age only where it runs too little, and what shortened it otherwise", () => {
+    const ages = book.slots.map(({ id }) => filterStatus(book, id, today)!);
+    for (const { standing, why } of ages)
+      if (standing.wear?.limitedBy !== "age") expect(why).not.toMatch(/runs too little/);
+    const lungs = ages.find(({ standing: { slot } }) => slot.id === SLOT)!;
+    expect(lungs.why).toContain("easier breathing");
+  });
+});
