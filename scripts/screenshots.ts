@@ -23,6 +23,7 @@ const toTheLook = async (page: Page) => {
   await page.press("Change: start");
   for (const heading of [
     "Have the new filter",
+    "Compare the printed sizes",
     "Switch the power off",
     "Open the slot",
     "Pull the old",
@@ -95,7 +96,7 @@ const PICTURES: Picture[] = [
       await page.heading("Did dust get past");
       await page.tick("No, its edges are clean");
       await page.keys(Key.SPACE);
-      for (const heading of ["What lies", "Wipe", "Check the new"]) {
+      for (const heading of ["What lies", "Wipe"]) {
         await page.heading(heading);
         await page.keys(Key.SPACE);
       }

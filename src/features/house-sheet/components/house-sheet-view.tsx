@@ -1,3 +1,4 @@
+import Link from "next/link";
 import {
   CONTACT_ROLE_WORDS,
   MAIN_WORDS,
@@ -31,7 +32,12 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
         <h2 className="border-b-[3px] border-ink text-lg">The whole house</h2>
         <ul>
           {MAINS.map((main) => (
-            <MainRow key={main} name={MAIN_WORDS[main]} main={home.mains?.[main]} />
+            <MainRow
+              key={main}
+              name={MAIN_WORDS[main]}
+              main={home.mains?.[main]}
+              edit={`/homes/${home.id}/edit`}
+            />
           ))}
         </ul>
       </section>
@@ -40,7 +46,11 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
           <h2 className="border-b-[3px] border-ink text-lg">{level.name}</h2>
           <ul>
             {units.map(({ unit, room }) => (
-              <Row key={unit.id} {...{ unit, room }} />
+              <Row
+                key={unit.id}
+                {...{ unit, room }}
+                edit={`/homes/${home.id}/units/${unit.id}/edit`}
+              />
             ))}
           </ul>
         </section>
@@ -55,12 +65,26 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
 const ROW =
   "grid break-inside-avoid gap-x-6 border-b border-rule py-2 wide:grid-cols-[14rem_minmax(0,1fr)] print:grid-cols-[14rem_minmax(0,1fr)]";
 
+/** A gap on the sheet: on paper a reminder, on screen the way to fill it. */
+function NotNoted({ edit }: { edit: string }) {
+  return (
+    <p className="text-second">
+      not noted: find out and{" "}
+      <Link href={edit} className="text-link underline underline-offset-4 print:no-underline">
+        write it here
+      </Link>
+    </p>
+  );
+}
+
 function MainRow({
   name,
   main,
+  edit,
 }: {
   name: string;
   main: { place: string; offPosition?: string } | undefined;
+  edit: string;
 }) {
   return (
     <li className={ROW}>
@@ -70,13 +94,13 @@ function MainRow({
           {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
         </p>
       ) : (
-        <p className="text-second">not noted: find out and write it here</p>
+        <NotNoted edit={edit} />
       )}
     </li>
   );
 }
 
-function Row({ unit, room }: { unit: Unit; room: string | undefined }) {
+function Row({ unit, room, edit }: { unit: Unit; room: string | undefined; edit: string }) {
   return (
     <li className={ROW}>
       <div>
@@ -85,7 +109,7 @@ function Row({ unit, room }: { unit: Unit; room: string | undefined }) {
         {unit.access && <p className="text-[0.9375rem] text-second">{unit.access}</p>}
       </div>
       {unit.shutOffs.length === 0 ? (
-        <p className="text-second">not noted: find out and write it here</p>
+        <NotNoted edit={edit} />
       ) : (
         <ol className="list-decimal pl-5">
           {unit.shutOffs.map((off) => (

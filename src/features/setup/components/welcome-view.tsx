@@ -74,7 +74,7 @@ function Example() {
       <figcaption className="text-second">
         What it says for a furnace in a cold January, two dogs in the house:
       </figcaption>
-      <div className="mt-2 grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4">
+      <div className="mt-2 grid grid-cols-[2.25rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 wide:grid-cols-[2.25rem_minmax(0,1fr)_auto]">
         <Gauge fill={share(percentNow)} label={`${Math.round(percentNow)} % full`} />
         <p>
           <strong className="block">Furnace, filter 16×25×1, MERV 8</strong>
@@ -83,8 +83,8 @@ function Example() {
             {spanWords(lasts.summer)} from May on.
           </span>
         </p>
-        <p className="figures text-right">
-          <strong className="block">{awayWords(likely, today)}</strong>
+        <p className="figures col-start-2 wide:col-start-3 wide:text-right">
+          <strong className="wide:block">{awayWords(likely, today)}</strong>{" "}
           <span className="text-[0.9375rem] text-second">{bandWords(early, late, today)}</span>
         </p>
       </div>

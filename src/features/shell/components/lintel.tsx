@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import { usePathname } from "next/navigation";
 import { Toolbar } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
@@ -51,6 +52,7 @@ export function Lintel({
   places: Record<string, Place>;
   hasRunHours: boolean;
 }) {
+  const isToday = usePathname() === `/homes/${homeId}`;
   const [zoom, setZoom] = useState<Zoom>("year");
   const scroller = useRef<HTMLDivElement>(null);
   const hung = hang(lintel.pegs, lintel.today, CLUSTER_DAYS / ZOOMS[zoom]);
@@ -85,7 +87,11 @@ export function Lintel({
               )}
               <Keystone lintel={lintel} />
             </div>
-            <div className="relative h-11 wide:h-14">
+            {/* On the smallest screens the pegs give way to what the page is for. */}
+            <div
+              data-today={isToday || undefined}
+              className="relative h-11 wide:h-14 short:not-data-today:hidden"
+            >
               {hung.map((group) => (
                 <PegGroup
                   key={`${group.pegs[0]!.taskId} ${group.pegs[0]!.due}`}
