@@ -114,7 +114,8 @@ const PICTURES: Picture[] = [
         "Write today",
         "Close the slot",
         "Switch the power on",
-        "Hear it",
+        "Call for air, and hear it start",
+        "Set the thermostat back",
         "Everything is back",
       ]) {
         await page.heading(heading);

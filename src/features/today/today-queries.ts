@@ -7,7 +7,7 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/procedures/procedure";
 import type { TaskStanding } from "@/core/register/agenda";
-import { todayOrder } from "@/core/register/today-order";
+import { todayOrder, type When } from "@/core/register/today-order";
 import type { HomeBook, Part } from "@/core/register/register";
 import { RENEW } from "@/core/register/task";
 import { homeBook } from "@/db/home-book";
@@ -32,7 +32,7 @@ export type Today = {
   /** What to do next: the first of the order; null when nothing is near. */
   next: TodayJob | null;
   /** The rest of it, in the same order. */
-  closer: TodayJob[];
+  closer: (TodayJob & { when: When })[];
   watch: Watch[];
   /** What cannot be read, and where it belongs. */
   problems: { words: string; path: string }[];
@@ -62,7 +62,9 @@ export async function todayOf(homeId: string): Promise<Today | null> {
     past: order.filter(({ when }) => when === "past").length,
     soon: order.filter(({ when }) => when === "now").length,
     next: lead ? withAll(lead.job) : null,
-    closer: order.filter((each) => each !== lead).map(({ job }) => withAll(job)),
+    closer: order
+      .filter((each) => each !== lead)
+      .map(({ job, when }) => ({ ...withAll(job), when })),
     problems: agenda.flatMap(({ task, unit, problem }) =>
       problem
         ? [

@@ -23,6 +23,7 @@ const CLUSTER_DAYS = 12;
 const SHORTEST = 10;
 const LONGEST = 29;
 const MINUTES_PER_PX = 4;
+const PEG_HALF = 14;
 
 type Place = { words: string; path: string };
 type Hung = { pegs: Peg[]; past: boolean };
@@ -153,7 +154,11 @@ function PegGroup({
   const length = Math.min(LONGEST, SHORTEST + minutes / MINUTES_PER_PX);
   const at = past ? along(lintel, lintel.today) : along(lintel, first.due);
   return (
-    <div style={{ left: `${at}%` }} className="group absolute top-0 -translate-x-1/2">
+    <div
+      // The last ones stay whole at the beam's end.
+      style={{ left: `min(${at}%, calc(100% - ${PEG_HALF}px))` }}
+      className="group absolute top-0 -translate-x-1/2"
+    >
       <Toolbar.Link asChild>
         <Link
           href={`/homes/${homeId}/${pegs.length > 1 ? "jobs" : (places[first.taskId]?.path ?? "jobs")}`}

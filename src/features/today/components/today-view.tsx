@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { ReactNode } from "react";
+import { Fragment, type ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import { offWords } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
@@ -25,6 +25,12 @@ import { headline } from "../today-words";
 
 /** A page one takes in; the picture of the house has the rest. */
 const MOST_CLOSER = 12;
+
+const GROUPS = [
+  { when: "past", name: "Past its time" },
+  { when: "now", name: "Now and this week" },
+  { when: "closer", name: "Coming closer" },
+] as const;
 
 /** What to do now, then what comes closer; `ends` and `house` are drawn by the page. */
 export function TodayView({
@@ -92,14 +98,22 @@ export function TodayView({
         ))}
         {closer.length > 0 && (
           <section aria-labelledby="closer">
-            <h2 id="closer" className="text-xl">
-              Coming closer
+            <h2 id="closer" className="sr-only">
+              What comes then
             </h2>
-            <ul className="mt-2">
-              {closer.slice(0, MOST_CLOSER).map((row) => (
-                <CloserRow key={row.job.task.id} homeId={book.home.id} {...{ row, today }} />
-              ))}
-            </ul>
+            {GROUPS.map(({ when, name }) => {
+              const rows = closer.slice(0, MOST_CLOSER).filter((row) => row.when === when);
+              return rows.length === 0 ? null : (
+                <Fragment key={when}>
+                  <h3 className="mt-5 mb-2 text-xl first-of-type:mt-0">{name}</h3>
+                  <ul>
+                    {rows.map((row) => (
+                      <CloserRow key={row.job.task.id} homeId={book.home.id} {...{ row, today }} />
+                    ))}
+                  </ul>
+                </Fragment>
+              );
+            })}
             <p className="border-t border-rule pt-3">
               <Link
                 href={`/homes/${book.home.id}/jobs`}
@@ -272,7 +286,7 @@ function CloserRow({
           {job.putOff && ` ${capitalised(putOffWords(job, today))}.`}
         </p>
       </div>
-      <div className="figures max-w-36 text-right">
+      <div className="figures max-w-36 text-right wide:max-w-52">
         {job.due ? (
           <>
             <p
