@@ -16,7 +16,10 @@ const project = (extra) => withNext({ ...shared, ...extra })();
 
 const config = async () => ({
   projects: [
-    await project({ displayName: "unit", testMatch: ["<rootDir>/{src,scripts}/**/*.test.ts"] }),
+    await project({
+      displayName: "unit",
+      testMatch: ["<rootDir>/{src,scripts,tests}/**/*.test.ts"],
+    }),
     await project({
       displayName: "browser",
       testMatch: ["<rootDir>/e2e/**/*.test.ts"],

@@ -18,14 +18,13 @@ import { homeFieldsOf } from "@/features/setup/setup-queries";
 import { changeSlot } from "@/features/slot/slot-actions";
 import { slotFieldsOf } from "@/features/slot/slot-queries";
 import { withdrawEntry } from "@/features/unit/history-actions";
-import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
-import type { DemoStore } from "../../../tests/demo-store";
-import { todayOf } from "./today-queries";
+import { actOnDemo, formOf, landing, nothingSent } from "./acting";
+import type { DemoStore } from "./demo-store";
+import { todayOf } from "@/features/today/today-queries";
 
 jest.mock(
   "next/navigation",
-  () =>
-    jest.requireActual<typeof import("../../../tests/acting")>("../../../tests/acting").navigation,
+  () => jest.requireActual<typeof import("./acting")>("./acting").navigation,
 );
 jest.setTimeout(90_000);
 
