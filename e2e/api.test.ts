@@ -93,7 +93,7 @@ describe("the application over HTTP", () => {
     const page = pageOf(browser.driver);
     const folder = mkdtempSync(path.join(tmpdir(), "amber-large-"));
     const file = path.join(folder, "large.png");
-    const size = { width: 2520, height: 2520, channels: 3 as const };
+    const size = { width: 2480, height: 2480, channels: 3 as const };
     // Noise does not compress: 19 MB of it stay 19 MB.
     const noise = randomBytes(size.width * size.height * size.channels);
     await sharp(noise, { raw: size }).png({ compressionLevel: 1 }).toFile(file);
@@ -105,6 +105,15 @@ describe("the application over HTTP", () => {
     await browser.driver.findElement(By.css("input[type=file]")).sendKeys(file);
     await page.find(By.css("section[aria-label=Pictures] img"));
     rmSync(folder, { recursive: true });
+  });
+
+  it("lets notices be shown by a worker of its own", async () => {
+    const page = pageOf(browser.driver);
+    await page.open(`${app.url}/homes/sluice-house`);
+    const scope = await browser.driver.executeAsyncScript<string>(
+      "const done = arguments[arguments.length - 1]; navigator.serviceWorker.register('/notices.js').then((worker) => done(worker.scope), (error) => done(String(error)))",
+    );
+    expect(scope).toBe(`${app.url}/`);
   });
 
   it("takes the events of two devices on one run, loses none and doubles none", async () => {

@@ -130,6 +130,10 @@ describe("bad input", () => {
     await page.setDate("When", "2026-03-20");
     await page.press("Save the look");
     await page.seen("Choose the picture that comes nearest, or write the drop.");
+    // Of a choice, too, the first answer has the focus.
+    expect(await (await browser.driver.switchTo().activeElement()).getAttribute("name")).toBe(
+      "grade",
+    );
     await page.tick("grey");
     await page.press("Save the look");
     expect(await page.problemAt("When")).toContain("still to come");
