@@ -122,6 +122,7 @@ describe("a new home on a phone", () => {
     await page.press("Open its page");
     await page.heading("Boiler");
     expect(await text("main")).not.toContain("Air\n");
+    expect(await text("main")).not.toContain("Add a filter slot");
 
     await enter("Portable air purifier", "Purifier");
     await next("Where does it stand?");

@@ -52,7 +52,7 @@ function movedWords(
   const name = now.task.name;
   if (!now.due) return `${name}: nothing calls for it any more.`;
   const isSame = then.due === now.due;
-  const was = then.due && !isSame ? `, ${dateWords(then.due, today)} before` : "";
+  const was = then.due && !isSame ? ` instead of ${dateWords(then.due, today)}` : "";
   return `${name}: ${isSame ? "still next" : "next"} ${dateWords(now.due, today)}${was}. ${whyWords(then, now, event, today)}`;
 }
 

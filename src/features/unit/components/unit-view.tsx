@@ -136,6 +136,9 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
 function Parts({ sheet }: { sheet: UnitSheet }) {
   const { book, unit, filters, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
+  const kind = unitKind(unit.kind);
+  // A boiler or an alarm is asked for none.
+  const mayHaveFilter = kind.slots.length > 0 || kind.ducted || filters.length > 0;
   const isEmpty = filters.length + retiredSlots.length + parts.length === 0;
   return (
     <section aria-labelledby="parts">
@@ -145,12 +148,14 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
         </h2>
         {!unit.retiredOn && (
           <span className="flex gap-4">
-            <Link
-              href={`${home}/units/${unit.id}/slots/new`}
-              className="text-link underline underline-offset-4"
-            >
-              Add a filter slot
-            </Link>
+            {mayHaveFilter && (
+              <Link
+                href={`${home}/units/${unit.id}/slots/new`}
+                className="text-link underline underline-offset-4"
+              >
+                Add a filter slot
+              </Link>
+            )}
             <Link
               href={`${home}/units/${unit.id}/parts/new`}
               className="text-link underline underline-offset-4"
@@ -162,7 +167,8 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
       </div>
       {isEmpty && (
         <p className="mt-3 text-second">
-          None yet. A filter slot can say when it is due; other parts keep their record.
+          None yet.{mayHaveFilter && " A filter slot can say when it is due."} Parts keep their
+          record.
         </p>
       )}
       <ul>
