@@ -32,10 +32,22 @@ export function pageOf(driver: WebDriver) {
     const path = `//*[not(self::script)][contains(normalize-space(.), ${quoted(text)})][not(*[contains(normalize-space(.), ${quoted(text)})])]`;
     return find(By.xpath(path));
   };
-  const click = async (element: WebElement) => {
-    await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
-    await element.click();
-  };
+  /** A page that has just changed may scroll to its heading: what lies under another is scrolled to again. */
+  const click = (element: WebElement) =>
+    driver.wait(
+      async () => {
+        await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+        try {
+          await element.click();
+          return true;
+        } catch (error) {
+          if (error instanceof driverError.ElementClickInterceptedError) return false;
+          throw error;
+        }
+      },
+      WAIT_MS,
+      "It stays under something else",
+    );
   const press = async (name: string) =>
     click(
       await find(
