@@ -14,10 +14,17 @@ const SEASON_BEHIND_DAYS = 300;
  * did, what the entry was good for all the same.
  */
 export function movedBy(book: HomeBook, eventId: string, today: PlainDate): string[] {
-  const event = book.events.find(({ id }) => id === eventId);
+  const at = book.events.findIndex(({ id }) => id === eventId);
+  const event = book.events[at];
   if (!event) return [];
-  // A look and the change after it are written down together.
-  const events = book.events.filter(({ recordedAt }) => recordedAt !== event.recordedAt);
+  // A look at the old filter and its change were written down together.
+  const last = book.events[at - 1];
+  const isPair =
+    (event.kind === "fitted" || event.kind === "cleaned") &&
+    last?.kind === "look" &&
+    last.partId === event.partId &&
+    last.recordedAt === event.recordedAt;
+  const events = book.events.filter((each) => each !== event && !(isPair && each === last));
   const was = new Map(agendaNow({ ...book, events }, today).map((each) => [each.task.id, each]));
   const isIt = ({ task }: TaskStanding) =>
     task.partId === event.partId && (!event.taskKey || task.key === event.taskKey);
@@ -64,7 +71,8 @@ function whyWords(
 ): string {
   const on = dateWords(event.date, today);
   if (event.kind === "look") {
-    const isSooner = due !== null && (then.due === null || due < then.due);
+    if (then.due === null) return "The look is what it can count from.";
+    const isSooner = due !== null && due < then.due;
     return `The look showed it filling ${isSooner ? "faster" : "slower"} than was thought.`;
   }
   if (event.kind === "reading") return "What was read calls for it.";
