@@ -2,6 +2,7 @@ import type { Cadence } from "@/core/due/cadence";
 import { GREY_LOOK } from "@/core/register/agenda";
 import { DRIFTING_OUT } from "@/core/register/capacitor-drift";
 import { CLEAN_DUCTS } from "@/core/register/duct-cleanings";
+import { VACUUM } from "@/core/register/part-wear";
 import type { Doer } from "@/core/procedures/doers";
 import { LOOK, RENEW, type TaskDefinition } from "@/core/register/task";
 import { MEDIA, type Media } from "@/core/wear/media";
@@ -403,10 +404,10 @@ const RENEW_MINUTES = 10;
 const WASH_WAIT_MINUTES = 60;
 
 /** Vacuumed where it sits a ventilator’s filter lasts its half year. */
-const VACUUM = job("vacuum", "Vacuum the filter", every(1, "month"), "owner", 5);
+const VACUUM_FILTER = job(VACUUM, "Vacuum the filter", every(1, "month"), "owner", 5);
 /** What a filter of a kind wants beside its renewal. */
 export const slotExtras = (media: Media): readonly TaskDefinition[] =>
-  media === "vent-coarse" || media === "vent-fine" ? [VACUUM] : [];
+  media === "vent-coarse" || media === "vent-fine" ? [VACUUM_FILTER] : [];
 
 /** The renewal of a filter, by its wear unless somebody goes by another school. */
 export function renewalTask(media: Media): TaskDefinition {

@@ -91,6 +91,7 @@ function dailyLoads(
     slot: wearSlot,
     belief: { mu: 0, sd: 0.4 },
     looks: [],
+    reliefs: [],
     horizonDays: 400,
   });
   const rated = ratedHours(wearSlot);

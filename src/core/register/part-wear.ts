@@ -8,7 +8,7 @@ import {
   type PlaceContext,
   type Stint,
 } from "../wear/place-history";
-import type { WearResult, WearSlot } from "../wear/wear-schema";
+import { RELIEF_SHARE, type WearResult, type WearSlot } from "../wear/wear-schema";
 import { driverSchema } from "../wear/drivers";
 import { ductCleanings } from "./duct-cleanings";
 import { hoursOf } from "./hours-away";
@@ -118,7 +118,10 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
   };
 }
 
-/** From each fitting or cleaning of a part to the next, with the looks between. */
+/** The job of vacuuming a filter where it sits: it stays the same filter, with less in it. */
+export const VACUUM = "vacuum";
+
+/** From each fitting or cleaning of a part to the next, with the looks and reliefs between. */
 export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
   const stints: Stint[] = [];
   const history = historyOf(book, slot.id);
@@ -136,8 +139,16 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
         // The look at the old filter on the day of the change belongs to the old one.
         (until === undefined || event.date <= until),
     );
+    const vacuumed = history.filter(
+      ({ kind, taskKey, date }) =>
+        kind === "done" &&
+        taskKey === VACUUM &&
+        date > start.date &&
+        (until === undefined || date < until),
+    );
     stints.push({
       startedOn: start.date,
+      reliefs: vacuumed.map(({ date }) => ({ date, share: RELIEF_SHARE })),
       slot: wearSlotOf(slot, item),
       // A pressure says nothing without what a clean one takes: it counts again once that is known.
       looks: looks.flatMap(({ date, look }) => {

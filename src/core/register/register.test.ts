@@ -164,6 +164,33 @@ describe("stints of a slot", () => {
     );
   });
 
+  it("are relieved by each vacuuming, which puts the due day off and is said so", () => {
+    const vacuumed = (ago: number) => event("done", ago, { taskKey: "vacuum" });
+    const washed = event("done", -12, { taskKey: "something-else" });
+    const home = book([
+      event("fitted", -60),
+      vacuumed(-50),
+      event("fitted", -40),
+      vacuumed(-40),
+      vacuumed(-20),
+      washed,
+      vacuumed(-10),
+    ]);
+    const slot = home.slots[0]!;
+    expect(stintsOf(home, slot).map(({ reliefs }) => reliefs.map(({ date }) => date))).toEqual([
+      [day(-50)],
+      [day(-20), day(-10)],
+    ]);
+    const plain = book([event("fitted", -60), event("fitted", -40)]);
+    const standing = standingOf(home, slot, today, wordsFor);
+    const without = standingOf(plain, slot, today, wordsFor);
+    expect(standing.wear!.likely! > without.wear!.likely!).toBe(true);
+    expect(standing.wear!.bookDue).toBe(without.wear!.bookDue);
+    const reason = standing.reasons.find(({ words }) => words === "vacuuming it in place")!;
+    expect(addDays(standing.wear!.likely!, reason.daysSooner)).toBe(without.wear!.likely);
+    expect(standing.sentence).toContain("vacuuming it in place");
+  });
+
   it("remember what each filter was, though the slot takes another now", () => {
     const items = [
       { id: "old", partId: "slot", media: "fibreglass-25" as const, sizeText: "20x20x1" },

@@ -3,7 +3,7 @@ import { TENTH } from "../wear/belief";
 import { MEDIA } from "../wear/media";
 import { reasonSentence, reasonsOf, type AgeFacts, type Reason } from "../wear/reasons";
 import { weatherWords } from "../wear/weather-words";
-import type { WearSummary } from "../wear/wear";
+import { beliefAfter, likelyDue, type WearSummary } from "../wear/wear";
 import { measuredOf } from "./hours-away";
 import { contextOf, driversOf, stintsOf } from "./part-wear";
 import {
@@ -88,6 +88,8 @@ function workedOut(
   );
   const away = drivers.find((driver) => driver.kind === "away");
   if (away && awayDays !== 0) reasons.unshift({ words: wordsFor(away), daysSooner: awayDays });
+  const relief = reliefReason(wear);
+  if (relief) reasons.push(relief);
   return {
     ...common,
     wear,
@@ -95,6 +97,15 @@ function workedOut(
     reasons,
     sentence: reasonSentence(wear, reasons, ageFacts(context, stints, wear, today)),
   };
+}
+
+/** What vacuuming the filter where it sits has put off, if anything. */
+function reliefReason({ input, likely }: PlaceSummary): Reason | null {
+  if (input.reliefs.length === 0 || !likely) return null;
+  const kept = likelyDue({ ...input, belief: beliefAfter(input), reliefs: [] });
+  return kept === null || kept === likely
+    ? null
+    : { words: "vacuuming it in place", daysSooner: daysFrom(likely, kept) };
 }
 
 /** No filter is kept so long, days: its age is taken out of the question. */

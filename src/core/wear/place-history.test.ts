@@ -42,6 +42,7 @@ type Drawn = {
 const stintsOf = ({ media, age, looks }: Drawn): Stint[] => [
   {
     startedOn: addDays(today, -age),
+    reliefs: [],
     slot: {
       media,
       rating: undefined,

@@ -5,7 +5,7 @@ import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
 import { MEDIA } from "./media";
 import { beliefAfter, likelyDue, ratedHours, wear, wearSummary, type WearSummary } from "./wear";
-import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
+import type { Relief, WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
 
 /** What surrounds a part: the same for every filter that has sat in it. */
 export type PlaceContext = {
@@ -22,7 +22,13 @@ export type PlaceContext = {
 export const SHORTER_LIFE_SHARE = 0.75;
 
 /** From one fitting or cleaning to the next: what was in place, and how it was seen. */
-export type Stint = { startedOn: PlainDate; slot: WearSlot; looks: WearLook[] };
+export type Stint = {
+  startedOn: PlainDate;
+  slot: WearSlot;
+  looks: WearLook[];
+  /** When some of what it held was taken off on the spot. */
+  reliefs: Relief[];
+};
 
 const HORIZON_DAYS = 1095;
 
@@ -40,6 +46,7 @@ function inputOf(
     slot: stint.slot,
     belief,
     looks: stint.looks,
+    reliefs: stint.reliefs,
     horizonDays,
   };
 }

@@ -34,6 +34,15 @@ const lookSchema = z.strictObject({
 });
 export type WearLook = z.output<typeof lookSchema>;
 
+/** What vacuuming a filter on the spot takes off its load. */
+export const RELIEF_SHARE = 0.3;
+
+const reliefSchema = z.strictObject({
+  date: dateSchema,
+  share: withDefault(z.number().min(0).max(1), RELIEF_SHARE),
+});
+export type Relief = z.output<typeof reliefSchema>;
+
 /** Three years: further ahead nobody plans a filter. */
 const DEFAULT_HORIZON_DAYS = 1095;
 
@@ -49,6 +58,7 @@ export const wearInput = z
     drivers: z.array(driverSchema),
     belief: withDefault(beliefSchema, FIRST_BELIEF),
     looks: z.array(lookSchema),
+    reliefs: withDefault(z.array(reliefSchema), []),
     horizonDays: withDefault(countSchema, DEFAULT_HORIZON_DAYS),
   })
   .superRefine((input, context) => {

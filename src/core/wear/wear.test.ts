@@ -219,6 +219,58 @@ describe("wear in a real winter, against an independent calculation", () => {
   });
 });
 
+describe("a filter vacuumed where it sits", () => {
+  const fitted = plainDate("2026-01-18");
+  const days = (result: WearResult) => daysFrom(fitted, result.likely!);
+
+  it("loses a share of what it holds and stays the same filter", () => {
+    // Twenty days hold 200 of 550 h; vacuumed they hold 140: 410 more at ten a day are 41 days.
+    const result = ten({ reliefs: [{ date: "2026-02-07" }] });
+    expect(days(result)).toBe(20 + 41);
+    expect(result.days[20]!.load).toBeCloseTo(140 / 550, 6);
+    expect(result.days[19]!.load).toBeCloseTo(190 / 550, 6);
+    expect(result.percentNow).toBe(89.1); // (140 + 350) / 550
+    expect(result.bookDue).toBe("2026-03-14");
+    const old = ten({ slot: { ...slot, maxAgeDays: 50 }, reliefs: [{ date: "2026-02-07" }] });
+    expect([days(old), old.limitedBy]).toEqual([50, "age"]);
+  });
+
+  it("counts both of two on a day, and none of the day it went in or of tomorrow", () => {
+    // 0.7 · 0.5 of 200 h are 70: 480 more, 48 days.
+    const two = [{ date: "2026-02-07" }, { date: "2026-02-07", share: 0.5 }];
+    expect(days(ten({ reliefs: two }))).toBe(20 + 48);
+    expect(days(ten({ reliefs: [{ date: "2026-01-18" }, { date: "2026-03-15" }] }))).toBe(55);
+  });
+
+  it("is due from its last vacuuming on, though it was full before", () => {
+    // Sixty days hold 600 h; 420 are left; 130 more are 13 days.
+    const late = ten({ today: "2026-03-20", reliefs: [{ date: "2026-03-19" }] });
+    expect(days(late)).toBe(60 + 13);
+    // At the factor of the early day too: never before the vacuuming.
+    expect(late.early).toBe("2026-03-19");
+  });
+
+  it("was looked at before it was vacuumed that day", () => {
+    const looks = [{ date: "2026-02-07", grade: "light" }];
+    const same = ten({ looks, reliefs: [{ date: "2026-02-07" }] });
+    expect(same.belief).toEqual(ten({ looks }).belief);
+    const later = ten({ looks, reliefs: [{ date: "2026-02-06" }] });
+    expect(later.belief.mu).toBeGreaterThan(same.belief.mu);
+  });
+
+  it("tells of drivers and weather with what was taken off taken off", () => {
+    const reliefs = [{ date: "2026-02-07" }];
+    // Clay: 13 a day; 260 · 0.7 = 182; 368 / 13 = 28.3 → 49 days in all, 61 without it.
+    const result = ten({ drivers: [dogAndClay[1]], reliefs });
+    expect(days(result)).toBe(49);
+    expect(result.drivers[0]!.daysBroughtForward).toBe(61 - 49);
+  });
+
+  it("refuses a share that is none", () => {
+    expect(() => ten({ reliefs: [{ date: "2026-02-07", share: 1.2 }] })).toThrow();
+  });
+});
+
 describe("rated hours", () => {
   const hours = (extra: object) => ratedHours(slotSchema.parse({ ...slot, ...extra }));
   it.each([

@@ -51,11 +51,18 @@ export function ratedHours(slot: WearSlot): number {
   return facts.baseHours * rating * area;
 }
 
-/** The load at k = 1 at the start of each day from fitting to horizon, and the day its age is spent. */
+/**
+ * The load at k = 1 of each day from fitting to horizon, what reliefs took off taken off, and the
+ * day its age is spent.
+ */
 type Course = {
   hours: Float64Array;
   multiplier: Float64Array;
   load: Float64Array;
+  /** What a look on the day of a relief saw: the load before it, by day index. */
+  beforeRelief: ReadonlyMap<number, number>;
+  /** The day index of the last relief: due days are sought from here on. */
+  lastRelief: number;
   ageDue: number | null;
 };
 
@@ -92,20 +99,52 @@ function multipliers(input: WearInput, drivers: readonly Driver[], first: DayNum
     : dustMultipliers(drivers, input.slot.airSide, first, size);
 }
 
-function loads(hours: Float64Array, multiplier: Float64Array, rated: number): Float64Array {
+/** The share of its load that a filter keeps after the reliefs of a day, by day index from fitting. */
+type Kept = ReadonlyMap<number, number>;
+const NO_RELIEF: Kept = new Map();
+
+/** The reliefs that count: after fitting, not after today. Two on a day both count. */
+function keptOf({ reliefs, fittedOn, today }: WearInput): Kept {
+  if (reliefs.length === 0) return NO_RELIEF;
+  const fitted = toDay(fittedOn);
+  const kept = new Map<number, number>();
+  for (const { date, share } of reliefs) {
+    if (date <= fittedOn || date > today) continue;
+    const index = toDay(date) - fitted;
+    kept.set(index, (kept.get(index) ?? 1) * (1 - share));
+  }
+  return kept;
+}
+
+type Loads = Pick<Course, "load" | "beforeRelief" | "lastRelief">;
+
+function loads(
+  hours: Float64Array,
+  multiplier: Float64Array,
+  rated: number,
+  kept: Kept = NO_RELIEF,
+): Loads {
   const load = new Float64Array(hours.length);
+  const beforeRelief = new Map<number, number>();
+  let lastRelief = 0;
   let sum = 0;
   for (let i = 0; i < hours.length; i++) {
+    const share = kept.get(i);
+    if (share !== undefined) {
+      beforeRelief.set(i, sum / rated);
+      lastRelief = i;
+      sum *= share;
+    }
     load[i] = sum / rated;
     sum += hours[i]! * multiplier[i]!;
   }
-  return load;
+  return { load, beforeRelief, lastRelief };
 }
 
-/** The first day index on which k·load reaches 1, or null within the days there are. */
-function dueIndex(load: Float64Array, lnK: number): number | null {
+/** The first day index from `from` on with k·load of at least 1, or null within the days there are. */
+function dueIndex({ load, lastRelief }: Loads, lnK: number): number | null {
   const k = Math.exp(lnK);
-  let low = 0;
+  let low = lastRelief;
   let high = load.length;
   while (low < high) {
     const middle = (low + high) >> 1;
@@ -118,8 +157,8 @@ function dueIndex(load: Float64Array, lnK: number): number | null {
 const earlier = (a: number | null, b: number | null) =>
   a === null ? b : b === null ? a : Math.min(a, b);
 
-const dueByLoadOrAge = (course: Pick<Course, "load" | "ageDue">, lnK: number) =>
-  earlier(dueIndex(course.load, lnK), course.ageDue);
+const dueByLoadOrAge = (course: Loads & Pick<Course, "ageDue">, lnK: number) =>
+  earlier(dueIndex(course, lnK), course.ageDue);
 
 function seenAt(look: WearLook, slot: WearSlot) {
   if (look.pressureDropPa !== undefined && slot.cleanDropPa !== undefined)
@@ -129,7 +168,7 @@ function seenAt(look: WearLook, slot: WearSlot) {
 }
 
 /** What the looks since fitting teach about this place. */
-function learnt(input: WearInput, load: Float64Array): { belief: Belief; used: number } {
+function learnt(input: WearInput, { load, beforeRelief }: Loads): { belief: Belief; used: number } {
   const fitted = toDay(input.fittedOn);
   let belief = input.belief;
   let used = 0;
@@ -137,7 +176,8 @@ function learnt(input: WearInput, load: Float64Array): { belief: Belief; used: n
     .filter((look) => look.date > input.fittedOn && look.date <= input.today)
     .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
   for (const look of looks) {
-    const bookLoad = load[toDay(look.date) - fitted]!;
+    const index = toDay(look.date) - fitted;
+    const bookLoad = beforeRelief.get(index) ?? load[index]!;
     if (!reaches(bookLoad, LEAST_LOAD_TO_LEARN)) continue;
     belief = learn(belief, seenAt(look, input.slot), bookLoad);
     used++;
@@ -163,7 +203,7 @@ function courseTo(
   return {
     hours,
     multiplier,
-    load: loads(hours, multiplier, ratedHours(input.slot)),
+    ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
     ageDue: ageDueIndex(input, hours, fitted),
   };
 }
@@ -183,7 +223,8 @@ function decisiveDay(input: WearInput): DayNumber {
   return Math.min(horizon, Math.max(toDay(input.today), toDay(input.fittedOn) + maxAge));
 }
 
-const upTo = ({ hours, multiplier, load, ageDue }: Course, index: number): Course => ({
+const upTo = ({ hours, multiplier, load, ageDue, ...rest }: Course, index: number): Course => ({
+  ...rest,
   hours: hours.subarray(0, index + 1),
   multiplier: multiplier.subarray(0, index + 1),
   load: load.subarray(0, index + 1),
@@ -193,7 +234,7 @@ const upTo = ({ hours, multiplier, load, ageDue }: Course, index: number): Cours
 /** The belief after the looks up to `today`, unrounded: what the next filter here starts from. */
 export function beliefAfter(input: WearInput): Belief {
   const last = Math.max(toDay(input.fittedOn), toDay(input.today));
-  return learnt(input, courseTo(input, weatherOf(input), input.drivers, last).load).belief;
+  return learnt(input, courseTo(input, weatherOf(input), input.drivers, last)).belief;
 }
 
 /** The days up to `end` on which this filter and those after it are likely due, each fitted then. */
@@ -236,7 +277,7 @@ export function laterFilters(
   const reach = agesDaily ? Math.min(input.horizonDays, limit) : input.horizonDays;
   const hours = wearingHours(input, weatherOf(input), from, until + reach);
   const multiplier = multipliers(input, input.drivers, from, hours.length);
-  const load = loads(hours, multiplier, ratedHours(input.slot));
+  const { load } = loads(hours, multiplier, ratedHours(input.slot));
   const age = new Uint32Array(hours.length);
   for (let i = 0; i + 1 < hours.length; i++)
     age[i + 1] = age[i]! + (agesOn(input, hours[i]!, from + i) ? 1 : 0);
@@ -275,7 +316,8 @@ export type WearSummary = Omit<WearResult, "days">;
  * When a filter or run-hour part is due at this place, between which days, and why.
  *
  * The load rises with run hours, dust and this place's own factor k; 1 is due. A look narrows what
- * is known of k. `likely` takes the middle of that belief, `early` and `late` its tenths; none is
+ * is known of k. A relief (a filter vacuumed on the spot) takes a share of the load off, and neither
+ * the filter nor its age is new. `likely` takes the middle of that belief, `early` and `late` its tenths; none is
  * later than the day the part is simply too old.
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
@@ -297,24 +339,25 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   const fitted = toDay(input.fittedOn);
   const rated = ratedHours(input.slot);
   const size = real.hours.length;
-  const { belief, used } = learnt(input, real.load);
+  const { belief, used } = learnt(input, real);
   const due = (lnK: number) => dueByLoadOrAge(real, lnK);
   const dateAt = (index: number | null): PlainDate | null =>
     index === null ? null : fromDay(fitted + index);
 
   const likely = due(belief.mu);
-  const byLoad = dueIndex(real.load, belief.mu);
+  const byLoad = dueIndex(real, belief.mu);
   const withoutDriver = (removed: Driver): number | null => {
     const others = input.drivers.filter((driver) => driver !== removed);
-    const load = loads(real.hours, multipliers(input, others, fitted, size), rated);
-    return dueByLoadOrAge({ load, ageDue: real.ageDue }, belief.mu);
+    const dust = multipliers(input, others, fitted, size);
+    const without = loads(real.hours, dust, rated, keptOf(input));
+    return dueByLoadOrAge({ ...without, ageDue: real.ageDue }, belief.mu);
   };
   const sooner = (other: number | null) =>
     likely === null || other === null ? null : other - likely;
 
   const hasWeather = input.actuals.length > 0 || input.measured.length > 0;
   const normal = hasWeather ? courseTo(input, NO_WEATHER, input.drivers, fitted + size - 1) : real;
-  const bookLoad = loads(normal.hours, new Float64Array(size).fill(1), rated);
+  const byTheBook = loads(normal.hours, new Float64Array(size).fill(1), rated);
   const loadNow = real.load[toDay(input.today) - fitted] ?? 0;
 
   return {
@@ -330,7 +373,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
       kind: driver.kind,
       daysBroughtForward: sooner(withoutDriver(driver)),
     })),
-    bookDue: dateAt(dueByLoadOrAge({ load: bookLoad, ageDue: normal.ageDue }, 0)),
+    bookDue: dateAt(dueByLoadOrAge({ ...byTheBook, ageDue: normal.ageDue }, 0)),
     weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, belief.mu)) : sooner(likely),
   };
 }
@@ -340,7 +383,7 @@ export function wear(input: WearInput): WearResult {
   const fitted = toDay(input.fittedOn);
   const course = courseTo(input, weatherOf(input), input.drivers, horizonOf(input));
   const { hours, multiplier, load } = course;
-  const k = Math.exp(learnt(input, load).belief.mu);
+  const k = Math.exp(learnt(input, course).belief.mu);
   const days = datesBetween(fitted, fitted + load.length - 1).map((date, i) => ({
     date,
     runHours: roundHours(hours[i]!),
