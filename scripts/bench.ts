@@ -2,13 +2,13 @@
 import { sluiceHouse } from "../src/content/demo/demo-homes";
 import { AGENDA_DAYS, agendaNow } from "../src/content/agendas";
 import { tasksOf } from "../src/content/home-tasks";
-import { agendaOf } from "../src/core/register/agenda";
+import { agendaOf } from "../src/core/scheduling/schedule";
 import { benchPages } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
-import { lintelOf } from "../src/core/register/lintel";
-import { standingOf } from "../src/core/register/standing";
-import { wear } from "../src/core/wear/wear";
-import { wearInput } from "../src/core/wear/wear-schema";
+import { lintelOf } from "../src/core/timeline/lintel";
+import { standingOf } from "../src/core/filters/filter-status";
+import { wear } from "../src/core/filters/wear";
+import { wearInput } from "../src/core/filters/wear-schema";
 
 type Timing = { what: string; medianMs: number; p95Ms: number; wanted: string };
 

@@ -1,6 +1,12 @@
 import { sluiceHouse, type Demo } from "../src/content/demo/demo-homes";
 import { addDays, type PlainDate } from "../src/core/quantities/plain-date";
-import type { FilterSlot, HistoryEvent, HomeBook, Item, Unit } from "../src/core/register/register";
+import type {
+  FilterSlot,
+  HistoryEvent,
+  HomeBook,
+  Item,
+  Unit,
+} from "../src/core/inventory/inventory";
 
 const UNITS = 25;
 const EVENTS = 20_000;

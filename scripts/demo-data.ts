@@ -3,8 +3,8 @@ import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../src/content
 import type { DemoRun } from "../src/content/demo/sluice-house";
 import type { DemoPhoto } from "../src/content/demo/demo-photos";
 import { procedure } from "../src/content/procedures/library";
-import { usualVariant } from "../src/core/procedures/procedure";
-import { isolatorOf, type HomeBook } from "../src/core/register/register";
+import { usualVariant } from "../src/core/runs/procedure";
+import { isolatorOf, type HomeBook } from "../src/core/inventory/inventory";
 import { dayIn } from "../src/core/quantities/plain-date";
 import type { Store, Tx } from "../src/db/client";
 import { insertContact } from "../src/db/repositories/contacts";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { agendaNow } from "@/content/agendas";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 import { readHomeBook } from "@/db/repositories/home-book";
 import { saveContact } from "@/features/contacts/contacts-actions";
 import { fieldsOfContact } from "@/features/contacts/contacts-queries";

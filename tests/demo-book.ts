@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { plainDate } from "../src/core/quantities/plain-date";
-import type { HomeBook } from "../src/core/register/register";
+import type { HomeBook } from "../src/core/inventory/inventory";
 import { NOW, TEMPLATE } from "./demo-template";
 
 export const today = plainDate(NOW.slice(0, 10));

@@ -1,9 +1,9 @@
-import type { Doer } from "../src/core/procedures/doers";
-import type { Procedure, RunSetting, Step } from "../src/core/procedures/procedure";
-import { usualVariant } from "../src/core/procedures/procedure";
-import { againKey, replayRun } from "../src/core/procedures/run";
-import type { RunJob } from "../src/core/procedures/run-state";
-import { runEventSchema, type RunEvent, type Seen } from "../src/core/procedures/run-event";
+import type { Doer } from "../src/core/runs/qualification";
+import type { Procedure, RunSetting, Step } from "../src/core/runs/procedure";
+import { usualVariant } from "../src/core/runs/procedure";
+import { againKey, replayRun } from "../src/core/runs/run";
+import type { RunJob } from "../src/core/runs/run-state";
+import { runEventSchema, type RunEvent, type Seen } from "../src/core/runs/run-event";
 import { isWordKind, WORD_KINDS } from "../src/core/readings/reading-kinds";
 
 export const STARTED = "2026-03-14T09:00:00.000Z";

@@ -1,6 +1,6 @@
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
-import { agendaOf, type TaskStanding } from "@/core/register/agenda";
-import type { HomeBook } from "@/core/register/register";
+import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
+import type { HomeBook } from "@/core/inventory/inventory";
 import { tasksOf } from "./home-tasks";
 import { standingsOf } from "./standings";
 

@@ -1,9 +1,9 @@
 import { book, today } from "../../tests/demo-book";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import { agendaOf, type TaskStanding } from "@/core/register/agenda";
-import type { HistoryEvent, HomeBook, Part, Unit } from "@/core/register/register";
-import { partsOf } from "@/core/due/cadence";
-import { fogLimitOn } from "@/core/register/fog-limit";
+import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
+import type { HistoryEvent, HomeBook, Part, Unit } from "@/core/inventory/inventory";
+import { partsOf } from "@/core/scheduling/trigger";
+import { fogLimitOn } from "@/core/readings/fog-limit";
 import { judge, judgeInput } from "@/core/readings/judge";
 import { AGENDA_DAYS } from "./agendas";
 import { calendarOf, partTasks, slotExtras, unitTasks } from "./default-tasks";

@@ -1,6 +1,6 @@
 import { addDays, daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
-import { likelyDue, wearSummary } from "@/core/wear/wear";
-import { wearInput, type WearInput } from "@/core/wear/wear-schema";
+import { likelyDue, wearSummary } from "@/core/filters/wear";
+import { wearInput, type WearInput } from "@/core/filters/wear-schema";
 import { CLIMATE_STARTS } from "./climates";
 
 export type Example = {

@@ -1,8 +1,8 @@
 import { book, today } from "../../tests/demo-book";
 import { addDays } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/register/register";
-import { lintelOf } from "@/core/register/lintel";
-import { RENEW, taskId, type TaskChanges } from "@/core/register/task";
+import type { HomeBook } from "@/core/inventory/inventory";
+import { lintelOf } from "@/core/timeline/lintel";
+import { RENEW, taskId, type TaskChanges } from "@/core/scheduling/task";
 import { agendaNow } from "./agendas";
 import { filterStatus } from "./filter-status";
 

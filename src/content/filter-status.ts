@@ -1,11 +1,11 @@
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/register/agenda";
-import { dueWords, jobFill } from "@/core/register/agenda-words";
-import { historyOf } from "@/core/register/record";
-import type { HomeBook } from "@/core/register/register";
-import { fillBand, type Standing } from "@/core/register/standing";
-import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type School } from "@/core/register/task";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import { dueWords, jobFill } from "@/core/scheduling/schedule-words";
+import { historyOf } from "@/core/history/record";
+import type { HomeBook } from "@/core/inventory/inventory";
+import { fillBand, type Standing } from "@/core/filters/filter-status";
+import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type School } from "@/core/scheduling/task";
 import { agendaNow } from "./agendas";
 import { standingsOf } from "./standings";
 import { cadenceWords } from "./task-words";

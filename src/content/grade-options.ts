@@ -1,4 +1,4 @@
-import { GRADES, type Grade } from "@/core/wear/belief";
+import { GRADES, type Grade } from "@/core/filters/belief";
 import { GRADE_WORDS } from "./words";
 
 /** The grades as one chooses among them, white to caved in. */

@@ -1,14 +1,14 @@
 import { partTasks, unitTasks } from "@/content/default-tasks";
 import { readingWords } from "@/core/readings/reading-units";
-import { breakdownWords } from "@/core/register/breakdown";
+import { breakdownWords } from "@/core/history/breakdown";
 import { partKind } from "@/content/part-kinds";
 import { READING_WORDS, readWords } from "@/content/reading-words";
 import { GRADE_WORDS } from "@/content/words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
-import { MEDIA } from "@/core/wear/media";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { MEDIA } from "@/core/filters/media";
 
 /** An entry of the record as a line: what happened, where, and what is known besides. */
 export type HistoryLine = {

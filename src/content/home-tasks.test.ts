@@ -1,10 +1,10 @@
 import { book, today } from "../../tests/demo-book";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
-import { MEDIA, type Media } from "@/core/wear/media";
-import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/register/agenda";
-import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/register/register";
-import { RENEW, type TaskChanges, type TaskSetting } from "@/core/register/task";
+import { MEDIA, type Media } from "@/core/filters/media";
+import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
+import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
+import { RENEW, type TaskChanges, type TaskSetting } from "@/core/scheduling/task";
 import { AGENDA_DAYS, agendaNow } from "./agendas";
 import { calendarOf, HOME_TASKS, partTasks, renewalTask, unitTasks } from "./default-tasks";
 import { tasksOf } from "./home-tasks";

@@ -9,12 +9,12 @@ import {
   type TaskDefinition,
   type TaskPlace,
   type TaskSetting,
-} from "@/core/register/task";
+} from "@/core/scheduling/task";
 import { seasonDays } from "@/core/climate/climate";
 import type { Climate } from "@/core/climate/climate";
-import type { Cadence } from "@/core/due/cadence";
-import { isRoofWork } from "@/core/register/reach";
-import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
+import type { Cadence } from "@/core/scheduling/trigger";
+import { isRoofWork } from "@/core/inventory/reach";
+import type { FilterSlot, HomeBook, Unit } from "@/core/inventory/inventory";
 import {
   AFTER_DUCTS,
   AT_GREY,

@@ -1,6 +1,6 @@
 import { book, today } from "../../tests/demo-book";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
 import { movedBy } from "./moved";
 
 const noted = (more: Partial<HistoryEvent>): [HomeBook, string] => {

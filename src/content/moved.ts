@@ -1,7 +1,7 @@
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { betweenWords, dateWords, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/register/agenda";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
 import { agendaNow } from "./agendas";
 import { cadenceWords } from "./task-words";
 

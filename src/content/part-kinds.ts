@@ -1,5 +1,5 @@
-import { REPLACE_WHEN } from "@/core/register/capacitor-drift";
-import type { Question } from "@/core/register/question";
+import { REPLACE_WHEN } from "@/core/readings/capacitor-drift";
+import type { Question } from "@/core/inventory/attribute";
 
 export type PartKind = {
   id: string;

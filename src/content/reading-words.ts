@@ -2,7 +2,7 @@ import type { UnitSystem } from "@/core/quantities/length";
 import type { Judgement } from "@/core/readings/judge";
 import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
-import type { ReadingTaken } from "@/core/register/register";
+import type { ReadingTaken } from "@/core/inventory/inventory";
 import type { PartKindId } from "./part-kinds";
 import type { UnitKindId } from "./unit-kinds";
 

@@ -1,5 +1,5 @@
-import type { Hold } from "@/core/procedures/run-state";
-import type { AlarmState, NotPossible } from "@/core/procedures/run-event";
+import type { Hold } from "@/core/runs/run-state";
+import type { AlarmState, NotPossible } from "@/core/runs/run-event";
 import { READING_WORDS, SEEN_WORDS } from "./reading-words";
 
 const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {

@@ -1,6 +1,6 @@
 import { addDays } from "@/core/quantities/plain-date";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
-import { standingOf } from "@/core/register/standing";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { standingOf } from "@/core/filters/filter-status";
 import { reasonWords, standingsOf } from "./standings";
 import { book, today } from "../../tests/demo-book";
 

@@ -1,8 +1,8 @@
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { eventsOfPart } from "@/core/register/record";
-import { ductCleanings } from "@/core/register/duct-cleanings";
-import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/register/register";
-import { standingOf, type Standing } from "@/core/register/standing";
+import { eventsOfPart } from "@/core/history/record";
+import { ductCleanings } from "@/core/history/duct-cleanings";
+import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
+import { standingOf, type Standing } from "@/core/filters/filter-status";
 import { HOUSEHOLD_WORDS } from "./words";
 
 /** A driver inside a sentence of reasons: in the owner's own word where there is one. */

@@ -1,4 +1,4 @@
-import { cadenceSchema } from "@/core/due/cadence";
+import { cadenceSchema } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, READING_KINDS, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { readingWords, unitsFor } from "@/core/readings/reading-units";
 import { PART_KINDS } from "./part-kinds";

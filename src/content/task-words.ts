@@ -1,9 +1,9 @@
-import type { Cadence } from "@/core/due/cadence";
+import type { Cadence } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
-import { GREY_LOOK } from "@/core/register/agenda";
-import { DRIFTING_OUT } from "@/core/register/capacitor-drift";
-import type { Doer } from "@/core/procedures/doers";
-import type { PlannedTask, School } from "@/core/register/task";
+import { GREY_LOOK } from "@/core/scheduling/schedule";
+import { DRIFTING_OUT } from "@/core/readings/capacitor-drift";
+import type { Doer } from "@/core/runs/qualification";
+import type { PlannedTask, School } from "@/core/scheduling/task";
 import { spanWords } from "@/core/quantities/words";
 import { READING_WORDS } from "./reading-words";
 

@@ -1,8 +1,8 @@
 import type { Equipment } from "@/core/climate/run-hours";
-import type { Question } from "@/core/register/question";
-import type { ShutOffKind, SlotPlace } from "@/core/register/register";
-import type { Media } from "@/core/wear/media";
-import type { AirSide } from "@/core/wear/drivers";
+import type { Question } from "@/core/inventory/attribute";
+import type { ShutOffKind, SlotPlace } from "@/core/inventory/inventory";
+import type { Media } from "@/core/filters/media";
+import type { AirSide } from "@/core/filters/drivers";
 import type { PartKindId } from "./part-kinds";
 import {
   HEADS,

@@ -1,5 +1,5 @@
-import type { Question } from "@/core/register/question";
-import { REACHED, ROOF_SAFE } from "@/core/register/reach";
+import type { Question } from "@/core/inventory/attribute";
+import { REACHED, ROOF_SAFE } from "@/core/inventory/reach";
 
 /** Questions asked of several kinds, or whose answers something is worked out from. */
 const choice = (

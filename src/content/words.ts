@@ -1,4 +1,4 @@
-import type { EndKind } from "@/core/procedures/loose-ends";
+import type { EndKind } from "@/core/runs/loose-ends";
 import type {
   ContactRole,
   HouseholdKind,
@@ -7,11 +7,11 @@ import type {
   ShutOff,
   ShutOffKind,
   SlotPlace,
-} from "@/core/register/register";
-import type { Direction } from "@/core/register/directions";
-import type { Grade } from "@/core/wear/belief";
-import type { AirSide } from "@/core/wear/drivers";
-import type { Media } from "@/core/wear/media";
+} from "@/core/inventory/inventory";
+import type { Direction } from "@/core/inventory/directions";
+import type { Grade } from "@/core/filters/belief";
+import type { AirSide } from "@/core/filters/drivers";
+import type { Media } from "@/core/filters/media";
 
 /** The householder's words for what the core calls by a key. */
 export const MEDIA_WORDS: Readonly<Record<Media, string>> = {

@@ -1,5 +1,5 @@
 import { cache } from "react";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 import { appStore } from "./app-store";
 import { readHomeBook, type ReadBook } from "./repositories/home-book";
 

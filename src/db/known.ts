@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Answers } from "@/core/register/question";
+import type { Answers } from "@/core/inventory/attribute";
 
 /** Drops the keys that hold nothing, so that a row and a form give the same plain data. */
 export function known<T extends object>(record: T): { [K in keyof T]?: NonNullable<T[K]> } {

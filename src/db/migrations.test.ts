@@ -1,7 +1,7 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { replayRun } from "../core/procedures/run";
+import { replayRun } from "@/core/runs/run";
 import { migrateStore, openStore } from "./client";
 import { findRun, jobOfRun, listEndEntries, listRunEvents } from "./repositories/runs";
 

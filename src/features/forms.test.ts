@@ -1,5 +1,5 @@
 import { plainDate } from "@/core/quantities/plain-date";
-import type { Home } from "@/core/register/register";
+import type { Home } from "@/core/inventory/inventory";
 import { DAY_WORDS, emptyForm, fieldsOf, invalid, isDay, readPastDay, singles } from "@/lib/forms";
 import { driverForm } from "./household/household-form";
 import { homeForm, householdForm, levelsForm, monthListProblem } from "./setup/home-form";

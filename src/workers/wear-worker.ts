@@ -1,5 +1,5 @@
-import { AS_IT_IS, whatIf, type WhatIf, type WhatIfResult } from "@/core/wear/what-if";
-import type { WearInput } from "@/core/wear/wear-schema";
+import { AS_IT_IS, whatIf, type WhatIf, type WhatIfResult } from "@/core/filters/what-if";
+import type { WearInput } from "@/core/filters/wear-schema";
 
 export type WearQuestion = { nth: number; input: WearInput; change: WhatIf; lifeShare: number };
 export type WearAnswer = {

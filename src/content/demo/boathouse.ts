@@ -10,7 +10,7 @@ import type {
   Part,
   ScopedDriver,
   Unit,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 import type { Truth } from "./demo-history";
 import { always, equipment, partsOf, roomsOn, slot, system, unit, readingsAt } from "./entering";
 import { merrowBend } from "./sluice-house";

@@ -1,8 +1,8 @@
-import { clockworkOf } from "@/core/due/chain";
+import { clockworkOf } from "@/core/scheduling/chain";
 import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import { dueTaskOf } from "@/core/register/agenda";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
-import { RENEW, type PlannedTask } from "@/core/register/task";
+import { dueTaskOf } from "@/core/scheduling/schedule";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { RENEW, type PlannedTask } from "@/core/scheduling/task";
 import { tasksOf } from "../home-tasks";
 import type { PartKindId } from "../part-kinds";
 import { chanceFrom } from "@/core/quantities/chance";

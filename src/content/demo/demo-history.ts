@@ -1,11 +1,11 @@
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import { fittingOf } from "@/core/register/fitting";
-import { contextOf, stintsOf } from "@/core/register/part-wear";
-import type { FilterSlot, HistoryEvent, HomeBook, Item } from "@/core/register/register";
-import { SEEN_BY_GRADE, type Grade } from "@/core/wear/belief";
-import { MEDIA } from "@/core/wear/media";
-import { likelyOfPlace } from "@/core/wear/place-history";
-import { ratedHours, wear } from "@/core/wear/wear";
+import { fittingOf } from "@/core/history/replacement";
+import { contextOf, stintsOf } from "@/core/filters/slot-wear";
+import type { FilterSlot, HistoryEvent, HomeBook, Item } from "@/core/inventory/inventory";
+import { SEEN_BY_GRADE, type Grade } from "@/core/filters/belief";
+import { MEDIA } from "@/core/filters/media";
+import { likelyOfPlace } from "@/core/filters/place-history";
+import { ratedHours, wear } from "@/core/filters/wear";
 import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is really so at a slot, which the app has to find out by its looks. */

@@ -1,5 +1,5 @@
 import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 import * as boathouse from "./boathouse";
 import { chanceFrom } from "@/core/quantities/chance";
 import { demoCare } from "./demo-care";

@@ -1,5 +1,5 @@
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
-import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { PhotoMoment } from "@/core/runs/run-event";
 
 /** A picture of the demo, as a drawing: nobody stood there with a camera. */
 export type DemoPhoto = {

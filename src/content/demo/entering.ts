@@ -13,7 +13,7 @@ import type {
   ShutOff,
   TypedSize,
   Unit,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 import { partKind, type PartKindId } from "../part-kinds";
 import { unitKind } from "../unit-kinds";
 

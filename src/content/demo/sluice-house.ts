@@ -1,6 +1,6 @@
 import { climateSchema } from "@/core/climate/climate";
 import { addDays, plainDate, type PlainDate } from "@/core/quantities/plain-date";
-import type { RunEvent } from "@/core/procedures/run-event";
+import type { RunEvent } from "@/core/runs/run-event";
 import type {
   AirSystem,
   Contact,
@@ -11,7 +11,7 @@ import type {
   Part,
   ScopedDriver,
   Unit,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
 import { washRecoveryCore } from "../procedures/wash-recovery-core";
 import type { Truth } from "./demo-history";

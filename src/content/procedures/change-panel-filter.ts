@@ -1,4 +1,4 @@
-import { LEFT_OPEN, type Procedure } from "@/core/procedures/procedure";
+import { LEFT_OPEN, type Procedure } from "@/core/runs/procedure";
 
 const SPRUNG_LIGHT = "The light can only be reset with the power on.";
 

@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 
 export const coolingTest = {
   id: "cooling-test",

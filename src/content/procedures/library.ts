@@ -1,5 +1,5 @@
-import type { Procedure } from "@/core/procedures/procedure";
-import type { Media } from "@/core/wear/media";
+import type { Procedure } from "@/core/runs/procedure";
+import type { Media } from "@/core/filters/media";
 import { brushPortableCoils } from "./brush-portable-coils";
 import { changePanelFilter } from "./change-panel-filter";
 import { cleanWashableFilter } from "./clean-washable-filter";

@@ -1,4 +1,4 @@
-import type { PlaceAsk, Procedure, Step } from "@/core/procedures/procedure";
+import type { PlaceAsk, Procedure, Step } from "@/core/runs/procedure";
 
 /** How a magnetic filter is shut off and let down, in both of its jobs. */
 const NO_DEMAND: Step = {

@@ -1,4 +1,4 @@
-import { LEFT_OPEN, type Procedure } from "@/core/procedures/procedure";
+import { LEFT_OPEN, type Procedure } from "@/core/runs/procedure";
 
 export const polishFlameSensor = {
   id: "polish-flame-sensor",

@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 
 /** Three hours at least in sun or warm air: water between the plates arcs, and ruins the supply. */
 const CELLS_DRY_MINUTES = 180;

@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/procedures/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 
 /** Never shortened: a core that looks dry holds water in its middle for long. */
 const CORE_DRIES_MINUTES = 2880;

@@ -1,41 +1,45 @@
 import type { z } from "zod";
-import { filterFit, filterFitInput, filterFitOutput } from "../bench/filter-fit";
+import { filterFit, filterFitInput, filterFitOutput } from "../calculators/filter-fit";
 import {
   ratingCrosswalk,
   ratingCrosswalkInput,
   ratingCrosswalkOutput,
-} from "../bench/rating-crosswalk";
-import { registersInput, registersOutput, registersVerdict } from "../bench/registers";
-import { chain, chainInput, chainOutput } from "../due/chain";
-import { due, dueOutput } from "../due/due";
+} from "../calculators/rating-crosswalk";
+import { registersInput, registersOutput, registersVerdict } from "../calculators/registers";
+import { chain, chainInput, chainOutput } from "../scheduling/chain";
+import { due, dueOutput } from "../scheduling/due";
 import { judge, judgeInput, judgeOutput } from "../readings/judge";
 import { trend, trendInput, trendOutput } from "../readings/trend";
 import {
   filterResistance,
   filterResistanceInput,
   filterResistanceOutput,
-} from "../bench/filter-resistance";
-import { airflow, airflowInput, airflowOutput } from "../bench/airflow";
-import { humidityLimit, humidityLimitInput, humidityLimitOutput } from "../bench/humidity-limit";
-import { heatRecovery, heatRecoveryInput, heatRecoveryOutput } from "../bench/heat-recovery";
-import { wrapCut, wrapCutInput, wrapCutOutput } from "../bench/wrap-cut";
-import { dose, doseInput, doseOutput } from "../bench/dose";
-import { dilution, dilutionInput, dilutionOutput } from "../bench/dilution";
-import { ductPull, ductPullInput, ductPullOutput } from "../bench/duct-pull";
+} from "../calculators/filter-resistance";
+import { airflow, airflowInput, airflowOutput } from "../calculators/airflow";
+import {
+  humidityLimit,
+  humidityLimitInput,
+  humidityLimitOutput,
+} from "../calculators/humidity-limit";
+import { heatRecovery, heatRecoveryInput, heatRecoveryOutput } from "../calculators/heat-recovery";
+import { wrapCut, wrapCutInput, wrapCutOutput } from "../calculators/wrap-cut";
+import { dose, doseInput, doseOutput } from "../calculators/dose";
+import { dilution, dilutionInput, dilutionOutput } from "../calculators/dilution";
+import { ductPull, ductPullInput, ductPullOutput } from "../calculators/duct-pull";
 import {
   compareFilters,
   compareFiltersInput,
   compareFiltersOutput,
-} from "../bench/compare-filters";
-import { buy, buyInput, buyOutput } from "../bench/buy";
-import { diyOrPro, diyOrProInput, diyOrProOutput } from "../bench/diy-or-pro";
-import { dueInput } from "../due/cadence";
+} from "../calculators/compare-filters";
+import { buy, buyInput, buyOutput } from "../calculators/buy";
+import { diyOrPro, diyOrProInput, diyOrProOutput } from "../calculators/diy-or-pro";
+import { dueInput } from "../scheduling/trigger";
 import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
-import { looseEnds, looseEndsInput, looseEndsOutput } from "../procedures/loose-ends";
-import { lintProcedures, lintProceduresInput, lintProceduresOutput } from "../procedures/lint";
-import { wear } from "../wear/wear";
-import { wearInput, wearOutput } from "../wear/wear-schema";
+import { looseEnds, looseEndsInput, looseEndsOutput } from "../runs/loose-ends";
+import { lintProcedures, lintProceduresInput, lintProceduresOutput } from "../runs/lint";
+import { wear } from "../filters/wear";
+import { wearInput, wearOutput } from "../filters/wear-schema";
 
 /** A function of the core as the outside sees it. */
 export type ComputeFunction = {

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
-import type { Contact, ContactRole } from "@/core/register/register";
+import type { Contact, ContactRole } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { known } from "../known";
 import { contacts } from "../schema";

@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { DriverScope, HouseholdKind, ScopedDriver } from "@/core/register/register";
+import type { DriverScope, HouseholdKind, ScopedDriver } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { drivers, householdAnswers } from "../schema";
 

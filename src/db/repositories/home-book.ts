@@ -1,5 +1,5 @@
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 import type { Reader } from "../client";
 import { listContacts } from "./contacts";
 import { listDrivers } from "./drivers";

@@ -2,7 +2,7 @@ import { and, asc, eq, isNull, sql } from "drizzle-orm";
 import { z } from "zod";
 import { climateSchema } from "@/core/climate/climate";
 import { dayIn } from "@/core/quantities/plain-date";
-import type { Home, Level, Mains } from "@/core/register/register";
+import type { Home, Level, Mains } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { known, readJson } from "../known";
 import { homes, levels, weatherDays } from "../schema";

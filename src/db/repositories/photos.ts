@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull, lt } from "drizzle-orm";
-import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { PhotoMoment } from "@/core/runs/run-event";
 import type { Reader, Tx } from "../client";
 import { photoFiles, photos } from "../schema";
 

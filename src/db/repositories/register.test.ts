@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import { plainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent } from "@/core/register/register";
+import type { HistoryEvent } from "@/core/inventory/inventory";
 import { copyDemo } from "../../../tests/demo-store";
 import { migrateStore, openStore, type Store } from "../client";
 import { findBySize, findByWords, indexProcedures } from "./find";

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
-import type { Register, Room } from "@/core/register/register";
+import type { Register, Room } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { registers, rooms } from "../schema";
 

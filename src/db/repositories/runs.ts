@@ -1,15 +1,10 @@
 import { and, asc, desc, eq, gte, isNotNull, isNull, max, or } from "drizzle-orm";
 import { z } from "zod";
-import { runEventSchema, type RunEvent } from "@/core/procedures/run-event";
-import type { Doer } from "@/core/procedures/doers";
-import {
-  JOB_FACTS,
-  procedureSchema,
-  type JobFact,
-  type Procedure,
-} from "@/core/procedures/procedure";
-import type { RunJob } from "@/core/procedures/run-state";
-import { END_KINDS, type EndEntry, type EndKind } from "@/core/procedures/loose-ends";
+import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
+import type { Doer } from "@/core/runs/qualification";
+import { JOB_FACTS, procedureSchema, type JobFact, type Procedure } from "@/core/runs/procedure";
+import type { RunJob } from "@/core/runs/run-state";
+import { END_KINDS, type EndEntry, type EndKind } from "@/core/runs/loose-ends";
 import type { Reader, Tx } from "../client";
 import { readJson } from "../known";
 import { looseEndEntries, runEvents, runs, tasks } from "../schema";

@@ -1,6 +1,6 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { dayIn } from "@/core/quantities/plain-date";
-import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/register/task";
+import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/scheduling/task";
 import type { Reader, Tx } from "../client";
 import { readJson } from "../known";
 import { homes, tasks } from "../schema";

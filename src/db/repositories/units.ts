@@ -2,7 +2,7 @@ import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { equipmentSchema } from "@/core/climate/run-hours";
 import { dayIn, type PlainDate } from "@/core/quantities/plain-date";
-import type { AirSystem, SetUpStep, ShutOff, ShutOffKind, Unit } from "@/core/register/register";
+import type { AirSystem, SetUpStep, ShutOff, ShutOffKind, Unit } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { known, readAnswerColumn, readJson } from "../known";
 import { airSystems, homes, measuredHours, setUpDrafts, shutOffs, units } from "../schema";

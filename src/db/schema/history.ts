@@ -8,7 +8,7 @@ import {
   text,
   type AnySQLiteColumn,
 } from "drizzle-orm/sqlite-core";
-import { HISTORY_KINDS } from "../../core/register/register";
+import { HISTORY_KINDS } from "@/core/inventory/inventory";
 import { homes } from "./homes";
 import { items, parts } from "./parts";
 import { units } from "./units";

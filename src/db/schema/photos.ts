@@ -1,5 +1,5 @@
 import { blob, index, integer, sqliteTable, text } from "drizzle-orm/sqlite-core";
-import { PHOTO_MOMENTS } from "../../core/procedures/run-event";
+import { PHOTO_MOMENTS } from "@/core/runs/run-event";
 import { homes } from "./homes";
 import { parts } from "./parts";
 import { runs } from "./runs";

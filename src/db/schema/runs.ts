@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from "drizzle-orm/sqlite-core";
-import { DOERS } from "../../core/procedures/doers";
+import { DOERS } from "@/core/runs/qualification";
 import { homes } from "./homes";
 import { parts } from "./parts";
 import { tasks } from "./tasks";

@@ -1,5 +1,5 @@
 import "server-only";
-import type { Contact } from "@/core/register/register";
+import type { Contact } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 
 export type AlarmSheet = { homeName: string; contacts: Contact[]; rules: string | undefined };

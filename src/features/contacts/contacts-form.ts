@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { CONTACT_ROLES, type Contact } from "@/core/register/register";
+import { CONTACT_ROLES, type Contact } from "@/core/inventory/inventory";
 
 const LONGEST = "Shorter, please.";
 

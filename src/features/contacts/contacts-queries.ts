@@ -1,5 +1,5 @@
 import "server-only";
-import type { Contact, HomeBook } from "@/core/register/register";
+import type { Contact, HomeBook } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 
 export type ContactRow = { contact: Contact; units: { id: string; name: string }[] };

@@ -5,7 +5,7 @@ import { sizeAsPrinted, slotTitle } from "@/content/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";
-import { plateWords, type HomeBook } from "@/core/register/register";
+import { plateWords, type HomeBook } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { findBySize, findByWords, type FoundRow } from "@/db/repositories/find";

@@ -1,6 +1,6 @@
 import "server-only";
 import { unitKind } from "@/content/unit-kinds";
-import type { Contact, Home, Level, Unit } from "@/core/register/register";
+import type { Contact, Home, Level, Unit } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 
 export type HouseSheet = {

@@ -2,13 +2,13 @@ import "server-only";
 import { agendaNow } from "@/content/agendas";
 import { standingsOf } from "@/content/standings";
 import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
-import type { TaskStanding } from "@/core/register/agenda";
-import { todayOrder } from "@/core/register/today-order";
-import { dueWords } from "@/core/register/agenda-words";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import { todayOrder } from "@/core/scheduling/today-order";
+import { dueWords } from "@/core/scheduling/schedule-words";
 import { unitKind } from "@/content/unit-kinds";
 import { daysFrom, readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
-import { plateWords, type HomeBook, type Level, type Unit } from "@/core/register/register";
+import { plateWords, type HomeBook, type Level, type Unit } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 

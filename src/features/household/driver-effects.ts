@@ -1,7 +1,7 @@
 import { inSentence } from "@/core/quantities/words";
 import { standingsOf } from "@/content/standings";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook, ScopedDriver } from "@/core/register/register";
+import type { HomeBook, ScopedDriver } from "@/core/inventory/inventory";
 
 /** What a driver does to one filter that is in place now. */
 export type Effect = {

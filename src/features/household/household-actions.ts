@@ -13,7 +13,7 @@ import {
   updateDriver,
 } from "@/db/repositories/drivers";
 import { HOUSEHOLD_WORDS } from "@/content/words";
-import type { HouseholdKind } from "@/core/register/register";
+import type { HouseholdKind } from "@/core/inventory/inventory";
 import { now, todayIn } from "@/lib/clock";
 import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
 import { leadOn } from "@/lib/lead-on";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { DAY_WORDS, isDay, readDay, readDecimal, readWhole } from "@/lib/forms";
-import type { DriverFacts, DriverScope, HouseholdKind, HomeBook } from "@/core/register/register";
+import type { DriverFacts, DriverScope, HouseholdKind, HomeBook } from "@/core/inventory/inventory";
 
 const kinds = Object.keys(HOUSEHOLD_WORDS) as [HouseholdKind, ...HouseholdKind[]];
 const MOST_COUNTED = 30;

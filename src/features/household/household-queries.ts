@@ -2,7 +2,7 @@ import "server-only";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, HomeBook, HouseholdKind, ScopedDriver } from "@/core/register/register";
+import type { FilterSlot, HomeBook, HouseholdKind, ScopedDriver } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { listNos } from "@/db/repositories/drivers";
 import { homeBook } from "@/db/home-book";

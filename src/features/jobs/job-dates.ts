@@ -3,10 +3,10 @@ import { tasksOf, tasksOfUnit } from "@/content/home-tasks";
 import { standingsOf } from "@/content/standings";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
-import { agendaOf, type TaskStanding } from "@/core/register/agenda";
-import { dueWords, windowWords } from "@/core/register/agenda-words";
-import type { HomeBook } from "@/core/register/register";
-import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/register/task";
+import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
+import { dueWords, windowWords } from "@/core/scheduling/schedule-words";
+import type { HomeBook } from "@/core/inventory/inventory";
+import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/scheduling/task";
 
 /** A job’s dates as words, and how far they move from what they are. */
 export type JobDates = {

@@ -1,8 +1,8 @@
 import { tasksOf } from "@/content/home-tasks";
 import { cadenceWords } from "@/content/task-words";
-import type { Cadence } from "@/core/due/cadence";
-import type { HomeBook } from "@/core/register/register";
-import type { PlannedTask } from "@/core/register/task";
+import type { Cadence } from "@/core/scheduling/trigger";
+import type { HomeBook } from "@/core/inventory/inventory";
+import type { PlannedTask } from "@/core/scheduling/task";
 
 type Values = Record<string, string[]>;
 

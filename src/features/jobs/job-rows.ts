@@ -7,11 +7,11 @@ import {
   lastWords,
   putOffWords,
   windowWords,
-} from "@/core/register/agenda-words";
-import type { TaskStanding } from "@/core/register/agenda";
-import type { DueState } from "@/core/due/due";
-import type { HomeBook } from "@/core/register/register";
-import { LOOK, RENEW } from "@/core/register/task";
+} from "@/core/scheduling/schedule-words";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { DueState } from "@/core/scheduling/due";
+import type { HomeBook } from "@/core/inventory/inventory";
+import { LOOK, RENEW } from "@/core/scheduling/task";
 
 /** A job as every list shows it. */
 export type JobRow = {

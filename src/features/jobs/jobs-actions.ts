@@ -4,8 +4,13 @@ import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { tasksOf } from "@/content/home-tasks";
 import { pathOfTask } from "@/content/task-words";
-import type { HomeBook } from "@/core/register/register";
-import { OWN_KEY, type PlannedTask, type TaskChanges, type TaskPlace } from "@/core/register/task";
+import type { HomeBook } from "@/core/inventory/inventory";
+import {
+  OWN_KEY,
+  type PlannedTask,
+  type TaskChanges,
+  type TaskPlace,
+} from "@/core/scheduling/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { SEASONS } from "@/core/climate/climate";
-import { cadenceSchema, SPAN_UNITS, WITHIN, type Cadence } from "@/core/due/cadence";
-import { DOERS } from "@/core/procedures/doers";
+import { cadenceSchema, SPAN_UNITS, WITHIN, type Cadence } from "@/core/scheduling/trigger";
+import { DOERS } from "@/core/runs/qualification";
 import { capitalised } from "@/core/quantities/words";
-import { SCHOOLS, type TaskChanges } from "@/core/register/task";
+import { SCHOOLS, type TaskChanges } from "@/core/scheduling/task";
 import { readDecimal, readWhole } from "@/lib/forms";
 
 const MOST_SPAN = 1000;

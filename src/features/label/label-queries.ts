@@ -3,9 +3,9 @@ import { filterStatus } from "@/content/filter-status";
 import { agendaNow } from "@/content/agendas";
 import { partKind } from "@/content/part-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { stintsOf } from "@/core/register/part-wear";
-import { historyOf } from "@/core/register/record";
-import type { FilterSlot, Part, Unit } from "@/core/register/register";
+import { stintsOf } from "@/core/filters/slot-wear";
+import { historyOf } from "@/core/history/record";
+import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 

@@ -1,7 +1,7 @@
 import { procedure } from "@/content/procedures/library";
-import { replayRun } from "@/core/procedures/run";
-import { endsOfHome, leftOpenOf, type LeftOpen } from "@/core/register/home-ends";
-import type { EndEntry } from "@/core/procedures/loose-ends";
+import { replayRun } from "@/core/runs/run";
+import { endsOfHome, leftOpenOf, type LeftOpen } from "@/core/runs/home-ends";
+import type { EndEntry } from "@/core/runs/loose-ends";
 import { event, jobOf, walk } from "../../../tests/run-events";
 import { detailOf, headOf, hoursLeft } from "./left-open-words";
 

@@ -1,7 +1,7 @@
 import { END_WORDS } from "@/content/words";
 import { hoursBetween } from "@/core/quantities/plain-date";
 import { capitalised } from "@/core/quantities/words";
-import type { HomeEnd, LeftOpen } from "@/core/register/home-ends";
+import type { HomeEnd, LeftOpen } from "@/core/runs/home-ends";
 
 /** “core drying”, “power is off”: an end in the words of its step, or of its kind. */
 export const endName = (end: HomeEnd): string => end.label ?? END_WORDS[end.end].open;

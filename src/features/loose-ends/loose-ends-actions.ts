@@ -3,8 +3,8 @@
 import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
 import { z } from "zod";
-import { replayRun } from "@/core/procedures/run";
-import { endsOfHome } from "@/core/register/home-ends";
+import { replayRun } from "@/core/runs/run";
+import { endsOfHome } from "@/core/runs/home-ends";
 import { appStore } from "@/db/app-store";
 import {
   appendEndEntry,

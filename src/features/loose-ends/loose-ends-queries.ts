@@ -1,17 +1,17 @@
 import "server-only";
 import { cache } from "react";
-import { replayRun } from "@/core/procedures/run";
-import type { RunJob, RunState } from "@/core/procedures/run-state";
+import { replayRun } from "@/core/runs/run";
+import type { RunJob, RunState } from "@/core/runs/run-state";
 import { listWords } from "@/core/quantities/words";
-import { offInFrost } from "@/core/register/frost";
+import { offInFrost } from "@/core/runs/frost";
 import {
   endsOfHome,
   leftOpenOf,
   type HomeEnd,
   type HomeEnds,
   type LeftOpen,
-} from "@/core/register/home-ends";
-import { taskId } from "@/core/register/task";
+} from "@/core/runs/home-ends";
+import { taskId } from "@/core/scheduling/task";
 import { appStore } from "@/db/app-store";
 import {
   jobOfRun,

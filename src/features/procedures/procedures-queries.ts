@@ -3,7 +3,7 @@ import { tasksOf } from "@/content/home-tasks";
 import { procedure } from "@/content/procedures/library";
 import { slotTitle } from "@/content/slot-words";
 import { inSentence } from "@/core/quantities/words";
-import type { Procedure } from "@/core/procedures/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 import { homeBook } from "@/db/home-book";
 
 export type JobPlace = { jobId: string; words: string };

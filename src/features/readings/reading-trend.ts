@@ -5,9 +5,9 @@ import { dayAndMonth } from "@/core/quantities/words";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
 import { trend, type Trend } from "@/core/readings/trend";
-import { driftOf } from "@/core/register/capacitor-drift";
-import type { JudgedReading } from "@/core/register/readings-taken";
-import type { HomeBook } from "@/core/register/register";
+import { driftOf } from "@/core/readings/capacitor-drift";
+import type { JudgedReading } from "@/core/history/readings-taken";
+import type { HomeBook } from "@/core/inventory/inventory";
 
 export type ReadingTrend = {
   sentence: string;

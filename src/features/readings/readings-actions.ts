@@ -2,8 +2,8 @@
 
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
-import { fogLimitOn } from "@/core/register/fog-limit";
-import { judgementOf } from "@/core/register/readings-taken";
+import { fogLimitOn } from "@/core/readings/fog-limit";
+import { judgementOf } from "@/core/history/readings-taken";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent } from "@/db/repositories/history";

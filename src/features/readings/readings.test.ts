@@ -1,5 +1,5 @@
 import { readHomeBook } from "@/db/repositories/home-book";
-import { readingsOf } from "@/core/register/readings-taken";
+import { readingsOf } from "@/core/history/readings-taken";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { readReading, type ReadingFields } from "./reading-form";

@@ -1,8 +1,8 @@
 import type { UnitSystem } from "@/core/quantities/length";
 import type { PartKind } from "@/content/part-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { Question } from "@/core/register/question";
-import type { HomeBook, Part, Room } from "@/core/register/register";
+import type { Question } from "@/core/inventory/attribute";
+import type { HomeBook, Part, Room } from "@/core/inventory/inventory";
 import { todayIn } from "@/lib/clock";
 import { readQuestions, type Read } from "./unit-form";
 

@@ -1,6 +1,6 @@
 import "server-only";
 import { redirect } from "next/navigation";
-import type { HomeBook, Unit } from "@/core/register/register";
+import type { HomeBook, Unit } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 
 /** The book of a home that is there; leads to the start where it is not. */

@@ -1,7 +1,7 @@
-import { effectiveHistory } from "@/core/register/effective-history";
-import type { HomeBook, Unit } from "@/core/register/register";
+import { effectiveHistory } from "@/core/history/effective-history";
+import type { HomeBook, Unit } from "@/core/inventory/inventory";
 import { readHomeBook } from "@/db/repositories/home-book";
-import { RENEW } from "@/core/register/task";
+import { RENEW } from "@/core/scheduling/task";
 import { saveTask } from "@/db/repositories/tasks";
 import { findDraft } from "@/db/repositories/units";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";

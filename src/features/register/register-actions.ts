@@ -6,7 +6,7 @@ import { redirect } from "next/navigation";
 import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import { equipmentSchema } from "@/core/climate/run-hours";
-import type { Part, Unit } from "@/core/register/register";
+import type { Part, Unit } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { appendEvent } from "@/db/repositories/history";
 import { insertPart, insertSlot, movePartsToUnit, updatePart } from "@/db/repositories/parts";

@@ -1,5 +1,5 @@
 import { unitKind } from "@/content/unit-kinds";
-import type { HomeBook, Level } from "@/core/register/register";
+import type { HomeBook, Level } from "@/core/inventory/inventory";
 
 /** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
 const shortName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;

@@ -1,4 +1,4 @@
-import type { Unit } from "@/core/register/register";
+import type { Unit } from "@/core/inventory/inventory";
 import { partFields, readPart } from "./part-form";
 import { freeName, levelFor, nameFor } from "./register-names";
 import { asksForCooling, progress, stepAfter, stepsOf } from "./set-up";

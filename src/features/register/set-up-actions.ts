@@ -4,7 +4,7 @@ import { randomUUID } from "node:crypto";
 import { partKind } from "@/content/part-kinds";
 import { unitKind } from "@/content/unit-kinds";
 import { equipmentSchema } from "@/core/climate/run-hours";
-import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/register/register";
+import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import type { Tx } from "@/db/client";
 import { homeBook } from "@/db/home-book";

@@ -1,5 +1,5 @@
 import { unitKind } from "@/content/unit-kinds";
-import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/register/register";
+import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/inventory/inventory";
 
 /** What each step of entering a unit asks. */
 export const STEP_WORDS: Readonly<Record<SetUpStep, { name: string; question: string }>> = {

@@ -3,7 +3,7 @@ import { z } from "zod";
 import { equipmentSchema, FAN_MODES } from "@/core/climate/run-hours";
 import { monthDaySchema } from "@/core/quantities/schemas";
 import { figureIn, toCelsius } from "@/core/quantities/temperature";
-import type { AirSystem } from "@/core/register/register";
+import type { AirSystem } from "@/core/inventory/inventory";
 import { readDecimal } from "@/lib/forms";
 
 /** Cubic metres an hour in a cubic foot a minute. */

@@ -3,13 +3,13 @@ import { z } from "zod";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { DAY_WORDS, isDay, readDay as readHomeDay } from "@/lib/forms";
-import { readAnswers, type Answers, type Question } from "@/core/register/question";
+import { readAnswers, type Answers, type Question } from "@/core/inventory/attribute";
 import {
   SHUT_OFF_KINDS,
   type HomeBook,
   type ShutOffKind,
   type Unit,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 
 export const kindForm = z.object({
   kind: z.enum(UNIT_KIND_IDS, "Choose what kind of unit it is."),

@@ -3,7 +3,7 @@
 import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
 import { redirect } from "next/navigation";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { insertLevel } from "@/db/repositories/homes";

@@ -1,8 +1,8 @@
 import "server-only";
-import { shutRegisters } from "@/core/register/shut-registers";
+import { shutRegisters } from "@/core/inventory/shut-registers";
 import { countWords, capitalised, listWords } from "@/core/quantities/words";
-import { levelsWithoutAlarm } from "@/core/register/alarms";
-import type { HomeBook, Level, Register, Room } from "@/core/register/register";
+import { levelsWithoutAlarm } from "@/core/inventory/alarms";
+import type { HomeBook, Level, Register, Room } from "@/core/inventory/inventory";
 import { homeBook } from "@/db/home-book";
 
 export type RoomRow = { room: Room; registers: Register[]; units: { id: string; name: string }[] };

@@ -1,7 +1,7 @@
 import { GRADE_OPTIONS } from "@/content/grade-options";
 import { SEEN_WORDS } from "@/content/reading-words";
-import type { Step } from "@/core/procedures/procedure";
-import type { RunRefusal, RunState } from "@/core/procedures/run-state";
+import type { Step } from "@/core/runs/procedure";
+import type { RunRefusal, RunState } from "@/core/runs/run-state";
 import { capitalised } from "@/core/quantities/words";
 import type { Places } from "./components/rounds";
 import type { ReadSeen, Typed } from "./seen";

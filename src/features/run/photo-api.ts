@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { PHOTO_MOMENTS } from "@/core/procedures/run-event";
+import { PHOTO_MOMENTS } from "@/core/runs/run-event";
 import { appStore } from "@/db/app-store";
 import { findPhoto, readPhotoBytes } from "@/db/repositories/photos";
 import { findRun } from "@/db/repositories/runs";

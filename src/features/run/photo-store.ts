@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { PhotoMoment } from "@/core/runs/run-event";
 import type { Store } from "@/db/client";
 import { insertPhoto, purgePhotos, type Photo } from "@/db/repositories/photos";
 

@@ -9,16 +9,16 @@ import {
   type PlaceAsk,
   type Procedure,
   type RunSetting,
-} from "@/core/procedures/procedure";
-import { replayRun } from "@/core/procedures/run";
+} from "@/core/runs/procedure";
+import { replayRun } from "@/core/runs/run";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { addDays, dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/register/agenda";
-import type { FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
-import type { Answers } from "@/core/register/question";
-import { reachOf } from "@/core/register/reach";
-import { taskId } from "@/core/register/task";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { FilterSlot, HomeBook, Part, Unit } from "@/core/inventory/inventory";
+import type { Answers } from "@/core/inventory/attribute";
+import { reachOf } from "@/core/inventory/reach";
+import { taskId } from "@/core/scheduling/task";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import {

@@ -1,4 +1,4 @@
-import { replayRun } from "@/core/procedures/run";
+import { replayRun } from "@/core/runs/run";
 import { appStore } from "@/db/app-store";
 import { appendEvent } from "@/db/repositories/history";
 import { findRun, jobOfRun, listRunEvents } from "@/db/repositories/runs";

@@ -3,13 +3,13 @@
 import { randomUUID } from "node:crypto";
 import { redirect, RedirectType } from "next/navigation";
 import { z } from "zod";
-import { NOT_POSSIBLE } from "@/core/procedures/run-event";
+import { NOT_POSSIBLE } from "@/core/runs/run-event";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { notPossibleWords } from "@/content/run-words";
-import type { PlaceAsk } from "@/core/procedures/procedure";
-import type { Answers } from "@/core/register/question";
-import { isRoofWork } from "@/core/register/reach";
-import { isolatorOf } from "@/core/register/register";
+import type { PlaceAsk } from "@/core/runs/procedure";
+import type { Answers } from "@/core/inventory/attribute";
+import { isRoofWork } from "@/core/inventory/reach";
+import { isolatorOf } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import type { Tx } from "@/db/client";
 import { listParts, updatePart } from "@/db/repositories/parts";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { runEventSchema } from "@/core/procedures/run-event";
+import { runEventSchema } from "@/core/runs/run-event";
 import { appStore } from "@/db/app-store";
 import { now } from "@/lib/clock";
 import { readRun } from "./run-replay";

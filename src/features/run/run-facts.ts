@@ -1,7 +1,7 @@
-import type { JobFact, Procedure } from "@/core/procedures/procedure";
+import type { JobFact, Procedure } from "@/core/runs/procedure";
 import { normalOn } from "@/core/climate/climate";
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, HomeBook, Part, Unit } from "@/core/register/register";
+import type { FilterSlot, HomeBook, Part, Unit } from "@/core/inventory/inventory";
 
 /** What is true of the place a job is done at: the slot or part, its machine, what else is in that. */
 export function factsOf(

@@ -1,7 +1,7 @@
 import { procedure } from "@/content/procedures/library";
-import type { RunEvent } from "@/core/procedures/run-event";
-import { effectiveHistory } from "@/core/register/effective-history";
-import { isolatorOf } from "@/core/register/register";
+import type { RunEvent } from "@/core/runs/run-event";
+import { effectiveHistory } from "@/core/history/effective-history";
+import { isolatorOf } from "@/core/inventory/inventory";
 import type { Store } from "@/db/client";
 import { listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
 import { readHomeBook } from "@/db/repositories/home-book";
@@ -16,14 +16,14 @@ import {
   listRunEvents,
 } from "@/db/repositories/runs";
 import { ensureTask } from "@/db/repositories/tasks";
-import { usualVariant } from "@/core/procedures/procedure";
-import { RENEW } from "@/core/register/task";
+import { usualVariant } from "@/core/runs/procedure";
+import { RENEW } from "@/core/scheduling/task";
 import { event, walk } from "../../../tests/run-events";
 import { openDemoStore, type DemoStore } from "../../../tests/demo-store";
 import { factsOf } from "./run-facts";
 import { recordRunEvents } from "./run-record";
 import { readRun } from "./run-replay";
-import { endsOfHome } from "@/core/register/home-ends";
+import { endsOfHome } from "@/core/runs/home-ends";
 import { postRunEvents } from "./run-api";
 import { thereAndBack } from "./there-and-back";
 

@@ -1,13 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { readSize } from "@/core/quantities/size";
-import { replayRun } from "@/core/procedures/run";
-import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
-import type { RunEvent } from "@/core/procedures/run-event";
-import { effectiveHistory } from "@/core/register/effective-history";
-import { fittingOf } from "@/core/register/fitting";
-import type { Answers } from "@/core/register/question";
-import type { FilterSlot, HistoryEvent } from "@/core/register/register";
+import { replayRun } from "@/core/runs/run";
+import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
+import type { RunEvent } from "@/core/runs/run-event";
+import { effectiveHistory } from "@/core/history/effective-history";
+import { fittingOf } from "@/core/history/replacement";
+import type { Answers } from "@/core/inventory/attribute";
+import type { FilterSlot, HistoryEvent } from "@/core/inventory/inventory";
 import {
   countedStep,
   doneEntry,
@@ -16,8 +16,8 @@ import {
   seenEntries,
   wordsOf,
   type RunWhere,
-} from "@/core/register/run-outcome";
-import { hasDisplay } from "@/core/register/alarms";
+} from "@/core/runs/run-outcome";
+import { hasDisplay } from "@/core/inventory/alarms";
 import { dayIn } from "@/core/quantities/plain-date";
 import type { Store, Tx } from "@/db/client";
 import { appendEvents, listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";

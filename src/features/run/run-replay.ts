@@ -1,8 +1,8 @@
-import { replayRun } from "@/core/procedures/run";
-import type { EndEntry } from "@/core/procedures/loose-ends";
-import type { RunJob, RunState } from "@/core/procedures/run-state";
-import type { RunEvent } from "@/core/procedures/run-event";
-import { openBeside } from "@/core/register/home-ends";
+import { replayRun } from "@/core/runs/run";
+import type { EndEntry } from "@/core/runs/loose-ends";
+import type { RunJob, RunState } from "@/core/runs/run-state";
+import type { RunEvent } from "@/core/runs/run-event";
+import { openBeside } from "@/core/runs/home-ends";
 import type { Reader } from "@/db/client";
 import {
   findRun,

@@ -1,6 +1,6 @@
-import { againKey, endWordsOf } from "@/core/procedures/run";
-import type { RunPlace, RunState, Timer } from "@/core/procedures/run-state";
-import { instantOf } from "@/core/procedures/loose-ends";
+import { againKey, endWordsOf } from "@/core/runs/run";
+import type { RunPlace, RunState, Timer } from "@/core/runs/run-state";
+import { instantOf } from "@/core/runs/loose-ends";
 
 /** Something of a run that is over at a known instant: a foam at work, a core drying. */
 export type RunTime = { key: string; words: string; readyAt: string; isDrying: boolean };

@@ -1,5 +1,5 @@
 import type { UnitSystem } from "@/core/quantities/length";
-import type { Contact, FilterSlot, Unit } from "@/core/register/register";
+import type { Contact, FilterSlot, Unit } from "@/core/inventory/inventory";
 import type { FinishStart } from "./components/finish-form";
 import type { Places } from "./components/rounds";
 

@@ -1,5 +1,5 @@
 import { procedure } from "@/content/procedures/library";
-import { replayRun } from "@/core/procedures/run";
+import { replayRun } from "@/core/runs/run";
 import { event, jobOf, STARTED, walk } from "../../../tests/run-events";
 import { goOnWords } from "./go-on";
 import { leftWords, timesOf } from "./run-times";

@@ -1,7 +1,7 @@
-import { judged } from "@/core/procedures/run";
-import type { Step } from "@/core/procedures/procedure";
-import { ALARM_STATES, type AlarmSeen, type Seen } from "@/core/procedures/run-event";
-import type { Direction } from "@/core/register/directions";
+import { judged } from "@/core/runs/run";
+import type { Step } from "@/core/runs/procedure";
+import { ALARM_STATES, type AlarmSeen, type Seen } from "@/core/runs/run-event";
+import type { Direction } from "@/core/inventory/directions";
 import { isWordKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import type { Judgement } from "@/core/readings/judge";

@@ -1,5 +1,5 @@
-import type { StepEnd } from "@/core/procedures/procedure";
-import type { RunState } from "@/core/procedures/run-state";
+import type { StepEnd } from "@/core/runs/procedure";
+import type { RunState } from "@/core/runs/run-state";
 
 /** One rung of the V: what is shut, opened or taken out, and the step that puts it back. */
 export type Rung = StepEnd & {

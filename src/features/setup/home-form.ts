@@ -6,7 +6,7 @@ import {
   toCelsius,
   type TemperatureUnit,
 } from "@/core/quantities/temperature";
-import type { Main, Mains } from "@/core/register/register";
+import type { Main, Mains } from "@/core/inventory/inventory";
 import { climateSchema, DEFAULT_DAILY_RANGE_K, type Climate } from "@/core/climate/climate";
 
 /** No place on earth has monthly means beyond these, °C. */

@@ -2,7 +2,7 @@
 
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
-import type { DriverFacts, Level } from "@/core/register/register";
+import type { DriverFacts, Level } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { insertDriver } from "@/db/repositories/drivers";
 import { findHome, insertHome, insertLevel, updateHome } from "@/db/repositories/homes";

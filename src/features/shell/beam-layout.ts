@@ -1,5 +1,5 @@
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import type { Lintel, Notch } from "@/core/register/lintel";
+import type { Lintel, Notch } from "@/core/timeline/lintel";
 
 /** The narrowest window in which the beam has words, px; wider ones only give them more room. */
 const NARROWEST = 960;

@@ -1,4 +1,4 @@
-import type { Unit } from "@/core/register/register";
+import type { Unit } from "@/core/inventory/inventory";
 import { quickFieldsOf, readQuickSlots, slotsToAsk } from "./quick-slots";
 import { book, today } from "../../../tests/demo-book";
 

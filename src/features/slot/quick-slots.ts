@@ -2,8 +2,8 @@ import { z } from "zod";
 import { mediaFor, unitKind, type UsualSlot } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { readSize } from "@/core/quantities/size";
-import { SLOT_PLACES, type FilterSlot, type HomeBook, type Unit } from "@/core/register/register";
-import { MEDIA_KINDS } from "@/core/wear/media";
+import { SLOT_PLACES, type FilterSlot, type HomeBook, type Unit } from "@/core/inventory/inventory";
+import { MEDIA_KINDS } from "@/core/filters/media";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
 import { SIZE_WORDS } from "./slot-form";
 

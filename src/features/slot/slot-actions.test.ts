@@ -1,7 +1,7 @@
-import { effectiveHistory } from "@/core/register/effective-history";
-import { wearOfSlot } from "@/core/register/part-wear";
+import { effectiveHistory } from "@/core/history/effective-history";
+import { wearOfSlot } from "@/core/filters/slot-wear";
 import { tasksOf } from "@/content/home-tasks";
-import { RENEW } from "@/core/register/task";
+import { RENEW } from "@/core/scheduling/task";
 import { plainDate } from "@/core/quantities/plain-date";
 import { appendEvent } from "@/db/repositories/history";
 import { updateSlot } from "@/db/repositories/parts";

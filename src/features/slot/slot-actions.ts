@@ -3,10 +3,10 @@
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { earliestFitting } from "@/core/register/plausible";
-import type { FilterSlot, HomeBook, Unit } from "@/core/register/register";
-import { GRADES } from "@/core/wear/belief";
-import { historyOf } from "@/core/register/record";
+import { earliestFitting } from "@/core/inventory/plausible";
+import type { FilterSlot, HomeBook, Unit } from "@/core/inventory/inventory";
+import { GRADES } from "@/core/filters/belief";
+import { historyOf } from "@/core/history/record";
 import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";

@@ -9,11 +9,11 @@ import {
   type LengthUnit,
   type SizeReading,
 } from "@/core/quantities/size";
-import { SEATS } from "@/core/bench/filter-fit";
-import { DIRECTIONS } from "@/core/register/directions";
-import { SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/register/register";
-import { AIR_SIDES } from "@/core/wear/drivers";
-import { MEDIA_KINDS } from "@/core/wear/media";
+import { SEATS } from "@/core/calculators/filter-fit";
+import { DIRECTIONS } from "@/core/inventory/directions";
+import { SLOT_PLACES, type FilterSlot, type HomeBook } from "@/core/inventory/inventory";
+import { AIR_SIDES } from "@/core/filters/drivers";
+import { MEDIA_KINDS } from "@/core/filters/media";
 import { unitsFor } from "@/core/readings/reading-units";
 import { DAY_WORDS, isDay, readDecimal, readPastDay, readWhole } from "@/lib/forms";
 

@@ -1,7 +1,7 @@
 import "server-only";
 import { randomUUID } from "node:crypto";
-import { fittingOf, type Happened } from "@/core/register/fitting";
-import type { FilterSlot } from "@/core/register/register";
+import { fittingOf, type Happened } from "@/core/history/replacement";
+import type { FilterSlot } from "@/core/inventory/inventory";
 import type { Tx } from "@/db/client";
 import { appendEvent } from "@/db/repositories/history";
 import { insertItem } from "@/db/repositories/parts";

@@ -1,6 +1,6 @@
 import { agendaNow } from "@/content/agendas";
 import { judgeInput } from "@/core/readings/judge";
-import type { HistoryEvent } from "@/core/register/register";
+import type { HistoryEvent } from "@/core/inventory/inventory";
 import { watchOf } from "./today-watch";
 import { book, today } from "../../../tests/demo-book";
 

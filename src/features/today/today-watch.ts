@@ -1,13 +1,13 @@
 import { adviceWords, READING_WORDS, readWords } from "@/content/reading-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { countWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
-import { partsOf } from "@/core/due/cadence";
+import { partsOf } from "@/core/scheduling/trigger";
 import { VERDICTS, type ReadingKind } from "@/core/readings/reading-kinds";
-import type { TaskStanding } from "@/core/register/agenda";
-import { levelsWithoutAlarm, warrantyOf } from "@/core/register/alarms";
-import { readingsOf, type JudgedReading } from "@/core/register/readings-taken";
-import type { HistoryEvent, HomeBook } from "@/core/register/register";
-import { shutRegisters } from "@/core/register/shut-registers";
+import type { TaskStanding } from "@/core/scheduling/schedule";
+import { levelsWithoutAlarm, warrantyOf } from "@/core/inventory/alarms";
+import { readingsOf, type JudgedReading } from "@/core/history/readings-taken";
+import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { shutRegisters } from "@/core/inventory/shut-registers";
 
 export type Watch = { verdict: "watch" | "act" | "stop"; words: string; href: string };
 

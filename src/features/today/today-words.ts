@@ -2,7 +2,7 @@ import { climateDays } from "@/core/climate/climate";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { capitalised, countWords, dayAndMonth, listWords } from "@/core/quantities/words";
-import type { HomeBook } from "@/core/register/register";
+import type { HomeBook } from "@/core/inventory/inventory";
 
 const plural = (n: number, one: string, many: string) => `${countWords(n)} ${n === 1 ? one : many}`;
 

@@ -1,8 +1,8 @@
 import { addDays, toDay } from "@/core/quantities/plain-date";
-import { contextOf, stintsOf } from "@/core/register/part-wear";
-import { historyOf } from "@/core/register/record";
-import { SEEN_BY_GRADE } from "@/core/wear/belief";
-import { wearOfPlace } from "@/core/wear/place-history";
+import { contextOf, stintsOf } from "@/core/filters/slot-wear";
+import { historyOf } from "@/core/history/record";
+import { SEEN_BY_GRADE } from "@/core/filters/belief";
+import { wearOfPlace } from "@/core/filters/place-history";
 import { curveDate, curveOf } from "./curve";
 import { book, today } from "../../../tests/demo-book";
 

@@ -1,10 +1,10 @@
 import { readingWords } from "@/core/readings/reading-units";
 import type { UnitSystem } from "@/core/quantities/length";
 import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent, ScopedDriver } from "@/core/register/register";
+import type { HistoryEvent, ScopedDriver } from "@/core/inventory/inventory";
 import { GRADE_WORDS } from "@/content/words";
-import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/wear/belief";
-import type { WearResult } from "@/core/wear/wear-schema";
+import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/filters/belief";
+import type { WearResult } from "@/core/filters/wear-schema";
 
 type Point = { x: number; y: number };
 

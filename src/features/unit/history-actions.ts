@@ -2,7 +2,7 @@
 
 import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
-import type { HistoryEvent } from "@/core/register/register";
+import type { HistoryEvent } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
 import { appendEvent, findEvent, findSuccessor, writeAgain } from "@/db/repositories/history";
 import { now } from "@/lib/clock";

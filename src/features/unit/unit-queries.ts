@@ -3,9 +3,9 @@ import { agendaNow } from "@/content/agendas";
 import { renewalOf } from "@/content/procedures/library";
 import { reasonWords, standingsOf } from "@/content/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { bySoonestDue, type TaskStanding } from "@/core/register/agenda";
-import { driversOf } from "@/core/register/part-wear";
-import { historyOf, historyOfUnit } from "@/core/register/record";
+import { bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
+import { driversOf } from "@/core/filters/slot-wear";
+import { historyOf, historyOfUnit } from "@/core/history/record";
 import type {
   AirSystem,
   Contact,
@@ -16,9 +16,9 @@ import type {
   Room,
   ScopedDriver,
   Unit,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
-import type { Standing } from "@/core/register/standing";
+import type { Standing } from "@/core/filters/filter-status";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 import { historyLines, type HistoryLine } from "@/content/history-rows";

@@ -1,7 +1,7 @@
 "use client";
 
 import { CONTACT_ROLE_WORDS } from "@/content/words";
-import { CONTACT_ROLES } from "@/core/register/register";
+import { CONTACT_ROLES } from "@/core/inventory/inventory";
 import { SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 

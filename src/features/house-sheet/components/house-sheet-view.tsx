@@ -6,7 +6,7 @@ import {
   offWords,
   SHUT_OFF_WORDS,
 } from "@/content/words";
-import { MAINS, type Unit } from "@/core/register/register";
+import { MAINS, type Unit } from "@/core/inventory/inventory";
 import type { HouseSheet } from "../house-sheet-queries";
 
 /** How every machine of the house is shut off: to print and hang inside a cupboard door. */

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { Level } from "@/core/register/register";
+import type { Level } from "@/core/inventory/inventory";
 import { Bracket } from "@/ui/bracket";
 import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";

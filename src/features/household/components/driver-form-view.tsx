@@ -4,7 +4,7 @@ import { useState } from "react";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, spanWords } from "@/core/quantities/words";
-import type { HouseholdKind } from "@/core/register/register";
+import type { HouseholdKind } from "@/core/inventory/inventory";
 import { SelectField, TextField, type Option } from "@/ui/field";
 import { WithPreview } from "@/ui/with-preview";
 import { Form, type Fields, type FormView } from "@/ui/form";

@@ -7,7 +7,7 @@ import { Form, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
 import { useState } from "react";
 import type { JobDates } from "../job-dates";
-import type { School } from "@/core/register/task";
+import type { School } from "@/core/scheduling/task";
 import type { SchoolCard } from "../schools";
 import { DatesPreview } from "./dates-preview";
 

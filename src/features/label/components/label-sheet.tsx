@@ -4,7 +4,7 @@ import { sizeAsPrinted } from "@/content/slot-words";
 import { ratingWords } from "@/core/quantities/rating";
 import { longDate } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot } from "@/core/register/register";
+import type { FilterSlot } from "@/core/inventory/inventory";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PrintButton } from "@/ui/print-button";
 import type { Label } from "../label-queries";

@@ -1,5 +1,5 @@
 import { END_WORDS } from "@/content/words";
-import type { LeftOpen } from "@/core/register/home-ends";
+import type { LeftOpen } from "@/core/runs/home-ends";
 import { Bracket } from "@/ui/bracket";
 import { Button, LinkButton } from "@/ui/button";
 import { detailOf, headOf } from "../left-open-words";

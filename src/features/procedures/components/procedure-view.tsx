@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Procedure } from "@/core/procedures/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 import type { JobPlace } from "../procedures-queries";
 
 /** A procedure to read through beforehand, and the places it can be started at. */

@@ -6,7 +6,7 @@ import { HOLD_WORDS } from "@/content/run-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, readingWords } from "@/core/readings/reading-units";
-import { judgementOf } from "@/core/register/readings-taken";
+import { judgementOf } from "@/core/history/readings-taken";
 import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { Needle } from "@/ui/needle";

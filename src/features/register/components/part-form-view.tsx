@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { PART_KINDS, partKind } from "@/content/part-kinds";
-import type { Room } from "@/core/register/register";
+import type { Room } from "@/core/inventory/inventory";
 import { SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { QuestionFields } from "./unit-fields";

@@ -2,7 +2,7 @@
 
 import { partKind } from "@/content/part-kinds";
 import { movesAir, unitKind } from "@/content/unit-kinds";
-import type { Level, Room } from "@/core/register/register";
+import type { Level, Room } from "@/core/inventory/inventory";
 import { SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import { asksForCooling } from "../set-up";

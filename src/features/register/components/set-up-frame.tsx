@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
-import type { SetUpStep, Unit } from "@/core/register/register";
+import type { SetUpStep, Unit } from "@/core/inventory/inventory";
 import { STEP_WORDS, stepsOf } from "../set-up";
 
 /** One step of entering a unit: the question, where one is, and what to take a picture of. */

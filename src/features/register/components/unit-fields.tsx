@@ -2,14 +2,14 @@
 
 import { useState } from "react";
 import { CONTACT_ROLE_WORDS, SHUT_OFF_WORDS } from "@/content/words";
-import type { Question } from "@/core/register/question";
+import type { Question } from "@/core/inventory/attribute";
 import {
   SHUT_OFF_KINDS,
   type Contact,
   type Level,
   type Room,
   type ShutOffKind,
-} from "@/core/register/register";
+} from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 import { CheckField, ChoiceField, SelectField, TextArea, TextField } from "@/ui/field";
 import type { Fields } from "@/ui/form";

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { UNIT_KINDS, unitKind } from "@/content/unit-kinds";
-import type { Contact, Level, Room } from "@/core/register/register";
+import type { Contact, Level, Room } from "@/core/inventory/inventory";
 import { FormSection, SelectField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { PapersFields, PlaceFields, PlateFields, ShutOffRows } from "./unit-fields";

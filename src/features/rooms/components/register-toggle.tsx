@@ -1,7 +1,7 @@
 "use client";
 
 import { useOptimistic, useTransition } from "react";
-import type { Register } from "@/core/register/register";
+import type { Register } from "@/core/inventory/inventory";
 import { turnRegister } from "../rooms-actions";
 
 /** A register as its lever stands: a press turns it. */

@@ -1,6 +1,6 @@
 "use client";
 
-import type { Level, Room } from "@/core/register/register";
+import type { Level, Room } from "@/core/inventory/inventory";
 import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 

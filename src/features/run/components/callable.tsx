@@ -1,5 +1,5 @@
 import { CONTACT_ROLE_WORDS } from "@/content/words";
-import type { Contact } from "@/core/register/register";
+import type { Contact } from "@/core/inventory/inventory";
 
 /** Somebody to call, one press away where the device can. */
 export function Callable({ contact }: { contact: Contact }) {

@@ -1,8 +1,8 @@
 "use client";
 
 import { useState, type Ref } from "react";
-import { minutesAtWork } from "@/core/procedures/run";
-import type { RunState } from "@/core/procedures/run-state";
+import { minutesAtWork } from "@/core/runs/run";
+import type { RunState } from "@/core/runs/run-state";
 import { readWhole } from "@/lib/forms";
 import { readMoney } from "@/core/quantities/money";
 import { CheckField, TextField } from "@/ui/field";

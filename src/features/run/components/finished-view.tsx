@@ -3,7 +3,7 @@ import { END_WORDS, GRADE_WORDS } from "@/content/words";
 import { READING_WORDS, readWords, VERDICT_WORDS } from "@/content/reading-words";
 import { slotTitle } from "@/content/slot-words";
 import { cadenceWords } from "@/content/task-words";
-import { endWordsOf } from "@/core/procedures/run";
+import { endWordsOf } from "@/core/runs/run";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import {
@@ -13,9 +13,9 @@ import {
   dateWords,
   inSentence,
 } from "@/core/quantities/words";
-import { dueWords } from "@/core/register/agenda-words";
-import { judgementOf } from "@/core/register/readings-taken";
-import type { HistoryEvent } from "@/core/register/register";
+import { dueWords } from "@/core/scheduling/schedule-words";
+import { judgementOf } from "@/core/history/readings-taken";
+import type { HistoryEvent } from "@/core/inventory/inventory";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Needle } from "@/ui/needle";

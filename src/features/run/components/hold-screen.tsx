@@ -2,8 +2,8 @@
 
 import { useState } from "react";
 import { HOLD_WORDS, holdTitle } from "@/content/run-words";
-import type { Hold } from "@/core/procedures/run-state";
-import type { Contact } from "@/core/register/register";
+import type { Hold } from "@/core/runs/run-state";
+import type { Contact } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 import { Callable } from "./callable";
 import { SayDialog } from "./say-dialog";

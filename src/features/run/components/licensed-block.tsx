@@ -1,4 +1,4 @@
-import type { Contact } from "@/core/register/register";
+import type { Contact } from "@/core/inventory/inventory";
 import { Callable } from "./callable";
 
 /** A step that is no owner's: whom to call, and that it waits for them. */

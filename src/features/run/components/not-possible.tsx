@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/content/run-words";
-import type { NotPossible } from "@/core/procedures/run-event";
+import type { NotPossible } from "@/core/runs/run-event";
 import { Button } from "@/ui/button";
 import { TextArea, TextField } from "@/ui/field";
 import { SwatchChoice } from "@/ui/swatch-choice";

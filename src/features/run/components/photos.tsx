@@ -2,7 +2,7 @@
 
 import { useState, type Ref } from "react";
 import { z } from "zod";
-import type { PhotoMoment } from "@/core/procedures/run-event";
+import type { PhotoMoment } from "@/core/runs/run-event";
 import { undoToast } from "@/ui/undo-toast";
 import { removePhoto, restorePhoto } from "../photo-actions";
 import { newId } from "./new-id";

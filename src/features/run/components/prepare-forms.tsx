@@ -1,7 +1,7 @@
 "use client";
 
 import { NOT_POSSIBLE_OPTIONS } from "@/content/run-words";
-import type { PlaceAsk } from "@/core/procedures/procedure";
+import type { PlaceAsk } from "@/core/runs/procedure";
 import { CheckField, ChoiceField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import type { Check } from "../prepare-queries";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useEffectEvent, useState } from "react";
-import type { Step } from "@/core/procedures/procedure";
+import type { Step } from "@/core/runs/procedure";
 
 /** What is said of a step: its caution first. */
 export const spokenOf = (step: Step): string =>

@@ -1,6 +1,6 @@
 import { ALARM_STATE_WORDS } from "@/content/run-words";
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
-import { ALARM_STATES } from "@/core/procedures/run-event";
+import { ALARM_STATES } from "@/core/runs/run-event";
 import { WORD_KINDS, type WordReading } from "@/core/readings/reading-kinds";
 import { Button } from "@/ui/button";
 import { SelectField, TextField, type Option } from "@/ui/field";

@@ -1,6 +1,6 @@
 import { capitalised } from "@/core/quantities/words";
-import type { RunState } from "@/core/procedures/run-state";
-import type { Doing } from "@/core/procedures/run-event";
+import type { RunState } from "@/core/runs/run-state";
+import type { Doing } from "@/core/runs/run-event";
 import type { RunWith } from "../run-with";
 import { staysWords } from "../there-and-back";
 import { NotPossibleDialog } from "./not-possible";

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { Alarm } from "@/core/procedures/run-event";
+import type { Alarm } from "@/core/runs/run-event";
 import { Bracket } from "@/ui/bracket";
 import type { RunWith } from "../run-with";
 import { SafetyPress } from "./safety-press";

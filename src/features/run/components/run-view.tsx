@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
-import { holdsUp } from "@/core/procedures/run";
-import type { PhotoMoment } from "@/core/procedures/run-event";
+import { holdsUp } from "@/core/runs/run";
+import type { PhotoMoment } from "@/core/runs/run-event";
 import { goOnWords, placesOf } from "../go-on";
 import { timesOf } from "../run-times";
 import type { RunWith } from "../run-with";

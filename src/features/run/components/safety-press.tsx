@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import type { Alarm } from "@/core/procedures/run-event";
-import type { Unit } from "@/core/register/register";
+import type { Alarm } from "@/core/runs/run-event";
+import type { Unit } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 import { CloseDialog, RunDialog } from "./run-dialog";
 import { ShutOffLines } from "./shut-off-lines";

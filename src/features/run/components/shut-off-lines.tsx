@@ -1,5 +1,5 @@
 import { offWords, SHUT_OFF_WORDS } from "@/content/words";
-import type { ShutOff } from "@/core/register/register";
+import type { ShutOff } from "@/core/inventory/inventory";
 
 /** Where a machine is shut off, in the order in which it is done. */
 export function ShutOffLines({ shutOffs }: { shutOffs: readonly ShutOff[] }) {

@@ -1,12 +1,12 @@
 "use client";
 
 import { useState } from "react";
-import { dilution } from "@/core/bench/dilution";
-import { dose } from "@/core/bench/dose";
-import { wrapCut } from "@/core/bench/wrap-cut";
+import { dilution } from "@/core/calculators/dilution";
+import { dose } from "@/core/calculators/dose";
+import { wrapCut } from "@/core/calculators/wrap-cut";
 import { MM_PER_INCH } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
-import type { FilterSlot } from "@/core/register/register";
+import type { FilterSlot } from "@/core/inventory/inventory";
 import { TextField } from "@/ui/field";
 
 const figure = (text: string): number | null => {

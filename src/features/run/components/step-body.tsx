@@ -1,10 +1,10 @@
 import { END_WORDS } from "@/content/words";
-import type { EndEntry } from "@/core/procedures/loose-ends";
-import { againKey, blocksOf, endWordsOf } from "@/core/procedures/run";
+import type { EndEntry } from "@/core/runs/loose-ends";
+import { againKey, blocksOf, endWordsOf } from "@/core/runs/run";
 import { listWords } from "@/core/quantities/words";
 import { onAgain } from "../there-and-back";
-import type { RunJob, RunRefusal, RunState } from "@/core/procedures/run-state";
-import type { Step } from "@/core/procedures/procedure";
+import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
+import type { Step } from "@/core/runs/procedure";
 import { dryingOf, leftWords } from "../run-times";
 import type { ReadSeen, Typed } from "../seen";
 import { CallBack } from "./call-back";

@@ -1,9 +1,9 @@
 import { DIRECTION_WORDS } from "@/content/words";
 import { fitWords, sizeAsPrinted, slotTitle } from "@/content/slot-words";
-import type { Step } from "@/core/procedures/procedure";
-import type { RunState } from "@/core/procedures/run-state";
-import type { ShutOffKind } from "@/core/register/register";
-import { fitOfSlot } from "@/core/register/slot-fit";
+import type { Step } from "@/core/runs/procedure";
+import type { RunState } from "@/core/runs/run-state";
+import type { ShutOffKind } from "@/core/inventory/inventory";
+import { fitOfSlot } from "@/core/inventory/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PhotoFigure } from "./photos";
 import type { RunWith } from "../run-with";

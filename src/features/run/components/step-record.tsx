@@ -6,14 +6,14 @@ import {
   SUGGESTS,
   VERDICT_WORDS,
 } from "@/content/reading-words";
-import type { Step } from "@/core/procedures/procedure";
+import type { Step } from "@/core/runs/procedure";
 import type { Judgement } from "@/core/readings/judge";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import { readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
-import type { FilterSlot } from "@/core/register/register";
-import { fitOfSlot } from "@/core/register/slot-fit";
+import type { FilterSlot } from "@/core/inventory/inventory";
+import { fitOfSlot } from "@/core/inventory/slot-fit";
 import { fitWords } from "@/content/slot-words";
 import { Button } from "@/ui/button";
 import { SelectField, TextField } from "@/ui/field";
@@ -21,7 +21,7 @@ import { GradeChoice } from "@/ui/grade-choice";
 import { Needle } from "@/ui/needle";
 import { SeenSwatch } from "@/ui/seen-swatch";
 import { SwatchChoice } from "@/ui/swatch-choice";
-import { DIRECTIONS } from "@/core/register/directions";
+import { DIRECTIONS } from "@/core/inventory/directions";
 import { DIRECTION_WORDS } from "@/content/words";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { AlarmRounds, MachineRounds, type Places } from "./rounds";

@@ -2,10 +2,10 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
-import { replayRun } from "@/core/procedures/run";
-import type { RunJob, RunState } from "@/core/procedures/run-state";
-import { runEventSchema, type Doing, type RunEvent } from "@/core/procedures/run-event";
-import type { EndEntry } from "@/core/procedures/loose-ends";
+import { replayRun } from "@/core/runs/run";
+import type { RunJob, RunState } from "@/core/runs/run-state";
+import { runEventSchema, type Doing, type RunEvent } from "@/core/runs/run-event";
+import type { EndEntry } from "@/core/runs/loose-ends";
 import { REFUSED_WORDS } from "../refused-words";
 import type { NotTaken } from "../run-record";
 import { newId } from "./new-id";

@@ -1,6 +1,6 @@
 import { daysFrom, toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel } from "@/core/register/lintel";
+import type { Lintel } from "@/core/timeline/lintel";
 import { hasRoom, KEYSTONE_HALF, placedNotches, type PlacedNotch } from "../beam-layout";
 
 const HOURS_OF_DAY = 24;

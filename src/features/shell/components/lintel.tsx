@@ -6,7 +6,7 @@ import { Toolbar } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel as LintelData, Peg, PegWhat } from "@/core/register/lintel";
+import type { Lintel as LintelData, Peg, PegWhat } from "@/core/timeline/lintel";
 import { Beam, along } from "./beam";
 
 const ZOOMS = { year: 1, season: 4, month: 11 } as const;

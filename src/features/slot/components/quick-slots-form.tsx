@@ -4,8 +4,8 @@ import { useState } from "react";
 import { MEDIA_WORDS, SLOT_PLACE_WORDS } from "@/content/words";
 import type { UsualSlot } from "@/content/unit-kinds";
 import { actualSize, isRound, readSize, sizeWords } from "@/core/quantities/size";
-import { SLOT_PLACES } from "@/core/register/register";
-import type { Media } from "@/core/wear/media";
+import { SLOT_PLACES } from "@/core/inventory/inventory";
+import type { Media } from "@/core/filters/media";
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 

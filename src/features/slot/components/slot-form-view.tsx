@@ -9,15 +9,15 @@ import {
   SLOT_PLACE_WORDS,
 } from "@/content/words";
 import { crosswalkWords, fitWords } from "@/content/slot-words";
-import { SEATS } from "@/core/bench/filter-fit";
+import { SEATS } from "@/core/calculators/filter-fit";
 import { readRating } from "@/core/quantities/rating";
 import { readSize } from "@/core/quantities/size";
 import { unitsFor } from "@/core/readings/reading-units";
-import { DIRECTIONS } from "@/core/register/directions";
-import { SLOT_PLACES, type Room, type Seat } from "@/core/register/register";
-import { crosswalkOfSlot, fitOfSlot } from "@/core/register/slot-fit";
-import { AIR_SIDES } from "@/core/wear/drivers";
-import type { Media } from "@/core/wear/media";
+import { DIRECTIONS } from "@/core/inventory/directions";
+import { SLOT_PLACES, type Room, type Seat } from "@/core/inventory/inventory";
+import { crosswalkOfSlot, fitOfSlot } from "@/core/inventory/slot-fit";
+import { AIR_SIDES } from "@/core/filters/drivers";
+import type { Media } from "@/core/filters/media";
 import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { SizeField } from "./quick-slots-form";

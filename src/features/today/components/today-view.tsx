@@ -5,18 +5,18 @@ import { offWords } from "@/content/words";
 import { slotTitle } from "@/content/slot-words";
 import { cadenceWords, pathOfTask } from "@/content/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/register/agenda";
+import type { TaskStanding } from "@/core/scheduling/schedule";
 import {
   dueWords,
   jobFill,
   lastWords,
   putOffWords,
   windowWords,
-} from "@/core/register/agenda-words";
-import { bringOf, usualVariant, type Procedure } from "@/core/procedures/procedure";
+} from "@/core/scheduling/schedule-words";
+import { bringOf, usualVariant, type Procedure } from "@/core/runs/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { Unit } from "@/core/register/register";
-import type { Standing } from "@/core/register/standing";
+import type { Unit } from "@/core/inventory/inventory";
+import type { Standing } from "@/core/filters/filter-status";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";

@@ -2,7 +2,7 @@
 
 import { Dialog } from "radix-ui";
 import { offWords, SHUT_OFF_WORDS } from "@/content/words";
-import type { ShutOff } from "@/core/register/register";
+import type { ShutOff } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 
 /** How a unit is shut off, in the order in which it is done. */

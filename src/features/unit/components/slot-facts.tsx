@@ -12,8 +12,8 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { ratingWords } from "@/core/quantities/rating";
 import { actualSize, sizeWords } from "@/core/quantities/size";
 import { capitalised, dateWords } from "@/core/quantities/words";
-import { crosswalkOfSlot, fitOfSlot } from "@/core/register/slot-fit";
-import type { FilterSlot, HomeBook } from "@/core/register/register";
+import { crosswalkOfSlot, fitOfSlot } from "@/core/inventory/slot-fit";
+import type { FilterSlot, HomeBook } from "@/core/inventory/inventory";
 import { Facts } from "./facts";
 
 /** From this share on, air past the frame is worth counting among what wears the filter. */

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { Unit } from "@/core/register/register";
+import type { Unit } from "@/core/inventory/inventory";
 import { ShutOffPress } from "./shut-off";
 
 /** Over every page of a unit but its sheet: where one is, and how to shut the machine off. */

@@ -1,0 +1,91 @@
+import { z } from "zod";
+import { addMonths, toDay } from "../quantities/plain-date";
+import { withDefault } from "../quantities/schemas";
+import { reaches, roundPhysical } from "../quantities/rounding";
+import { filtersInTurn } from "../filters/wear";
+import { slotSchema, wearInput, type WearInput } from "../filters/wear-schema";
+
+const MONTHS_PER_YEAR = 12;
+const DEFAULT_YEARS = 3;
+const DEFAULT_CHANGE_MINUTES = 10;
+
+/** Everything but the slot, which each option brings. */
+const wearWithoutSlot = z.looseObject({ slot: z.undefined().optional() });
+
+const optionSchema = z.strictObject({
+  name: z.string(),
+  slot: slotSchema,
+  /** Of a pack, in minor units. */
+  price: z.number().min(0),
+  packOf: withDefault(z.number().int().positive(), 1),
+  changeMinutes: withDefault(z.number().min(0), DEFAULT_CHANGE_MINUTES),
+  /** Once, for a deeper frame or another housing. */
+  conversionCost: withDefault(z.number().min(0), 0),
+});
+
+export const compareFiltersInput = z
+  .strictObject({
+    wear: wearWithoutSlot,
+    options: z.array(optionSchema).min(1),
+    years: withDefault(z.number().positive(), DEFAULT_YEARS),
+  })
+  .transform((input, context) => {
+    const wears: WearInput[] = [];
+    for (const { slot } of input.options) {
+      // Looks were of one filter; the options are held at the belief that is given.
+      const parsed = wearInput.safeParse({ looks: [], ...input.wear, slot });
+      if (!parsed.success) {
+        for (const issue of parsed.error.issues)
+          context.addIssue({
+            code: "custom",
+            path: ["wear", ...issue.path],
+            message: issue.message,
+          });
+        return z.NEVER;
+      }
+      wears.push({ ...parsed.data, looks: [] });
+    }
+    return { ...input, wears };
+  });
+
+export const compareFiltersOutput = z.strictObject({
+  options: z.array(
+    z.strictObject({
+      name: z.string(),
+      changes: z.number().int(),
+      changesPerYear: z.number(),
+      costPerYear: z.number(),
+      minutesPerYear: z.number(),
+      paybackYears: z.number().nullable(),
+    }),
+  ),
+});
+
+/** What filters of different depth or make cost in the same place over some years. */
+export function compareFilters({
+  options,
+  years,
+  wears,
+}: z.output<typeof compareFiltersInput>): z.output<typeof compareFiltersOutput> {
+  const rows = options.map((option, i) => {
+    const wear = wears[i]!;
+    const end = toDay(addMonths(wear.fittedOn, Math.round(MONTHS_PER_YEAR * years)));
+    const changes = filtersInTurn(wear, end).length;
+    const costPerYear = (changes * option.price) / option.packOf / years;
+    return { option, changes, costPerYear };
+  });
+  const first = rows[0]!;
+  return {
+    options: rows.map(({ option, changes, costPerYear }) => {
+      const saving = first.costPerYear - costPerYear;
+      return {
+        name: option.name,
+        changes,
+        changesPerYear: roundPhysical(changes / years),
+        costPerYear: roundPhysical(costPerYear),
+        minutesPerYear: roundPhysical((changes * option.changeMinutes) / years),
+        paybackYears: reaches(0, saving) ? null : roundPhysical(option.conversionCost / saving),
+      };
+    }),
+  };
+}

@@ -1,0 +1,170 @@
+import type { PlainDate } from "../quantities/plain-date";
+import { isRound } from "../quantities/size";
+import { FINAL_RATIO } from "./belief";
+import type { Driver, DriverKind } from "./drivers";
+import { SHORTER_LIFE_SHARE, wearOfPlace, type PlaceContext, type Stint } from "./place-history";
+import { RELIEF_SHARE, type WearResult, type WearSlot } from "./wear-schema";
+import { driverSchema } from "./drivers";
+import { ductCleanings } from "../history/duct-cleanings";
+import { hoursOf } from "./hours-away";
+import { historyOf } from "../history/record";
+import type {
+  AirSystem,
+  FilterSlot,
+  HomeBook,
+  Item,
+  ScopedDriver,
+  Unit,
+} from "../inventory/inventory";
+
+/** Whether a driver's scope takes in a slot of an air system. */
+function reaches(
+  driver: ScopedDriver,
+  slot: FilterSlot,
+  roomId: string | undefined,
+  systemId: string,
+): boolean {
+  switch (driver.scope) {
+    case "home":
+      return true;
+    case "room":
+      return driver.roomId === roomId;
+    case "system":
+      return driver.systemId === systemId;
+    case "part":
+      return driver.partId === slot.id;
+  }
+}
+
+type DustDriver = ScopedDriver & { kind: DriverKind };
+const isDust = (driver: ScopedDriver): driver is DustDriver =>
+  driver.kind !== "breathing-trouble" && driver.kind !== "away";
+
+/** The engine's form of a driver in the register. */
+export function engineDriver(driver: DustDriver): Driver {
+  const { id, kind, count, fraction, from, to } = driver;
+  const dated = kind === "duct-cleaning" || kind === "moved-in";
+  return driverSchema.parse({
+    id,
+    kind,
+    ...(count === undefined ? {} : { count }),
+    ...(fraction === undefined ? {} : { fraction }),
+    ...(dated ? { on: from } : { from, to }),
+  });
+}
+
+export function driversOf(book: HomeBook, slot: FilterSlot): ScopedDriver[] {
+  const unit = book.units.find((each) => each.id === slot.unitId);
+  const roomId = slot.roomId ?? unit?.roomId;
+  return book.drivers.filter((driver) => reaches(driver, slot, roomId, unit?.systemId ?? ""));
+}
+
+/** Whether somebody whose breathing is troubled breathes what this filter lets through, today. */
+function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: PlainDate) {
+  return (
+    slot.airSide !== "extract" &&
+    slot.media !== "humidifier-panel" &&
+    drivers.some(
+      ({ kind, from, to }) =>
+        kind === "breathing-trouble" &&
+        (from === undefined || from <= today) &&
+        (to === undefined || to >= today),
+    )
+  );
+}
+
+export const systemOf = (book: HomeBook, unit: Unit): AirSystem | undefined =>
+  book.systems.find((each) => each.id === unit.systemId);
+
+/** The dust of duct cleanings that are in the record, where air of ducts passes. */
+function ductDust(book: HomeBook, system: AirSystem): Driver[] {
+  if (!system.ducted) return [];
+  return ductCleanings(book).map((on) => ({ kind: "duct-cleaning", on, id: `ducts-${on}` }));
+}
+
+export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): PlaceContext {
+  const unit = book.units.find((each) => each.id === slot.unitId);
+  const system = unit && systemOf(book, unit);
+  if (!system) throw new Error(`contextOf: slot ${slot.id} has no air system`);
+  const drivers = driversOf(book, slot);
+  return {
+    climate: book.home.climate,
+    actuals: book.actuals,
+    equipment: system.equipment,
+    measured: hoursOf(book, system, drivers),
+    drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(book, system)],
+    lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
+  };
+}
+
+const MM2_PER_M2 = 1_000_000;
+
+/** The area that air passes, all filters of the slot together, m². */
+export function faceAreaM2({ filterCount, nominal: { text, mm } }: FilterSlot): number {
+  // Through a cylinder air comes from all round.
+  const width = isRound(text) ? Math.PI * mm.w : mm.w;
+  return (filterCount * width * mm.h) / MM2_PER_M2;
+}
+
+function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
+  return {
+    media: item?.media ?? slot.media,
+    rating: item ? item.rating : slot.rating,
+    airSide: slot.airSide,
+    faceAreaM2: faceAreaM2(slot),
+    airflowM3h: undefined,
+    baseHours: slot.baseHours,
+    maxAgeDays: slot.maxAgeDays,
+    cleanDropPa: slot.cleanDropPa,
+    finalRatio: FINAL_RATIO,
+  };
+}
+
+/** The job of vacuuming a filter where it sits: it stays the same filter, with less in it. */
+export const VACUUM = "vacuum";
+
+/** From each fitting or cleaning of a part to the next, with the looks and reliefs between. */
+export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
+  const stints: Stint[] = [];
+  const history = historyOf(book, slot.id);
+  // What was seen before somebody had it forgotten teaches nothing any more.
+  const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
+  const starts = history.filter((event) => event.kind === "fitted" || event.kind === "cleaned");
+  starts.forEach((start, i) => {
+    const until = starts[i + 1]?.date;
+    const item = book.items.find((each) => each.id === start.itemId);
+    const looks = history.filter(
+      (event) =>
+        event.kind === "look" &&
+        event.recordedAt > forgotten &&
+        event.date > start.date &&
+        // The look at the old filter on the day of the change belongs to the old one.
+        (until === undefined || event.date <= until),
+    );
+    const vacuumed = history.filter(
+      ({ kind, taskKey, date }) =>
+        kind === "done" &&
+        taskKey === VACUUM &&
+        date > start.date &&
+        (until === undefined || date < until),
+    );
+    stints.push({
+      startedOn: start.date,
+      reliefs: vacuumed.map(({ date }) => ({ date, share: RELIEF_SHARE })),
+      slot: wearSlotOf(slot, item),
+      // A pressure says nothing without what a clean one takes: it counts again once that is known.
+      looks: looks.flatMap(({ date, look }) => {
+        const { grade, pressureDropPa } = look ?? {};
+        const pressure = slot.cleanDropPa === undefined ? undefined : pressureDropPa;
+        return grade === undefined && pressure === undefined
+          ? []
+          : [{ date, grade, pressureDropPa: pressure }];
+      }),
+    });
+  });
+  return stints;
+}
+
+/** How the filter in a slot stands; null when none was ever recorded. */
+export const wearOfSlot = (book: HomeBook, slot: FilterSlot, today: PlainDate): WearResult | null =>
+  wearOfPlace(contextOf(book, slot, today), stintsOf(book, slot), today);

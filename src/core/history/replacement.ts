@@ -1,0 +1,32 @@
+import { MEDIA, type MediaFacts } from "../filters/media";
+import type { FilterSlot, HistoryEvent, Item } from "../inventory/inventory";
+
+export type FittingIds = { event: string; item: string };
+export type Happened = Pick<HistoryEvent, "date" | "recordedAt" | "runId" | "words" | "minutes">;
+
+/**
+ * What a renewal adds to the record: a new item and its fitting, or, for a medium that is cleaned,
+ * that the item which was in place went back.
+ */
+export function fittingOf(
+  slot: FilterSlot,
+  ids: FittingIds,
+  happened: Happened,
+  itemBefore?: string,
+): { event: HistoryEvent; item: Item | null } {
+  const facts: MediaFacts = MEDIA[slot.media];
+  const base = { id: ids.event, unitId: slot.unitId, partId: slot.id, ...happened };
+  if (facts.cleaned && itemBefore)
+    return { event: { ...base, kind: "cleaned", itemId: itemBefore }, item: null };
+  const item: Item = {
+    id: ids.item,
+    partId: slot.id,
+    media: slot.media,
+    sizeText: slot.nominal.text,
+    ...(slot.rating ? { rating: slot.rating } : {}),
+    ...(slot.priceMinor === undefined ? {} : { priceMinor: slot.priceMinor }),
+  };
+  const cost =
+    slot.priceMinor === undefined ? {} : { costMinor: slot.priceMinor * slot.filterCount };
+  return { event: { ...base, ...cost, kind: "fitted", itemId: item.id }, item };
+}

@@ -1,0 +1,116 @@
+import type { EndEntry, LooseEnds, OpenEnd } from "./loose-ends";
+import { inStep, safeEnds } from "./loose-ends";
+import { endWordsOf } from "./run";
+import type { RunJob, RunState } from "./run-state";
+
+/** An end left open somewhere in a home, and where to go to put it right. */
+export type HomeEnd = OpenEnd & {
+  /** The run it belongs to, while that is going on. */
+  runId?: string;
+  /** What it is, in the words of its step: “core drying”. */
+  label?: string;
+  /** Why it stays open, where somebody said so. */
+  words?: string;
+  blockedBy: string[];
+  /** A drying part that has to wait still. */
+  isDrying: boolean;
+};
+
+/** Whether an end is of this run: its name begins with the run's. */
+const isOf = (end: { id: string }, { job }: Going) => end.id.startsWith(`${job.place.run}:`);
+
+/**
+ * The openings and closings of a home. Each list is in the order it was recorded, whatever the clocks
+ * of its devices said. A run that goes on again after its finish was taken back has its ends itself.
+ */
+function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndEntry[] {
+  const outlived = recorded.filter((entry) => !going.some((run) => isOf(entry, run)));
+  return [...inStep(outlived), ...going.flatMap((run) => run.state.log)];
+}
+
+/** What is open at one unit beside one of its runs: that run must not bring its power back over it. */
+export function openBeside(
+  now: string,
+  recorded: readonly Recorded[],
+  going: readonly Going[],
+  runId: string,
+): EndEntry[] {
+  const others = going.filter(({ job }) => job.place.run !== runId);
+  const log = logOfHome(
+    recorded.filter(({ id }) => !id.startsWith(`${runId}:`)),
+    others,
+  );
+  const open = new Set(safeEnds({ now, log }).open.map(({ id }) => id));
+  return log.filter(({ id, action }) => action === "open" && open.has(id));
+}
+
+export type HomeEnds = { open: HomeEnd[]; order: string[] };
+
+type Recorded = EndEntry & { label?: string; words?: string };
+type Going = { job: RunJob; state: RunState };
+
+/** What is open in a home: of the runs going on, and what outlived its run. */
+export function endsOfHome(
+  now: string,
+  recorded: readonly Recorded[],
+  going: readonly Going[],
+): HomeEnds {
+  const ends: LooseEnds = safeEnds({ now, log: logOfHome(recorded, going) });
+  const open = ends.open.map((end): HomeEnd => {
+    const run = going.find((each) => isOf(end, each));
+    const said = recorded.findLast((entry) => entry.id === end.id && entry.action === "open");
+    const label = run ? endWordsOf(run.state, run.job.place, end.id) : said?.label;
+    return {
+      ...end,
+      ...(run ? { runId: run.job.place.run } : {}),
+      ...(label ? { label } : {}),
+      ...(said?.words ? { words: said.words } : {}),
+      blockedBy: ends.blocked.filter((block) => block.id === end.id).flatMap((block) => block.by),
+      isDrying: ends.blocked.some((block) => block.id === end.id && block.why === "still-drying"),
+    };
+  });
+  return { open, order: ends.order };
+}
+
+/** What one thing left open is: all of a run that is going on, or one end that outlived its run. */
+export type LeftOpen = {
+  id: string;
+  unit: string;
+  part?: string;
+  runId?: string;
+  since: string;
+  /** Longest open first. */
+  ends: HomeEnd[];
+  /** What dries, and until when; the last of them where there are several. */
+  drying?: HomeEnd & { readyAt: string };
+};
+
+/** The loose ends of a home, those of one run together, in the order in which they are put right. */
+export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
+  const groups = new Map<string, LeftOpen>();
+  for (const id of order) {
+    const end = open.find((each) => each.id === id);
+    if (!end) continue;
+    const key = end.runId ?? end.id;
+    const group = groups.get(key) ?? {
+      id: key,
+      unit: end.unit,
+      ...(end.runId ? { runId: end.runId } : {}),
+      since: end.since,
+      ends: [],
+    };
+    group.ends = [...group.ends, end].sort((a, b) => (a.since < b.since ? -1 : 1));
+    group.since = group.ends[0]!.since;
+    // A switch names no part; what is open behind it does.
+    const part = group.ends.find((each) => each.part)?.part;
+    if (part) group.part = part;
+    const dries = group.ends.filter(
+      (each): each is HomeEnd & { readyAt: string } =>
+        each.end === "part-drying" && each.readyAt !== undefined,
+    );
+    if (dries.length > 0)
+      group.drying = dries.reduce((last, each) => (each.readyAt > last.readyAt ? each : last));
+    groups.set(key, group);
+  }
+  return [...groups.values()];
+}

@@ -1,0 +1,208 @@
+import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
+import type { AlarmSeen, AlarmState, ReadingSeen } from "./run-event";
+import { dayIn, type PlainDate } from "../quantities/plain-date";
+import { endWordsOf } from "./run";
+import type { RunJob, RunState, Settled } from "./run-state";
+import type { EndEntry } from "./loose-ends";
+import type { HistoryEvent } from "../inventory/inventory";
+
+export type RunWhere = {
+  homeTimeZone: string;
+  runId: string;
+  unitId?: string;
+  partId?: string;
+  taskKey: string;
+  recordedAt: string;
+  /** The filter that was in place before, where it is a slot. */
+  itemBefore?: string;
+  /** The homes' CO alarms, for a display read at every one of them. */
+  alarms: readonly string[];
+  /** Which unit a slot belongs to. */
+  unitOfSlot: (slotId: string) => string | undefined;
+};
+
+/** The step from which the job counts, if it was done before anybody turned back. */
+export const countedStep = (state: RunState): Settled | undefined =>
+  state.settled.find(
+    ({ step, leftOpen, handedOver, onReturn }) =>
+      step.renews === true && leftOpen === undefined && !handedOver && !onReturn,
+  );
+
+const base = (where: RunWhere) => ({
+  recordedAt: where.recordedAt,
+  runId: where.runId,
+  ...(where.unitId ? { unitId: where.unitId } : {}),
+  ...(where.partId ? { partId: where.partId } : {}),
+});
+
+/** The filter of the house that was chosen on the way. */
+const chosenSlot = (state: RunState): string | undefined =>
+  state.settled.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.place;
+
+const NO_LIMITS = { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined };
+
+/** The looks and readings among what was seen, as entries of the record; the same names every time. */
+export function seenEntries(state: RunState, where: RunWhere): HistoryEvent[] {
+  return state.settled.flatMap((settled) => entriesOf(settled, chosenSlot(state), where));
+}
+
+function entriesOf(
+  { step, seen, at, event }: Settled,
+  chosen: string | undefined,
+  where: RunWhere,
+): HistoryEvent[] {
+  const { records } = step;
+  const common = { ...base(where), date: dayOf(where, at) };
+  const taken = (
+    of: { kind: ReadingKind; value: number | string; unit?: string | undefined },
+    id: string,
+    unitId = where.unitId,
+    typed?: ReadingSeen["typed"],
+  ): HistoryEvent => ({
+    ...common,
+    ...(unitId === where.unitId ? {} : { unitId }),
+    id,
+    kind: "reading",
+    reading: {
+      ...of,
+      unit: isWordKind(of.kind) ? undefined : of.unit,
+      rated: undefined,
+      limits: NO_LIMITS,
+      school: undefined,
+      flags: [],
+      mode: undefined,
+      ...(typed ? { typed } : {}),
+    },
+  });
+  switch (records?.kind) {
+    case "look": {
+      if (!seen.grade) return [];
+      const place = seen.place ?? chosen;
+      const partId = place ?? where.partId;
+      const unitId = partId ? (where.unitOfSlot(partId) ?? where.unitId) : where.unitId;
+      const look = { grade: seen.grade };
+      const item = where.itemBefore && !place ? { itemId: where.itemBefore } : {};
+      return [{ ...common, ...item, id: `${event}-look`, kind: "look", look, unitId, partId }];
+    }
+    case "alarms":
+      return (seen.alarms ?? []).flatMap(({ place, ppm }) =>
+        ppm === undefined
+          ? []
+          : [
+              taken(
+                { kind: "co-ppm", value: ppm, unit: "ppm" },
+                `${event}-reading-${place}`,
+                place,
+              ),
+            ],
+      );
+    case "choice": {
+      const { reads } = records.options.find(({ value }) => value === seen.choice) ?? {};
+      return reads ? [taken({ kind: reads.reading, value: reads.value }, `${event}-reading`)] : [];
+    }
+    case "reading": {
+      const kind = records.reading;
+      const each = (seen.each ?? []).map(({ place, value }) =>
+        taken({ kind, value }, `${event}-reading-${place}`, place),
+      );
+      if (!seen.reading) return each;
+      const { value, unit, typed } = seen.reading;
+      const one = (unitId: string | undefined, id: string) =>
+        taken({ kind, value, unit }, id, unitId, typed);
+      if (records.of !== "every-co-alarm")
+        return [...each, one(seen.place ?? where.unitId, `${event}-reading`)];
+      // Zero everywhere was read everywhere; anything else belongs to the one that shows it.
+      const alarms = value === 0 ? where.alarms : [seen.place ?? where.alarms[0]];
+      return alarms.map((alarm, i) => one(alarm, `${event}-reading-${i}`));
+    }
+    default:
+      return [];
+  }
+}
+
+const dayOf = (where: RunWhere, at: string): PlainDate => dayIn(where.homeTimeZone, Date.parse(at));
+
+/** How alarms were found that show no figure. */
+function alarmWords(alarms: readonly AlarmSeen[]): string[] {
+  const count = (state: AlarmState) => alarms.filter((alarm) => alarm.state === state).length;
+  const said = [
+    [count("tested"), "tested and sounded"],
+    [count("quiet"), "quiet"],
+    [count("silent"), "silent when tested"],
+    [count("chirps"), "chirping"],
+  ] as const;
+  const words = said.flatMap(([n, state]) => (n > 0 ? [`${n} ${state}`] : []));
+  return words.length > 0 ? [`CO alarms: ${words.join(", ")}`] : [];
+}
+
+/** What was said in passing, and which answers suggest something, in one line. */
+export function wordsOf(state: RunState): string | undefined {
+  const said = [
+    ...state.settled.flatMap(({ step, seen }) =>
+      step.records?.kind === "choice"
+        ? step.records.options.flatMap(({ value, name, suggests }) =>
+            value === seen.choice && suggests ? [name.toLowerCase()] : [],
+          )
+        : [],
+    ),
+    ...state.settled.flatMap(({ step: { records }, seen }) =>
+      records?.kind === "words" && seen.words ? [`${records.label}: ${seen.words}`] : [],
+    ),
+    ...state.settled.flatMap(({ seen }) => alarmWords(seen.alarms ?? [])),
+    ...state.notes.map((note) => note.words),
+    ...state.madeSafe.map(({ words }) => `made safe: ${words}`),
+    ...(state.round > 0 ? [`${state.round + 1} rounds until it was clear`] : []),
+  ];
+  return said.length > 0 ? said.join("; ") : undefined;
+}
+
+/** The job done, at the day of the step from which it counts; null where it was not. */
+export function doneEntry(state: RunState, where: RunWhere): HistoryEvent | null {
+  const counted = countedStep(state);
+  if (!counted) return null;
+  const { minutes, costMinor } = state.finish ?? {};
+  const words = wordsOf(state);
+  return {
+    ...base(where),
+    id: `${counted.event}-done`,
+    kind: "done",
+    taskKey: where.taskKey,
+    date: dayOf(where, counted.at),
+    ...(words ? { words } : {}),
+    ...(minutes === undefined ? {} : { minutes }),
+    ...(costMinor === undefined ? {} : { costMinor }),
+  };
+}
+
+/** That a job was not possible, why, and when to try again; null where nobody turned back. */
+export function putOffEntry(state: RunState, where: RunWhere): HistoryEvent | null {
+  const { turnedBack } = state;
+  if (!turnedBack || countedStep(state)) return null;
+  return {
+    ...base(where),
+    id: `${turnedBack.event}-put-off`,
+    kind: "put-off",
+    taskKey: where.taskKey,
+    date: dayOf(where, turnedBack.at),
+    words: turnedBack.words,
+    ...(turnedBack.until ? { until: turnedBack.until as PlainDate } : {}),
+  };
+}
+
+/** What stays open when a run is over, with the words of whoever left it so. */
+export function endsLeft(
+  job: RunJob,
+  state: RunState,
+): (EndEntry & { label?: string; words?: string })[] {
+  return state.ends.open.flatMap((end) => {
+    const entry = state.log.find((each) => each.id === end.id && each.action === "open");
+    const left = state.settled.find(
+      ({ step, leftOpen }) =>
+        leftOpen !== undefined && end.id === `${job.place.run}:${step.closes}`,
+    );
+    const label = endWordsOf(state, job.place, end.id);
+    return entry
+      ? [{ ...entry, ...(label ? { label } : {}), ...(left ? { words: left.leftOpen } : {}) }]
+      : [];
+  });
+}

@@ -1,0 +1,112 @@
+import { z } from "zod";
+import { daysFrom, fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
+import { dateSchema, withDefault } from "../quantities/schemas";
+import { taskSchema, type DueTask } from "./trigger";
+import { clockwork, type Clockwork, type Dates } from "./due-calculator";
+import { asDates } from "./due";
+
+/** Windows are given for every day: further ahead there would be too many. */
+const MOST_DAYS = 10_958;
+
+export const chainInput = z
+  .strictObject({
+    today: dateSchema,
+    until: dateSchema,
+    task: taskSchema,
+    /** Days that are settled: pinned by hand, or of a published round. */
+    fixed: withDefault(
+      z.array(z.strictObject({ n: z.number().int().positive(), day: dateSchema })),
+      [],
+    ),
+  })
+  .superRefine(({ today, until }, context) => {
+    const problem = (message: string) =>
+      context.addIssue({ code: "custom", path: ["until"], message });
+    if (until < today) problem("ends before it starts");
+    else if (daysFrom(today, until) > MOST_DAYS) problem("no chain is longer than thirty years");
+  });
+
+export const chainOutput = z.strictObject({
+  occurrences: z.array(
+    z.strictObject({
+      n: z.number().int(),
+      opens: dateSchema.nullable(),
+      due: dateSchema,
+      closes: dateSchema.nullable(),
+      day: dateSchema,
+    }),
+  ),
+  windows: z.strictObject({
+    from: dateSchema,
+    opens: z.array(dateSchema.nullable()),
+    due: z.array(dateSchema.nullable()),
+    closes: z.array(dateSchema.nullable()),
+  }),
+});
+export type Chain = z.output<typeof chainOutput>;
+
+/** One coming round of a job; `n` counts from 1, the next. `day` is when it is taken to be done. */
+export type Occurrence = Dates & { n: number; due: DayNumber; day: DayNumber };
+
+export type Settled = ReadonlyMap<number, DayNumber>;
+const NOTHING_SETTLED: Settled = new Map();
+
+/**
+ * The coming rounds of a job up to `until`, each counted from the day the one before is done: its
+ * settled day, else its due day; what is past already can be done today at the soonest.
+ */
+export function occurrencesOf(
+  work: Clockwork,
+  today: DayNumber,
+  until: DayNumber,
+  settled: Settled = NOTHING_SETTLED,
+): Occurrence[] {
+  const occurrences: Occurrence[] = [];
+  let dates = work.now();
+  let before = -Infinity;
+  for (let n = 1; dates !== null && dates.due !== null; n++) {
+    const day: DayNumber = settled.get(n) ?? Math.max(today, dates.due);
+    // A job that is asked for again on the day it was done would never end.
+    if (day > until || day <= before) break;
+    occurrences.push({ n, opens: dates.opens, due: dates.due, closes: dates.closes, day });
+    before = day;
+    dates = work.after(day);
+  }
+  return occurrences;
+}
+
+export const clockworkOf = (
+  task: DueTask,
+  today: DayNumber,
+  until: DayNumber,
+  settled: Settled = NOTHING_SETTLED,
+): Clockwork =>
+  clockwork(task.cadence, task, { today, from: Math.min(today, ...settled.values()), until });
+
+/** The rounds of a job ahead, and what each possible day of doing it would make of the next. */
+export function chain(input: z.output<typeof chainInput>): Chain {
+  const today = toDay(input.today);
+  const until = toDay(input.until);
+  const settled = new Map(input.fixed.map(({ n, day }) => [n, toDay(day)]));
+  const work = clockworkOf(input.task, today, until, settled);
+  const windows = {
+    opens: [] as (PlainDate | null)[],
+    due: [] as (PlainDate | null)[],
+    closes: [] as (PlainDate | null)[],
+  };
+  for (let done = today; done <= until; done++) {
+    const { opens, due, closes } = asDates(work.after(done));
+    windows.opens.push(opens);
+    windows.due.push(due);
+    windows.closes.push(closes);
+  }
+  return {
+    occurrences: occurrencesOf(work, today, until, settled).map(({ n, due, day, ...rest }) => ({
+      n,
+      ...asDates({ ...rest, due }),
+      due: fromDay(due),
+      day: fromDay(day),
+    })),
+    windows: { from: input.today, ...windows },
+  };
+}

@@ -1,0 +1,91 @@
+import { z } from "zod";
+import { fromDay, toDay, type DayNumber } from "../quantities/plain-date";
+import { dateSchema } from "../quantities/schemas";
+import { wearSummary } from "../filters/wear";
+import type { Cadence, DueInput, DueTask } from "./trigger";
+import { clockwork, soonest, type Asked, type Dates } from "./due-calculator";
+
+export const DUE_STATES = ["not-yet", "open", "due", "past", "none"] as const;
+export type DueState = (typeof DUE_STATES)[number];
+
+const maybeDate = dateSchema.nullable();
+export const datesSchema = z.strictObject({
+  opens: maybeDate,
+  due: maybeDate,
+  closes: maybeDate,
+});
+export const dueOutput = z.strictObject({
+  ...datesSchema.shape,
+  state: z.enum(DUE_STATES),
+  reason: z.strictObject({ code: z.string(), facts: z.record(z.string(), z.unknown()) }),
+});
+export type DueResult = z.output<typeof dueOutput>;
+
+export const asDates = (dates: Dates | null): z.output<typeof datesSchema> => {
+  const date = (day: DayNumber | null) => (day === null ? null : fromDay(day));
+  return {
+    opens: date(dates?.opens ?? null),
+    due: date(dates?.due ?? null),
+    closes: date(dates?.closes ?? null),
+  };
+};
+
+/** How a job stands on a day: a window that has not come into sight counts as not yet open. */
+export function stateOn(dates: Dates | null, today: DayNumber): DueState {
+  if (!dates) return "none";
+  if (dates.opens === null || today < dates.opens) return "not-yet";
+  if (dates.due === null || today < dates.due) return "open";
+  if (dates.closes === null || today <= dates.closes) return "due";
+  return "past";
+}
+
+/** What the dates were counted from, for the words beside them. */
+function factsOf(cadence: Cadence, task: DueTask, asked: Asked): Record<string, unknown> {
+  const base = task.lastDone ?? task.since ?? null;
+  switch (cadence.kind) {
+    case "every":
+      return { base, n: cadence.n, unit: cadence.unit, within: cadence.within ?? null };
+    case "run-hours":
+      return { base, hours: cadence.n };
+    case "season":
+      return { base, anchor: cadence.anchor, offsetDays: cadence.offsetDays };
+    case "age":
+      return { manufactured: task.manufactured ?? null, ...cadence };
+    case "after":
+      return { event: cadence.event, days: cadence.days };
+    case "reading": {
+      const readings = task.readings.filter((each) => each.kind === cadence.reading);
+      const latest = readings.reduce((last, each) => (each.date >= last.date ? each : last));
+      return { ...latest };
+    }
+    case "wear": {
+      const { limitedBy, percentNow, looksUsed } = wearSummary(task.wear!);
+      return { limitedBy, percentNow, looksUsed };
+    }
+    case "earliest": {
+      const index = soonest(cadence.of.map((each) => clockwork(each, task, asked).now()));
+      const governing = cadence.of[index!]!;
+      return { governs: index, code: governing.kind, ...factsOf(governing, task, asked) };
+    }
+  }
+}
+
+/**
+ * When a job opens, is due and closes, how that stands today, and what it was counted from.
+ *
+ * @source docs/sources.md#cadences
+ */
+export function due(input: DueInput): DueResult {
+  const { today: date, cadence, ...rest } = input;
+  const today = toDay(date);
+  const task = { cadence, ...rest };
+  const asked: Asked = { today, from: today, until: today };
+  const dates = clockwork(cadence, task, asked).now();
+  return {
+    ...asDates(dates),
+    state: stateOn(dates, today),
+    reason: dates
+      ? { code: cadence.kind, facts: factsOf(cadence, task, asked) }
+      : { code: "none", facts: {} },
+  };
+}

@@ -1,0 +1,84 @@
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
+import {
+  agoWords,
+  awayWords,
+  dateWords,
+  dayAndMonth,
+  monthWords,
+  spanWords,
+} from "../quantities/words";
+import type { TaskStanding } from "./schedule";
+
+type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state"> &
+  Partial<Pick<TaskStanding, "because">>;
+
+/** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”. */
+export function dueWords({ due, closes, state }: Dates, today: PlainDate): string {
+  switch (state) {
+    case "none":
+      return "";
+    case "past":
+      return `${spanWords(daysFrom(closes ?? due ?? today, today))} over`;
+    case "due":
+      return due === today ? "today" : "now";
+    case "open":
+    case "not-yet":
+      return due ? awayWords(due, today) : "not within three years";
+  }
+}
+
+/** The days around it: “12 to 23 Mar”, “until 23 Mar”, “was due by 28 Feb”. */
+export function windowWords(
+  { opens, due, closes, state, because }: Dates,
+  today: PlainDate,
+): string {
+  if (!due) return "";
+  if (because?.kind === "age" && opens && closes)
+    return state === "past"
+      ? `spent since ${monthWords(closes)}: replace it`
+      : `spent between ${monthWords(opens)} and ${monthWords(closes)}${state === "not-yet" ? "" : ": replace it"}`;
+  const day = (date: PlainDate) => dayAndMonth(date, today);
+  switch (state) {
+    case "past":
+      return `was due by ${day(closes ?? due)}`;
+    case "due":
+      return closes ? `until ${day(closes)}` : `since ${day(due)}`;
+    default: {
+      if (!opens || !closes || opens === closes) return dateWords(due, today);
+      const month = (date: PlainDate) => date.slice(0, 7);
+      const from = month(opens) === month(closes) ? String(Number(opens.slice(8))) : day(opens);
+      return `${from} to ${day(closes)}`;
+    }
+  }
+}
+
+/** When it was last done, or since when it is owed. */
+export function lastWords(
+  { lastDone, since, because }: Pick<TaskStanding, "lastDone" | "since" | "because">,
+  today: PlainDate,
+): string {
+  const { kind } = because;
+  // Nothing is counted from a day on which it was entered.
+  if (!lastDone && (kind === "age" || kind === "after" || kind === "reading"))
+    return "not done yet";
+  if (lastDone) return `last ${dateWords(lastDone, today)}, ${agoWords(lastDone, today)}`;
+  return since ? `not done yet, counted from ${dayAndMonth(since, today)}` : "not done yet";
+}
+
+/** “put off to Sat 21 Mar: the ladder is too short”; empty where nobody tried in vain. */
+export function putOffWords({ putOff }: Pick<TaskStanding, "putOff">, today: PlainDate): string {
+  if (!putOff) return "";
+  const { on, until, words } = putOff;
+  return until && until > today
+    ? `put off to ${dateWords(until, today)}: ${words}`
+    : `not possible on ${dateWords(on, today)}: ${words}`;
+}
+
+/** How far a job has come from when it was last done to when it is due; 1 is due. Null without dates. */
+export function jobFill(standing: TaskStanding, today: PlainDate): number | null {
+  const { due, opens, lastDone, since, state } = standing;
+  if (state === "none" || !due) return null;
+  const base = lastDone ?? since ?? opens;
+  if (!base || base >= due) return base && base < today ? 1 : 0;
+  return Math.max(0, daysFrom(base, today) / daysFrom(base, due));
+}
