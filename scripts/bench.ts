@@ -1,7 +1,7 @@
 /** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
-import { sluiceHouse } from "../src/content/demo/demo-homes";
-import { AGENDA_DAYS, agendaNow } from "../src/content/agendas";
-import { tasksOf } from "../src/content/home-tasks";
+import { sluiceHouse } from "../demo/demo-homes";
+import { AGENDA_DAYS, agendaNow } from "../src/server/snapshots/agendas";
+import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { agendaOf } from "../src/core/scheduling/schedule";
 import { benchPages } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";

@@ -1,4 +1,4 @@
-import { sluiceHouse, type Demo } from "../src/content/demo/demo-homes";
+import { sluiceHouse, type Demo } from "../demo/demo-homes";
 import { addDays, type PlainDate } from "../src/core/quantities/plain-date";
 import type {
   FilterSlot,

@@ -1,12 +1,12 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { sluiceHouse, theBoathouse } from "@/content/demo/demo-homes";
-import { truths } from "@/content/demo/sluice-house";
+import { sluiceHouse, theBoathouse } from "../demo/demo-homes";
+import { truths } from "../demo/sluice-house";
 import { unitKind } from "@/content/unit-kinds";
 import { readAnswers } from "@/core/inventory/attribute";
 import { fitOfSlot } from "@/core/inventory/slot-fit";
-import { agendaNow } from "../src/content/agendas";
+import { agendaNow } from "../src/server/snapshots/agendas";
 import { standingOf } from "@/core/filters/filter-status";
 import { daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { migrateStore, openStore, type Store } from "@/db/client";

@@ -1,7 +1,7 @@
 import sharp from "sharp";
-import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../src/content/demo/demo-homes";
-import type { DemoRun } from "../src/content/demo/sluice-house";
-import type { DemoPhoto } from "../src/content/demo/demo-photos";
+import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../demo/demo-homes";
+import type { DemoRun } from "../demo/sluice-house";
+import type { DemoPhoto } from "../demo/demo-photos";
 import { procedure } from "../src/content/procedures/library";
 import { usualVariant } from "../src/core/runs/procedure";
 import { isolatorOf, type HomeBook } from "../src/core/inventory/inventory";

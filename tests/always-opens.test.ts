@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { agendaNow } from "@/content/agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { HomeBook } from "@/core/inventory/inventory";
 import { readHomeBook } from "@/db/repositories/home-book";

@@ -1,6 +1,6 @@
 /** Writes Sluice House as plain data: making it up inside Jest takes ten times as long. */
 import { writeFileSync } from "node:fs";
-import { sluiceHouse } from "../src/content/demo/demo-homes";
+import { sluiceHouse } from "../demo/demo-homes";
 import { plainDate } from "../src/core/quantities/plain-date";
 import { NOW, TEMPLATE } from "./demo-template";
 

@@ -5,11 +5,11 @@ import type { HistoryEvent, HomeBook, Part, Unit } from "@/core/inventory/invent
 import { partsOf } from "@/core/scheduling/trigger";
 import { fogLimitOn } from "@/core/readings/fog-limit";
 import { judge, judgeInput } from "@/core/readings/judge";
-import { AGENDA_DAYS } from "./agendas";
+import { AGENDA_DAYS } from "@/server/snapshots/agendas";
 import { calendarOf, partTasks, slotExtras, unitTasks } from "./default-tasks";
-import { tasksOf } from "./home-tasks";
-import { standingsOf } from "./standings";
-import { cadenceWords } from "./task-words";
+import { tasksOf } from "@/core/scheduling/home-tasks";
+import { standingsOf } from "@/server/snapshots/standings";
+import { cadenceWords } from "@/presentation/task-words";
 
 const jobs = (home: HomeBook, on = today): TaskStanding[] =>
   agendaOf(home, tasksOf(home), standingsOf(home, on), on, addDays(on, AGENDA_DAYS));

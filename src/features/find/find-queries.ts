@@ -1,7 +1,7 @@
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedure, renewalOf } from "@/content/procedures/library";
-import { sizeAsPrinted, slotTitle } from "@/content/slot-words";
+import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";

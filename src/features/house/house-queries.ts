@@ -1,10 +1,10 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
-import { standingsOf } from "@/content/standings";
-import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
+import { agendaNow } from "@/server/snapshots/agendas";
+import { standingsOf } from "@/server/snapshots/standings";
+import { bySoonestStatus, statusOf, type FilterStatus } from "@/presentation/filter-status";
 import type { TaskStanding } from "@/core/scheduling/schedule";
 import { todayOrder } from "@/core/scheduling/today-order";
-import { dueWords } from "@/core/scheduling/schedule-words";
+import { dueWords } from "@/presentation/schedule-words";
 import { unitKind } from "@/content/unit-kinds";
 import { daysFrom, readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";

@@ -1,5 +1,5 @@
 import { inSentence } from "@/core/quantities/words";
-import { standingsOf } from "@/content/standings";
+import { standingsOf } from "@/server/snapshots/standings";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import type { HomeBook, ScopedDriver } from "@/core/inventory/inventory";
 

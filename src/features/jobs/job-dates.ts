@@ -1,10 +1,10 @@
-import { AGENDA_DAYS } from "@/content/agendas";
-import { tasksOf, tasksOfUnit } from "@/content/home-tasks";
-import { standingsOf } from "@/content/standings";
+import { AGENDA_DAYS } from "@/server/snapshots/agendas";
+import { tasksOf, tasksOfUnit } from "@/core/scheduling/home-tasks";
+import { standingsOf } from "@/server/snapshots/standings";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
 import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
-import { dueWords, windowWords } from "@/core/scheduling/schedule-words";
+import { dueWords, windowWords } from "@/presentation/schedule-words";
 import type { HomeBook } from "@/core/inventory/inventory";
 import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/scheduling/task";
 

@@ -1,5 +1,5 @@
-import { tasksOf } from "@/content/home-tasks";
-import { cadenceWords } from "@/content/task-words";
+import { tasksOf } from "@/core/scheduling/home-tasks";
+import { cadenceWords } from "@/presentation/task-words";
 import type { Cadence } from "@/core/scheduling/trigger";
 import type { HomeBook } from "@/core/inventory/inventory";
 import type { PlannedTask } from "@/core/scheduling/task";

@@ -1,4 +1,4 @@
-import { cadenceWords, DOER_WORDS, pathOfTask } from "@/content/task-words";
+import { cadenceWords, DOER_WORDS, pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, listWords } from "@/core/quantities/words";
 import {
@@ -7,7 +7,7 @@ import {
   lastWords,
   putOffWords,
   windowWords,
-} from "@/core/scheduling/schedule-words";
+} from "@/presentation/schedule-words";
 import type { TaskStanding } from "@/core/scheduling/schedule";
 import type { DueState } from "@/core/scheduling/due";
 import type { HomeBook } from "@/core/inventory/inventory";

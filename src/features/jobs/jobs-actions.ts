@@ -2,8 +2,8 @@
 
 import { randomUUID } from "node:crypto";
 import { redirect } from "next/navigation";
-import { tasksOf } from "@/content/home-tasks";
-import { pathOfTask } from "@/content/task-words";
+import { tasksOf } from "@/core/scheduling/home-tasks";
+import { pathOfTask } from "@/presentation/task-words";
 import type { HomeBook } from "@/core/inventory/inventory";
 import {
   OWN_KEY,

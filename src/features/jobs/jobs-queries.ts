@@ -1,7 +1,7 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
-import { slotTitle } from "@/content/slot-words";
-import { standingsOf } from "@/content/standings";
+import { agendaNow } from "@/server/snapshots/agendas";
+import { slotTitle } from "@/presentation/slot-words";
+import { standingsOf } from "@/server/snapshots/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
 import type { HomeBook, Unit } from "@/core/inventory/inventory";

@@ -1,8 +1,8 @@
 import "server-only";
 import { calendarOf } from "@/content/default-tasks";
-import { tasksOf } from "@/content/home-tasks";
-import { standingsOf } from "@/content/standings";
-import { cadenceWords, SCHOOL_WORDS } from "@/content/task-words";
+import { tasksOf } from "@/core/scheduling/home-tasks";
+import { standingsOf } from "@/server/snapshots/standings";
+import { cadenceWords, SCHOOL_WORDS } from "@/presentation/task-words";
 import { GRADE_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";

@@ -1,6 +1,6 @@
 import "server-only";
-import { filterStatus } from "@/content/filter-status";
-import { agendaNow } from "@/content/agendas";
+import { filterStatus } from "@/presentation/filter-status";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { partKind } from "@/content/part-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { stintsOf } from "@/core/filters/slot-wear";

@@ -1,7 +1,7 @@
 import "server-only";
-import { tasksOf } from "@/content/home-tasks";
+import { tasksOf } from "@/core/scheduling/home-tasks";
 import { procedure } from "@/content/procedures/library";
-import { slotTitle } from "@/content/slot-words";
+import { slotTitle } from "@/presentation/slot-words";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
 import { homeBook } from "@/db/home-book";

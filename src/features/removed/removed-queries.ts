@@ -6,7 +6,7 @@ import { appStore } from "@/db/app-store";
 import { homeBook } from "@/db/home-book";
 import { listWithdrawn } from "@/db/repositories/history";
 import { listRemoved, type Removed } from "@/db/repositories/removed";
-import { historyLines } from "@/content/history-rows";
+import { historyLines } from "@/presentation/history-rows";
 import { todayIn } from "@/lib/clock";
 
 /** Everything taken out of sight in a home, things and entries, the latest first. */

@@ -1,7 +1,7 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { procedure } from "@/content/procedures/library";
-import { slotTitle } from "@/content/slot-words";
+import { slotTitle } from "@/presentation/slot-words";
 import {
   bringOf,
   minutesOf,

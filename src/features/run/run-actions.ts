@@ -5,7 +5,7 @@ import { redirect, RedirectType } from "next/navigation";
 import { z } from "zod";
 import { NOT_POSSIBLE } from "@/core/runs/run-event";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { notPossibleWords } from "@/content/run-words";
+import { notPossibleWords } from "@/presentation/run-words";
 import type { PlaceAsk } from "@/core/runs/procedure";
 import type { Answers } from "@/core/inventory/attribute";
 import { isRoofWork } from "@/core/inventory/reach";

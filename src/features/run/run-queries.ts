@@ -1,7 +1,7 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
-import { filterStatus, type FilterStatus } from "@/content/filter-status";
-import { standingsOf } from "@/content/standings";
+import { agendaNow } from "@/server/snapshots/agendas";
+import { filterStatus, type FilterStatus } from "@/presentation/filter-status";
+import { standingsOf } from "@/server/snapshots/standings";
 import { unitKind } from "@/content/unit-kinds";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";

@@ -1,7 +1,7 @@
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
-import { agendaNow } from "@/content/agendas";
-import { pathOfTask } from "@/content/task-words";
+import { agendaNow } from "@/server/snapshots/agendas";
+import { pathOfTask } from "@/presentation/task-words";
 import { unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { lintelOf, type Lintel } from "@/core/timeline/lintel";

@@ -1,6 +1,6 @@
 import { effectiveHistory } from "@/core/history/effective-history";
 import { wearOfSlot } from "@/core/filters/slot-wear";
-import { tasksOf } from "@/content/home-tasks";
+import { tasksOf } from "@/core/scheduling/home-tasks";
 import { RENEW } from "@/core/scheduling/task";
 import { plainDate } from "@/core/quantities/plain-date";
 import { appendEvent } from "@/db/repositories/history";

@@ -1,6 +1,6 @@
 import "server-only";
 import { readingFigure, unitsFor } from "@/core/readings/reading-units";
-import { slotTitle } from "@/content/slot-words";
+import { slotTitle } from "@/presentation/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
 import { ratingWords } from "@/core/quantities/rating";

@@ -1,8 +1,8 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { procedure } from "@/content/procedures/library";
-import { filterStatus, type FilterStatus } from "@/content/filter-status";
-import { pathOfTask } from "@/content/task-words";
+import { filterStatus, type FilterStatus } from "@/presentation/filter-status";
+import { pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";

@@ -1,4 +1,4 @@
-import { agendaNow } from "@/content/agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { judgeInput } from "@/core/readings/judge";
 import type { HistoryEvent } from "@/core/inventory/inventory";
 import { watchOf } from "./today-watch";

@@ -1,7 +1,7 @@
 import "server-only";
-import { agendaNow } from "@/content/agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { renewalOf } from "@/content/procedures/library";
-import { reasonWords, standingsOf } from "@/content/standings";
+import { reasonWords, standingsOf } from "@/server/snapshots/standings";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
 import { driversOf } from "@/core/filters/slot-wear";
@@ -17,11 +17,11 @@ import type {
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
-import { bySoonestStatus, statusOf, type FilterStatus } from "@/content/filter-status";
+import { bySoonestStatus, statusOf, type FilterStatus } from "@/presentation/filter-status";
 import type { Standing } from "@/core/filters/filter-status";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
-import { historyLines, type HistoryLine } from "@/content/history-rows";
+import { historyLines, type HistoryLine } from "@/presentation/history-rows";
 
 const MOST_SHOWN = 12;
 

@@ -1,4 +1,4 @@
-import { HOLD_WORDS } from "@/content/run-words";
+import { HOLD_WORDS } from "@/presentation/run-words";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { LinkButton } from "@/ui/button";
 import type { AlarmSheet } from "../alarm-queries";

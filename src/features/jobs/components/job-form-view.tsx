@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { DOER_WORDS, STRETCHES, TURNS } from "@/content/task-words";
+import { DOER_WORDS, STRETCHES, TURNS } from "@/presentation/task-words";
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";

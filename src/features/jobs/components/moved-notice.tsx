@@ -1,4 +1,4 @@
-import { movedBy } from "@/content/moved";
+import { movedBy } from "@/presentation/moved";
 import { homeBook } from "@/db/home-book";
 import { todayIn } from "@/lib/clock";
 

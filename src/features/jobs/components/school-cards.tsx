@@ -1,6 +1,6 @@
 "use client";
 
-import { SCHOOL_WORDS } from "@/content/task-words";
+import { SCHOOL_WORDS } from "@/presentation/task-words";
 import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";

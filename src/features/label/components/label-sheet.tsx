@@ -1,6 +1,6 @@
 import QRCode from "qrcode";
 import { DIRECTION_WORDS } from "@/content/words";
-import { sizeAsPrinted } from "@/content/slot-words";
+import { sizeAsPrinted } from "@/presentation/slot-words";
 import { ratingWords } from "@/core/quantities/rating";
 import { longDate } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";

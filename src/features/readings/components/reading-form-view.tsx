@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { adviceWords, READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
-import { HOLD_WORDS } from "@/content/run-words";
+import { HOLD_WORDS } from "@/presentation/run-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, readingWords } from "@/core/readings/reading-units";

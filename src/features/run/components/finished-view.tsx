@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
 import { READING_WORDS, readWords, VERDICT_WORDS } from "@/content/reading-words";
-import { slotTitle } from "@/content/slot-words";
-import { cadenceWords } from "@/content/task-words";
+import { slotTitle } from "@/presentation/slot-words";
+import { cadenceWords } from "@/presentation/task-words";
 import { endWordsOf } from "@/core/runs/run";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -13,7 +13,7 @@ import {
   dateWords,
   inSentence,
 } from "@/core/quantities/words";
-import { dueWords } from "@/core/scheduling/schedule-words";
+import { dueWords } from "@/presentation/schedule-words";
 import { judgementOf } from "@/core/history/readings-taken";
 import type { HistoryEvent } from "@/core/inventory/inventory";
 import { Bracket } from "@/ui/bracket";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { HOLD_WORDS, holdTitle } from "@/content/run-words";
+import { HOLD_WORDS, holdTitle } from "@/presentation/run-words";
 import type { Hold } from "@/core/runs/run-state";
 import type { Contact } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/content/run-words";
+import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/presentation/run-words";
 import type { NotPossible } from "@/core/runs/run-event";
 import { Button } from "@/ui/button";
 import { TextArea, TextField } from "@/ui/field";

@@ -1,6 +1,6 @@
 "use client";
 
-import { NOT_POSSIBLE_OPTIONS } from "@/content/run-words";
+import { NOT_POSSIBLE_OPTIONS } from "@/presentation/run-words";
 import type { PlaceAsk } from "@/core/runs/procedure";
 import { CheckField, ChoiceField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { DOER_WORDS } from "@/content/task-words";
+import { DOER_WORDS } from "@/presentation/task-words";
 import { dateWords, inSentence } from "@/core/quantities/words";
 import type { FormView } from "@/ui/form";
 import type { Prepare, Way } from "../prepare-queries";

@@ -1,4 +1,4 @@
-import { ALARM_STATE_WORDS } from "@/content/run-words";
+import { ALARM_STATE_WORDS } from "@/presentation/run-words";
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 import { ALARM_STATES } from "@/core/runs/run-event";
 import { WORD_KINDS, type WordReading } from "@/core/readings/reading-kinds";

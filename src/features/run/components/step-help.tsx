@@ -1,5 +1,5 @@
 import { DIRECTION_WORDS } from "@/content/words";
-import { fitWords, sizeAsPrinted, slotTitle } from "@/content/slot-words";
+import { fitWords, sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import type { Step } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
 import type { ShutOffKind } from "@/core/inventory/inventory";

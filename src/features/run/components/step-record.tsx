@@ -14,7 +14,7 @@ import { readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { FilterSlot } from "@/core/inventory/inventory";
 import { fitOfSlot } from "@/core/inventory/slot-fit";
-import { fitWords } from "@/content/slot-words";
+import { fitWords } from "@/presentation/slot-words";
 import { Button } from "@/ui/button";
 import { SelectField, TextField } from "@/ui/field";
 import { GradeChoice } from "@/ui/grade-choice";

@@ -1,4 +1,4 @@
-import { exampleOf } from "@/content/example";
+import { exampleOf } from "@/presentation/example";
 import { awayWords, bandWords, spanWords } from "@/core/quantities/words";
 import { Gauge } from "@/ui/gauge";
 import { LinkButton } from "@/ui/button";

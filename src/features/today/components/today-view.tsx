@@ -2,8 +2,8 @@ import Link from "next/link";
 import { Fragment, type ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import { offWords } from "@/content/words";
-import { slotTitle } from "@/content/slot-words";
-import { cadenceWords, pathOfTask } from "@/content/task-words";
+import { slotTitle } from "@/presentation/slot-words";
+import { cadenceWords, pathOfTask } from "@/presentation/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/scheduling/schedule";
 import {
@@ -12,7 +12,7 @@ import {
   lastWords,
   putOffWords,
   windowWords,
-} from "@/core/scheduling/schedule-words";
+} from "@/presentation/schedule-words";
 import { bringOf, usualVariant, type Procedure } from "@/core/runs/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/inventory/inventory";

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import type { HistoryLine } from "@/content/history-rows";
+import type { HistoryLine } from "@/presentation/history-rows";
 import { WithdrawButton } from "./withdraw-button";
 
 /** What was done and seen, the newest first; the older half of a long record on request. */

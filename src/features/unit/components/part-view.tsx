@@ -1,10 +1,10 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { partKind } from "@/content/part-kinds";
-import { slotTitle } from "@/content/slot-words";
+import { slotTitle } from "@/presentation/slot-words";
 import { agoWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
 import { answerWords } from "@/core/inventory/attribute";
-import type { FilterStatus } from "@/content/filter-status";
+import type { FilterStatus } from "@/presentation/filter-status";
 import type { Standing } from "@/core/filters/filter-status";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/filters/media";

@@ -6,7 +6,7 @@ import {
   SEAT_WORDS,
   SLOT_PLACE_WORDS,
 } from "@/content/words";
-import { crosswalkWords, fitWords, sizeAsPrinted } from "@/content/slot-words";
+import { crosswalkWords, fitWords, sizeAsPrinted } from "@/presentation/slot-words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { ratingWords } from "@/core/quantities/rating";

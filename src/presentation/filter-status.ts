@@ -1,15 +1,15 @@
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/scheduling/schedule";
-import { dueWords, jobFill } from "@/core/scheduling/schedule-words";
+import { dueWords, jobFill } from "@/presentation/schedule-words";
 import { historyOf } from "@/core/history/record";
 import type { HomeBook } from "@/core/inventory/inventory";
 import { fillBand, type Standing } from "@/core/filters/filter-status";
 import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type School } from "@/core/scheduling/task";
-import { agendaNow } from "./agendas";
-import { standingsOf } from "./standings";
+import { agendaNow } from "@/server/snapshots/agendas";
+import { standingsOf } from "@/server/snapshots/standings";
 import { cadenceWords } from "./task-words";
-import { GRADE_WORDS } from "./words";
+import { GRADE_WORDS } from "@/content/words";
 
 /** How a filter stands by the strategy that governs it: the same on every page, label and beam. */
 export type FilterStatus = {

@@ -3,7 +3,7 @@ import { eventsOfPart } from "@/core/history/record";
 import { ductCleanings } from "@/core/history/duct-cleanings";
 import type { FilterSlot, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
 import { standingOf, type Standing } from "@/core/filters/filter-status";
-import { HOUSEHOLD_WORDS } from "./words";
+import { HOUSEHOLD_WORDS } from "@/content/words";
 
 /** A driver inside a sentence of reasons: in the owner's own word where there is one. */
 export const reasonWords = (driver: ScopedDriver): string =>

@@ -1,4 +1,4 @@
-import { daysFrom, type PlainDate } from "../quantities/plain-date";
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import {
   agoWords,
   awayWords,
@@ -6,8 +6,8 @@ import {
   dayAndMonth,
   monthWords,
   spanWords,
-} from "../quantities/words";
-import type { TaskStanding } from "./schedule";
+} from "@/core/quantities/words";
+import type { TaskStanding } from "@/core/scheduling/schedule";
 
 type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state"> &
   Partial<Pick<TaskStanding, "because">>;

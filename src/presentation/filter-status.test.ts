@@ -3,7 +3,7 @@ import { addDays } from "@/core/quantities/plain-date";
 import type { HomeBook } from "@/core/inventory/inventory";
 import { lintelOf } from "@/core/timeline/lintel";
 import { RENEW, taskId, type TaskChanges } from "@/core/scheduling/task";
-import { agendaNow } from "./agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { filterStatus } from "./filter-status";
 
 const SLOT = "cellar-filter";

@@ -1,5 +1,5 @@
-import { plainDate } from "../quantities/plain-date";
-import type { TaskStanding } from "./schedule";
+import { plainDate } from "@/core/quantities/plain-date";
+import type { TaskStanding } from "@/core/scheduling/schedule";
 import { dueWords, jobFill, lastWords, putOffWords, windowWords } from "./schedule-words";
 
 const today = plainDate("2026-03-14");

@@ -1,7 +1,7 @@
 import { addDays, daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { likelyDue, wearSummary } from "@/core/filters/wear";
 import { wearInput, type WearInput } from "@/core/filters/wear-schema";
-import { CLIMATE_STARTS } from "./climates";
+import { CLIMATE_STARTS } from "@/content/climates";
 
 export type Example = {
   today: PlainDate;

@@ -3,8 +3,8 @@ import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dueTaskOf } from "@/core/scheduling/schedule";
 import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
 import { RENEW, type PlannedTask } from "@/core/scheduling/task";
-import { tasksOf } from "../home-tasks";
-import type { PartKindId } from "../part-kinds";
+import { tasksOf } from "../src/core/scheduling/home-tasks";
+import type { PartKindId } from "../src/content/part-kinds";
 import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is told of one part and of no other of its kind. */

@@ -1,6 +1,6 @@
 import type { Hold } from "@/core/runs/run-state";
 import type { AlarmState, NotPossible } from "@/core/runs/run-event";
-import { READING_WORDS, SEEN_WORDS } from "./reading-words";
+import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 
 const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {
   "out-of-reach": "Out of reach",

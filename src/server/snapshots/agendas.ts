@@ -1,7 +1,7 @@
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
 import type { HomeBook } from "@/core/inventory/inventory";
-import { tasksOf } from "./home-tasks";
+import { tasksOf } from "@/core/scheduling/home-tasks";
 import { standingsOf } from "./standings";
 
 /** Two years of rounds: as far ahead as anybody plans. */

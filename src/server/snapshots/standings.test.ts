@@ -2,7 +2,7 @@ import { addDays } from "@/core/quantities/plain-date";
 import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
 import { standingOf } from "@/core/filters/filter-status";
 import { reasonWords, standingsOf } from "./standings";
-import { book, today } from "../../tests/demo-book";
+import { book, today } from "../../../tests/demo-book";
 
 const look = (id: string, partId: string): HistoryEvent => ({
   id,

@@ -1,16 +1,16 @@
 import { cadenceSchema } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, READING_KINDS, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { readingWords, unitsFor } from "@/core/readings/reading-units";
-import { PART_KINDS } from "./part-kinds";
+import { PART_KINDS } from "@/content/part-kinds";
 import {
   PART_READINGS,
   READING_WORDS,
   readWords,
   SEEN_WORDS,
   UNIT_READINGS,
-} from "./reading-words";
+} from "@/content/reading-words";
 import { cadenceWords } from "./task-words";
-import { UNIT_KINDS } from "./unit-kinds";
+import { UNIT_KINDS } from "@/content/unit-kinds";
 
 describe("how a job comes round, in words", () => {
   it.each([

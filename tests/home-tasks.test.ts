@@ -1,17 +1,17 @@
-import { book, today } from "../../tests/demo-book";
+import { book, today } from "./demo-book";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
 import { MEDIA, type Media } from "@/core/filters/media";
 import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
 import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
 import { RENEW, type TaskChanges, type TaskSetting } from "@/core/scheduling/task";
-import { AGENDA_DAYS, agendaNow } from "./agendas";
-import { calendarOf, HOME_TASKS, partTasks, renewalTask, unitTasks } from "./default-tasks";
-import { tasksOf } from "./home-tasks";
-import { PART_KINDS } from "./part-kinds";
-import { standingsOf } from "./standings";
-import { cadenceWords, pathOfTask } from "./task-words";
-import { UNIT_KINDS } from "./unit-kinds";
+import { AGENDA_DAYS, agendaNow } from "../src/server/snapshots/agendas";
+import { calendarOf, HOME_TASKS, partTasks, renewalTask, unitTasks } from "../src/content/default-tasks";
+import { tasksOf } from "../src/core/scheduling/home-tasks";
+import { PART_KINDS } from "../src/content/part-kinds";
+import { standingsOf } from "../src/server/snapshots/standings";
+import { cadenceWords, pathOfTask } from "../src/presentation/task-words";
+import { UNIT_KINDS } from "../src/content/unit-kinds";
 
 const day = (offset: number) => addDays(today, offset);
 const agenda = (home: HomeBook) =>

@@ -2,7 +2,7 @@ import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { betweenWords, dateWords, inSentence } from "@/core/quantities/words";
 import type { TaskStanding } from "@/core/scheduling/schedule";
 import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
-import { agendaNow } from "./agendas";
+import { agendaNow } from "@/server/snapshots/agendas";
 import { cadenceWords } from "./task-words";
 
 const MOST_LINES = 3;

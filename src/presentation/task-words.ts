@@ -5,7 +5,7 @@ import { DRIFTING_OUT } from "@/core/readings/capacitor-drift";
 import type { Doer } from "@/core/runs/qualification";
 import type { PlannedTask, School } from "@/core/scheduling/task";
 import { spanWords } from "@/core/quantities/words";
-import { READING_WORDS } from "./reading-words";
+import { READING_WORDS } from "@/content/reading-words";
 
 /** Where a job is looked at: its part, its unit, or the home’s own jobs. */
 export const pathOfTask = ({ unitId, partId }: Pick<PlannedTask, "unitId" | "partId">): string =>

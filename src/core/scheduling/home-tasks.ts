@@ -26,7 +26,7 @@ import {
   renewalTask,
   slotExtras,
   unitTasks,
-} from "./default-tasks";
+} from "@/content/default-tasks";
 
 type Settings = ReadonlyMap<string, TaskSetting>;
 

@@ -13,7 +13,7 @@ import type {
   Unit,
 } from "@/core/inventory/inventory";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
-import { washRecoveryCore } from "../procedures/wash-recovery-core";
+import { washRecoveryCore } from "../src/content/procedures/wash-recovery-core";
 import type { Truth } from "./demo-history";
 
 export const SLUICE_HOUSE = "sluice-house";

@@ -14,8 +14,8 @@ import type {
   TypedSize,
   Unit,
 } from "@/core/inventory/inventory";
-import { partKind, type PartKindId } from "../part-kinds";
-import { unitKind } from "../unit-kinds";
+import { partKind, type PartKindId } from "../src/content/part-kinds";
+import { unitKind } from "../src/content/unit-kinds";
 
 /** How the made-up homes are written down: short forms of what the register holds. */
 export const equipment = (
