@@ -3,21 +3,25 @@ import { agendaNow } from "@/server/snapshots/agendas";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { HomeBook } from "@/core/inventory/inventory";
 import { readHomeBook } from "@/db/repositories/home-book";
-import { saveContact } from "@/features/contacts/contacts-actions";
-import { fieldsOfContact } from "@/features/contacts/contacts-queries";
-import { contactsOf } from "@/features/contacts/contacts-queries";
-import { previewDriver, removeDriver, saveDriver } from "@/features/household/household-actions";
-import { driverForm } from "@/features/household/household-form";
-import { changeJob, noteJobDone } from "@/features/jobs/jobs-actions";
-import { jobFormOf } from "@/features/jobs/job-form-values";
-import { jobPageOf } from "@/features/jobs/jobs-queries";
-import { bringBack } from "@/features/removed/removed-actions";
-import { removedOf } from "@/features/removed/removed-queries";
-import { changeHome } from "@/features/setup/setup-actions";
-import { homeFieldsOf } from "@/features/setup/setup-queries";
-import { changeSlot } from "@/features/slot/slot-actions";
-import { slotFieldsOf } from "@/features/slot/slot-queries";
-import { withdrawEntry } from "@/features/unit/history-actions";
+import { saveContact } from "@/features/inventory/contacts/contacts-actions";
+import { fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
+import { contactsOf } from "@/features/inventory/contacts/contacts-queries";
+import {
+  previewDriver,
+  removeDriver,
+  saveDriver,
+} from "@/features/inventory/household/household-actions";
+import { driverForm } from "@/features/inventory/household/household-form";
+import { changeJob, noteJobDone } from "@/features/schedule/jobs-actions";
+import { jobFormOf } from "@/features/schedule/job-form-values";
+import { jobPageOf } from "@/features/schedule/jobs-queries";
+import { bringBack } from "@/features/inventory/trash/removed-actions";
+import { removedOf } from "@/features/inventory/trash/removed-queries";
+import { changeHome } from "@/features/inventory/homes/setup-actions";
+import { homeFieldsOf } from "@/features/inventory/homes/setup-queries";
+import { changeSlot } from "@/features/records/record-actions";
+import { slotFieldsOf } from "@/features/inventory/filters/slot-queries";
+import { withdrawEntry } from "@/features/records/history-actions";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 import { todayOf } from "@/features/today/today-queries";

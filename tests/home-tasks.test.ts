@@ -6,7 +6,13 @@ import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/scheduling/sch
 import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
 import { RENEW, type TaskChanges, type TaskSetting } from "@/core/scheduling/task";
 import { AGENDA_DAYS, agendaNow } from "../src/server/snapshots/agendas";
-import { calendarOf, HOME_TASKS, partTasks, renewalTask, unitTasks } from "../src/content/default-tasks";
+import {
+  calendarOf,
+  HOME_TASKS,
+  partTasks,
+  renewalTask,
+  unitTasks,
+} from "../src/content/default-tasks";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { PART_KINDS } from "../src/content/part-kinds";
 import { standingsOf } from "../src/server/snapshots/standings";

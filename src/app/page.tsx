@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { firstHomeId } from "@/features/shell/shell-queries";
+import { firstHomeId } from "@/features/timeline/shell-queries";
 
 export const dynamic = "force-dynamic";
 

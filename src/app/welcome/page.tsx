@@ -1,4 +1,4 @@
-import { WelcomeView } from "@/features/setup/components/welcome-view";
+import { WelcomeView } from "@/features/inventory/homes/welcome-view";
 
 export default function Welcome() {
   return <WelcomeView />;

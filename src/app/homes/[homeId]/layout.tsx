@@ -1,13 +1,13 @@
 import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
-import { EndStrip } from "@/features/loose-ends/components/end-strip";
-import { DryCall } from "@/features/loose-ends/components/dry-call";
-import { dryWaits, openNow } from "@/features/loose-ends/loose-ends-queries";
-import { FindBox } from "@/features/find/components/find-box";
-import { Keys } from "@/features/shell/components/keys";
-import { Lintel } from "@/features/shell/components/lintel";
-import { Masthead, ViewLinks } from "@/features/shell/components/masthead";
-import { shellOf } from "@/features/shell/shell-queries";
+import { EndStrip } from "@/features/runs/loose-ends/end-strip";
+import { DryCall } from "@/features/runs/loose-ends/dry-call";
+import { dryWaits, openNow } from "@/features/runs/loose-ends/loose-ends-queries";
+import { FindBox } from "@/features/search/find-box";
+import { Keys } from "@/features/shell/keys";
+import { Lintel } from "@/features/timeline/lintel";
+import { Masthead, ViewLinks } from "@/features/shell/masthead";
+import { shellOf } from "@/features/timeline/shell-queries";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {

@@ -1,13 +1,18 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { HouseSection } from "@/features/house/components/house-section";
+import { HouseSection } from "@/features/house/house-section";
 import { houseOf } from "@/features/house/house-queries";
-import { BegunList, EndList } from "@/features/loose-ends/components/end-list";
-import { begunRuns, goingRuns, leftOpen, openEnds } from "@/features/loose-ends/loose-ends-queries";
-import { StartLink } from "@/features/run/components/start-link";
-import { TodayView } from "@/features/today/components/today-view";
+import { BegunList, EndList } from "@/features/runs/loose-ends/end-list";
+import {
+  begunRuns,
+  goingRuns,
+  leftOpen,
+  openEnds,
+} from "@/features/runs/loose-ends/loose-ends-queries";
+import { StartLink } from "@/features/runs/prepare/start-link";
+import { TodayView } from "@/features/today/today-view";
 import { todayOf } from "@/features/today/today-queries";
-import { ChangedLink } from "@/features/unit/components/part-view";
+import { ChangedLink } from "@/features/inventory/parts/part-view";
 import { LinkButton } from "@/ui/button";
 import { now } from "@/lib/clock";
 

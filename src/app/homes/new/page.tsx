@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { HomeFormView } from "@/features/setup/components/home-form-view";
-import { createHome } from "@/features/setup/setup-actions";
+import { HomeFormView } from "@/features/inventory/homes/home-form-view";
+import { createHome } from "@/features/inventory/homes/setup-actions";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Your home" };

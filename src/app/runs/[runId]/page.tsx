@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { FinishedView } from "@/features/run/components/finished-view";
-import { RunView } from "@/features/run/components/run-view";
-import { runSheetOf, runWith } from "@/features/run/run-queries";
+import { FinishedView } from "@/features/runs/finish/finished-view";
+import { RunView } from "@/features/runs/guide/run-view";
+import { runSheetOf, runWith } from "@/features/runs/guide/run-queries";
 
 export const metadata: Metadata = { title: "Step by step" };
 

@@ -1,4 +1,4 @@
-import { getBackup } from "@/features/shell/backup-api";
+import { getBackup } from "@/features/data/backup-api";
 
 export async function GET() {
   return getBackup();

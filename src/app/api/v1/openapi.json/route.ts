@@ -1,4 +1,4 @@
-import { openApiDocument } from "@/features/compute/compute-api";
+import { openApiDocument } from "@/features/data/compute-api";
 
 export const dynamic = "force-static";
 

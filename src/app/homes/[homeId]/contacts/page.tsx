@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { ContactForm } from "@/features/contacts/components/contact-form";
-import { ContactList } from "@/features/contacts/components/contact-list";
-import { saveContact } from "@/features/contacts/contacts-actions";
-import { contactsOf, fieldsOfContact } from "@/features/contacts/contacts-queries";
-import { RemoveLink } from "@/features/removed/components/remove-link";
+import { ContactForm } from "@/features/inventory/contacts/contact-form";
+import { ContactList } from "@/features/inventory/contacts/contact-list";
+import { saveContact } from "@/features/inventory/contacts/contacts-actions";
+import { contactsOf, fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
+import { RemoveLink } from "@/features/inventory/trash/remove-link";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Contacts" };

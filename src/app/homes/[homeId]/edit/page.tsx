@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { RemoveButton } from "@/features/removed/components/remove-button";
-import { HomeFormView } from "@/features/setup/components/home-form-view";
-import { changeHome } from "@/features/setup/setup-actions";
-import { homeFieldsOf } from "@/features/setup/setup-queries";
+import { RemoveButton } from "@/features/inventory/trash/remove-button";
+import { HomeFormView } from "@/features/inventory/homes/home-form-view";
+import { changeHome } from "@/features/inventory/homes/setup-actions";
+import { homeFieldsOf } from "@/features/inventory/homes/setup-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Home and climate" };

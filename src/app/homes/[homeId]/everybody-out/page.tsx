@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { alarmSheetOf } from "@/features/alarm/alarm-queries";
-import { EverybodyOut } from "@/features/alarm/components/everybody-out";
+import { alarmSheetOf } from "@/features/runs/everybody-out/alarm-queries";
+import { EverybodyOut } from "@/features/runs/everybody-out/everybody-out";
 
 export const metadata: Metadata = { title: "Everybody out" };
 

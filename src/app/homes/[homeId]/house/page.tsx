@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { HousePanel } from "@/features/house/components/house-panel";
-import { HouseSection, LevelList } from "@/features/house/components/house-section";
+import { HousePanel } from "@/features/house/house-panel";
+import { HouseSection, LevelList } from "@/features/house/house-section";
 import { houseOf } from "@/features/house/house-queries";
-import { openEnds } from "@/features/loose-ends/loose-ends-queries";
+import { openEnds } from "@/features/runs/loose-ends/loose-ends-queries";
 import { LinkButton } from "@/ui/button";
 
 export const metadata: Metadata = { title: "House" };

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { DriverFormView } from "@/features/household/components/driver-form-view";
-import { DriverList } from "@/features/household/components/driver-list";
-import { HouseholdAsks } from "@/features/household/components/household-asks";
-import { previewDriver, saveDriver } from "@/features/household/household-actions";
-import { householdOf } from "@/features/household/household-queries";
+import { DriverFormView } from "@/features/inventory/household/driver-form-view";
+import { DriverList } from "@/features/inventory/household/driver-list";
+import { HouseholdAsks } from "@/features/inventory/household/household-asks";
+import { previewDriver, saveDriver } from "@/features/inventory/household/household-actions";
+import { householdOf } from "@/features/inventory/household/household-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "People and surroundings" };

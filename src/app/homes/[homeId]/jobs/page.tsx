@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { MovedNotice } from "@/features/jobs/components/moved-notice";
-import { JobList, JobSection } from "@/features/jobs/components/job-list";
-import { jobsPageOf } from "@/features/jobs/jobs-queries";
+import { MovedNotice } from "@/features/records/moved-notice";
+import { JobList, JobSection } from "@/features/schedule/job-list";
+import { jobsPageOf } from "@/features/schedule/jobs-queries";
 
 export const metadata: Metadata = { title: "Jobs" };
 

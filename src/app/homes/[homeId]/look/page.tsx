@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { LookForm } from "@/features/slot/components/entry-forms";
-import { noteLook } from "@/features/slot/slot-actions";
-import { slotChoicesOf } from "@/features/slot/slot-queries";
+import { LookForm } from "@/features/records/entry-forms";
+import { noteLook } from "@/features/records/record-actions";
+import { slotChoicesOf } from "@/features/inventory/filters/slot-queries";
 import { LinkButton } from "@/ui/button";
 import { emptyForm } from "@/lib/forms";
 

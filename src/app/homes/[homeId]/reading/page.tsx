@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { ReadingFormView } from "@/features/readings/components/reading-form-view";
-import { noteReading } from "@/features/readings/readings-actions";
-import { readingPageOf } from "@/features/readings/readings-queries";
+import { ReadingFormView } from "@/features/records/readings/reading-form-view";
+import { noteReading } from "@/features/records/readings/readings-actions";
+import { readingPageOf } from "@/features/records/readings/readings-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Note a reading" };

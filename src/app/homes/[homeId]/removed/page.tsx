@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { RemovedList } from "@/features/removed/components/removed-list";
-import { removedOf } from "@/features/removed/removed-queries";
+import { RemovedList } from "@/features/inventory/trash/removed-list";
+import { removedOf } from "@/features/inventory/trash/removed-queries";
 
 export const metadata: Metadata = { title: "Removed things" };
 

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { RemoveLink } from "@/features/removed/components/remove-link";
-import { LevelForm, RegisterForm, RoomForm } from "@/features/rooms/components/room-forms";
-import { RoomsView } from "@/features/rooms/components/rooms-view";
-import { addLevel, addRegister, saveRoom } from "@/features/rooms/rooms-actions";
-import { fieldsOfRoom, roomsOf } from "@/features/rooms/rooms-queries";
+import { RemoveLink } from "@/features/inventory/trash/remove-link";
+import { LevelForm, RegisterForm, RoomForm } from "@/features/inventory/rooms/room-forms";
+import { RoomsView } from "@/features/inventory/rooms/rooms-view";
+import { addLevel, addRegister, saveRoom } from "@/features/inventory/rooms/rooms-actions";
+import { fieldsOfRoom, roomsOf } from "@/features/inventory/rooms/rooms-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Rooms and registers" };

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { HouseSheetView } from "@/features/house-sheet/components/house-sheet-view";
-import { houseSheetOf } from "@/features/house-sheet/house-sheet-queries";
+import { HouseSheetView } from "@/features/house/house-sheet-view";
+import { houseSheetOf } from "@/features/house/house-sheet-queries";
 import { PrintButton } from "@/ui/print-button";
 
 export const metadata: Metadata = { title: "How to shut things off" };

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { SystemList } from "@/features/register/components/system-list";
-import { systemsOf } from "@/features/register/register-queries";
+import { SystemList } from "@/features/inventory/air-systems/system-list";
+import { systemsOf } from "@/features/inventory/units/unit-pages";
 
 export const metadata: Metadata = { title: "Air systems" };
 

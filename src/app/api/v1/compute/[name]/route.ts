@@ -1,4 +1,4 @@
-import { postCompute } from "@/features/compute/compute-api";
+import { postCompute } from "@/features/data/compute-api";
 
 export async function POST(
   request: Request,

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { CorrectForm } from "@/features/slot/components/entry-forms";
-import { correctEntry } from "@/features/slot/slot-actions";
-import { entryOf } from "@/features/slot/slot-queries";
-import { UnitHead } from "@/features/unit/components/unit-head";
-import { unitHeadOf } from "@/features/unit/unit-queries";
+import { CorrectForm } from "@/features/records/entry-forms";
+import { correctEntry } from "@/features/records/record-actions";
+import { entryOf } from "@/features/inventory/filters/slot-queries";
+import { UnitHead } from "@/features/inventory/units/unit-head";
+import { unitHeadOf } from "@/features/inventory/units/unit-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Correct an entry" };

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
-import { JobFormView } from "@/features/jobs/components/job-form-view";
-import { ResetJob } from "@/features/jobs/components/reset-job";
-import { jobFormOf } from "@/features/jobs/job-form-values";
-import { changeJob, previewJob, resetJob } from "@/features/jobs/jobs-actions";
-import { jobPageOf } from "@/features/jobs/jobs-queries";
+import { JobFormView } from "@/features/schedule/job-form-view";
+import { ResetJob } from "@/features/schedule/reset-job";
+import { jobFormOf } from "@/features/schedule/job-form-values";
+import { changeJob, previewJob, resetJob } from "@/features/schedule/jobs-actions";
+import { jobPageOf } from "@/features/schedule/jobs-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "How a job comes round" };

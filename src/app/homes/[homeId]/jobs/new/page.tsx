@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { z } from "zod";
-import { JobFormView } from "@/features/jobs/components/job-form-view";
-import { NEW_JOB } from "@/features/jobs/job-form-values";
-import { addJob } from "@/features/jobs/jobs-actions";
-import { placeNameOf } from "@/features/jobs/jobs-queries";
+import { JobFormView } from "@/features/schedule/job-form-view";
+import { NEW_JOB } from "@/features/schedule/job-form-values";
+import { addJob } from "@/features/schedule/jobs-actions";
+import { placeNameOf } from "@/features/schedule/jobs-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A job of your own" };

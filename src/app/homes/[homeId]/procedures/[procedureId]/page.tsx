@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { ProcedureView } from "@/features/procedures/components/procedure-view";
-import { jobOf } from "@/features/procedures/procedures-queries";
-import { goingRuns } from "@/features/loose-ends/loose-ends-queries";
-import { StartLink } from "@/features/run/components/start-link";
+import { ProcedureView } from "@/features/runs/procedures/procedure-view";
+import { jobOf } from "@/features/runs/procedures/procedures-queries";
+import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
+import { StartLink } from "@/features/runs/prepare/start-link";
 
 export const metadata: Metadata = { title: "How it is done" };
 

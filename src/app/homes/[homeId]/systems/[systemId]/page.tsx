@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { SystemFormView } from "@/features/register/components/system-form-view";
-import { membersFor, systemFieldsOf, systemsOf } from "@/features/register/register-queries";
-import { changeSystem } from "@/features/register/system-actions";
+import { SystemFormView } from "@/features/inventory/air-systems/system-form-view";
+import { membersFor, systemFieldsOf, systemsOf } from "@/features/inventory/units/unit-pages";
+import { changeSystem } from "@/features/inventory/air-systems/system-actions";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Air system" };

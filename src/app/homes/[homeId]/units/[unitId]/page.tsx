@@ -1,15 +1,15 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
-import { MovedNotice } from "@/features/jobs/components/moved-notice";
-import { JobSection } from "@/features/jobs/components/job-list";
-import { jobsOf } from "@/features/jobs/jobs-queries";
-import { openEnds } from "@/features/loose-ends/loose-ends-queries";
-import { ReadingSection } from "@/features/readings/components/reading-section";
-import { readingSeriesOf } from "@/features/readings/readings-queries";
-import { UnitActions } from "@/features/register/components/unit-actions";
-import { STEP_WORDS } from "@/features/register/set-up";
-import { UnitView } from "@/features/unit/components/unit-view";
-import { unitSheetOf } from "@/features/unit/unit-queries";
+import { MovedNotice } from "@/features/records/moved-notice";
+import { JobSection } from "@/features/schedule/job-list";
+import { jobsOf } from "@/features/schedule/jobs-queries";
+import { openEnds } from "@/features/runs/loose-ends/loose-ends-queries";
+import { ReadingSection } from "@/features/records/readings/reading-section";
+import { readingSeriesOf } from "@/features/records/readings/readings-queries";
+import { UnitActions } from "@/features/inventory/units/unit-buttons";
+import { STEP_WORDS } from "@/features/inventory/guided-add/set-up";
+import { UnitView } from "@/features/inventory/units/unit-view";
+import { unitSheetOf } from "@/features/inventory/units/unit-queries";
 
 export const metadata: Metadata = { title: "Unit" };
 

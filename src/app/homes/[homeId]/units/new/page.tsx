@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { KindChoice } from "@/features/register/components/kind-choice";
-import { beginUnit } from "@/features/register/set-up-actions";
+import { KindChoice } from "@/features/inventory/guided-add/kind-choice";
+import { beginUnit } from "@/features/inventory/guided-add/set-up-actions";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A new unit" };

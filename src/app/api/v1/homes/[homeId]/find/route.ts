@@ -1,4 +1,4 @@
-import { found } from "@/features/find/find-queries";
+import { found } from "@/features/search/find-queries";
 
 export async function GET(
   request: Request,

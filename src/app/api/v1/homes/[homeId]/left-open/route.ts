@@ -1,4 +1,4 @@
-import { getLeftOpen } from "@/features/loose-ends/loose-ends-api";
+import { getLeftOpen } from "@/features/runs/loose-ends/loose-ends-api";
 
 export const dynamic = "force-dynamic";
 

@@ -1,4 +1,4 @@
-import { getRunEvents, postRunEvents } from "@/features/run/run-api";
+import { getRunEvents, postRunEvents } from "@/features/runs/record/run-api";
 
 type Context = { params: Promise<{ runId: string }> };
 

@@ -1,4 +1,4 @@
-import { postRunPhoto } from "@/features/run/photo-api";
+import { postRunPhoto } from "@/features/runs/pictures/photo-api";
 
 export async function POST(
   request: Request,

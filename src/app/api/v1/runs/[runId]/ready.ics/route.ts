@@ -1,4 +1,4 @@
-import { getReadyCalendar } from "@/features/run/ready-calendar";
+import { getReadyCalendar } from "@/features/runs/times/ready-calendar";
 
 export async function GET(
   request: Request,

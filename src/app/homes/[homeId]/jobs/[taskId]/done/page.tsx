@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { noteJobDone } from "@/features/jobs/jobs-actions";
-import { jobPageOf } from "@/features/jobs/jobs-queries";
-import { DoneForm } from "@/features/slot/components/entry-forms";
+import { noteJobDone } from "@/features/schedule/jobs-actions";
+import { jobPageOf } from "@/features/schedule/jobs-queries";
+import { DoneForm } from "@/features/records/entry-forms";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Note it done" };

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
-import { PrepareView } from "@/features/run/components/prepare-view";
-import { prepareOf } from "@/features/run/prepare-queries";
-import { putOff, startRun } from "@/features/run/run-actions";
-import { ShutOffPress } from "@/features/unit/components/shut-off";
+import { PrepareView } from "@/features/runs/prepare/prepare-view";
+import { prepareOf } from "@/features/runs/prepare/prepare-queries";
+import { putOff, startRun } from "@/features/runs/record/run-actions";
+import { ShutOffPress } from "@/features/inventory/units/shut-off";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Before you start" };

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { UnitHead } from "@/features/unit/components/unit-head";
-import { unitHeadOf } from "@/features/unit/unit-queries";
+import { UnitHead } from "@/features/inventory/units/unit-head";
+import { unitHeadOf } from "@/features/inventory/units/unit-queries";
 
 export default async function InsideUnit({
   children,

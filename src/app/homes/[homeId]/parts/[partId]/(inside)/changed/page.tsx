@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { partPageOf } from "@/features/register/register-queries";
-import { ChangedForm, DoneForm } from "@/features/slot/components/entry-forms";
-import { noteChanged, notePartDone } from "@/features/slot/slot-actions";
-import { slotPageOf } from "@/features/slot/slot-queries";
+import { partPageOf } from "@/features/inventory/units/unit-pages";
+import { ChangedForm, DoneForm } from "@/features/records/entry-forms";
+import { noteChanged, notePartDone } from "@/features/records/record-actions";
+import { slotPageOf } from "@/features/inventory/filters/slot-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Note it done" };

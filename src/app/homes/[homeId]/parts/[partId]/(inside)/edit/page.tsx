@@ -1,12 +1,12 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { PartFormView } from "@/features/register/components/part-form-view";
-import { changePart } from "@/features/register/register-actions";
-import { partPageOf } from "@/features/register/register-queries";
-import { RemoveButton } from "@/features/removed/components/remove-button";
-import { SlotFormView } from "@/features/slot/components/slot-form-view";
-import { changeSlot } from "@/features/slot/slot-actions";
-import { slotFieldsOf, slotPageOf } from "@/features/slot/slot-queries";
+import { PartFormView } from "@/features/inventory/parts/part-form-view";
+import { changePart } from "@/features/inventory/units/unit-actions";
+import { partPageOf } from "@/features/inventory/units/unit-pages";
+import { RemoveButton } from "@/features/inventory/trash/remove-button";
+import { SlotFormView } from "@/features/inventory/filters/slot-form-view";
+import { changeSlot } from "@/features/records/record-actions";
+import { slotFieldsOf, slotPageOf } from "@/features/inventory/filters/slot-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Change a part" };

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { notFound } from "next/navigation";
-import { LabelSheet } from "@/features/label/components/label-sheet";
-import { labelOf } from "@/features/label/label-queries";
+import { LabelSheet } from "@/features/inventory/filters/label-sheet";
+import { labelOf } from "@/features/inventory/filters/label-queries";
 
 export const metadata: Metadata = { title: "Label" };
 

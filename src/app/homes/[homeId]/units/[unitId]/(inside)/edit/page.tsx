@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { UnitFormView } from "@/features/register/components/unit-form-view";
-import { changeUnit } from "@/features/register/register-actions";
-import { unitFieldsOf, unitPageOf } from "@/features/register/register-queries";
-import { RemoveButton } from "@/features/removed/components/remove-button";
+import { UnitFormView } from "@/features/inventory/units/unit-form-view";
+import { changeUnit } from "@/features/inventory/units/unit-actions";
+import { unitFieldsOf, unitPageOf } from "@/features/inventory/units/unit-pages";
+import { RemoveButton } from "@/features/inventory/trash/remove-button";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Change the unit" };

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { unitPageOf } from "@/features/register/register-queries";
-import { NoteForm } from "@/features/slot/components/entry-forms";
-import { writeNote } from "@/features/slot/slot-actions";
+import { unitPageOf } from "@/features/inventory/units/unit-pages";
+import { NoteForm } from "@/features/records/entry-forms";
+import { writeNote } from "@/features/records/record-actions";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A note" };

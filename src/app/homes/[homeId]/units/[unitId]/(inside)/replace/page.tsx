@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { ReplaceForm, RetireForm } from "@/features/register/components/replace-forms";
-import { replaceUnit, retireUnit } from "@/features/register/register-actions";
-import { unitPageOf } from "@/features/register/register-queries";
+import { ReplaceForm, RetireForm } from "@/features/inventory/units/replace-forms";
+import { replaceUnit, retireUnit } from "@/features/inventory/units/unit-actions";
+import { unitPageOf } from "@/features/inventory/units/unit-pages";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Replace or retire it" };

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { PartFormView } from "@/features/register/components/part-form-view";
-import { createPart } from "@/features/register/register-actions";
-import { unitPageOf, usualPartsOf } from "@/features/register/register-queries";
+import { PartFormView } from "@/features/inventory/parts/part-form-view";
+import { createPart } from "@/features/inventory/units/unit-actions";
+import { unitPageOf, usualPartsOf } from "@/features/inventory/units/unit-pages";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A part" };

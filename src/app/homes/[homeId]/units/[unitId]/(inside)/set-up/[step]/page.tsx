@@ -1,29 +1,33 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { SetUpFrame } from "@/features/register/components/set-up-frame";
+import { SetUpFrame } from "@/features/inventory/guided-add/set-up-frame";
 import {
   PartsStep,
   PlaceStep,
   PlateStep,
   ShutOffStep,
-} from "@/features/register/components/set-up-forms";
+} from "@/features/inventory/guided-add/set-up-forms";
 import {
   partnersOf,
   stepFieldsOf,
   unitPageOf,
   type UnitPage,
-} from "@/features/register/register-queries";
-import { stepAfter, stepsOf } from "@/features/register/set-up";
+} from "@/features/inventory/units/unit-pages";
+import { stepAfter, stepsOf } from "@/features/inventory/guided-add/set-up";
 import {
   keepTyped,
   saveParts,
   savePlace,
   savePlate,
   saveShutOffs,
-} from "@/features/register/set-up-actions";
-import { QuickSlotsForm } from "@/features/slot/components/quick-slots-form";
-import { saveFilters } from "@/features/slot/quick-slot-actions";
-import { quickFieldsOf, quickSlotsOf, slotsToAsk } from "@/features/slot/quick-slots";
+} from "@/features/inventory/guided-add/set-up-actions";
+import { QuickSlotsForm } from "@/features/inventory/guided-add/quick-slots-form";
+import { saveFilters } from "@/features/inventory/guided-add/quick-slot-actions";
+import {
+  quickFieldsOf,
+  quickSlotsOf,
+  slotsToAsk,
+} from "@/features/inventory/guided-add/quick-slots";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Enter a unit" };

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { JobList } from "@/features/jobs/components/job-list";
-import { firstDueOf } from "@/features/jobs/jobs-queries";
+import { JobList } from "@/features/schedule/job-list";
+import { firstDueOf } from "@/features/schedule/jobs-queries";
 import { LinkButton } from "@/ui/button";
 
 export const metadata: Metadata = { title: "Entered" };

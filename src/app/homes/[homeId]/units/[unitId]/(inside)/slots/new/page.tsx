@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { SlotFormView } from "@/features/slot/components/slot-form-view";
-import { createSlot } from "@/features/slot/slot-actions";
-import { newSlotPageOf } from "@/features/slot/slot-queries";
+import { SlotFormView } from "@/features/inventory/filters/slot-form-view";
+import { createSlot } from "@/features/records/record-actions";
+import { newSlotPageOf } from "@/features/inventory/filters/slot-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A filter slot" };

@@ -1,0 +1,218 @@
+"use client";
+
+import { useEffect, useMemo, useRef, useState } from "react";
+import { MEDIA_WORDS } from "@/content/words";
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { betweenWords, dateWords, spanWords } from "@/core/quantities/words";
+import type { Media } from "@/core/filters/media";
+import { AS_IT_IS, type WhatIf, type WhatIfResult } from "@/core/filters/what-if";
+import type { WearInput } from "@/core/filters/wear-schema";
+import type { WearAnswer, WearQuestion } from "@/workers/wear-worker";
+import { Button } from "@/ui/button";
+import { SelectField } from "@/ui/field";
+import type { Curve } from "./curve";
+import { WearCurve } from "./wear-curve";
+
+/** No curve is drawn further than this, days: the rest would be too small to read. */
+const LONGEST_DAYS = 800;
+
+function withOther(curve: Curve, result: WhatIfResult | null): Curve {
+  if (!result) return curve;
+  const last = result.points.at(-1)?.x ?? curve.to;
+  const to = Math.min(curve.from + LONGEST_DAYS, Math.max(curve.to, last));
+  return { ...curve, to, other: result.points };
+}
+
+const MONTHLY_DAYS = 30;
+const MOST_PETS = 4;
+const MOST_KELVIN = 6;
+
+/** The wear curve, and what it would be with another pet, another winter, another filter. */
+export function CurveWithWhatIf({
+  curve,
+  title,
+  today,
+  likely,
+  input,
+  lifeShare,
+  pets,
+  media,
+}: {
+  curve: Curve;
+  title: string;
+  today: PlainDate;
+  likely: PlainDate | null;
+  input: WearInput;
+  lifeShare: number;
+  /** Shedding animals there are. */
+  pets: number;
+  /** What could sit in the slot instead. */
+  media: readonly Media[];
+}) {
+  const [change, setChange] = useState(AS_IT_IS);
+  const isSame = JSON.stringify(change) === JSON.stringify(AS_IT_IS);
+  const answer = useWorker(input, change, lifeShare, !isSame);
+  const shown = isSame ? null : answer;
+  const both = useMemo(() => withOther(curve, shown?.result ?? null), [curve, shown]);
+  return (
+    <>
+      <WearCurve curve={both} today={today} title={title} />
+      <details className="group border-y border-rule">
+        <summary className="flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
+          What if …
+        </summary>
+        <div className="grid gap-x-8 gap-y-4 pb-4 wide:grid-cols-2">
+          <Slider
+            label="Shedding animals"
+            value={change.pets ?? pets}
+            min={0}
+            max={MOST_PETS}
+            words={String(change.pets ?? pets)}
+            onChange={(count) => setChange({ ...change, pets: count === pets ? null : count })}
+          />
+          <Slider
+            label="From today on"
+            value={change.warmerK}
+            min={-MOST_KELVIN}
+            max={MOST_KELVIN}
+            words={
+              change.warmerK === 0
+                ? "as cold as usual"
+                : `${Math.abs(change.warmerK)} °C ${change.warmerK < 0 ? "colder" : "warmer"}`
+            }
+            onChange={(warmerK) => setChange({ ...change, warmerK })}
+          />
+          {media.length > 1 && (
+            <SelectField
+              label="Filter"
+              name="what-if-media"
+              options={media.map((each) => ({ value: each, label: MEDIA_WORDS[each] }))}
+              value={change.media ?? input.slot.media}
+              onChange={(event) => {
+                const chosen = event.target.value as Media;
+                setChange({ ...change, media: chosen === input.slot.media ? null : chosen });
+              }}
+            />
+          )}
+          <label className="flex min-h-11 items-center gap-3 self-end py-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-link"
+              checked={change.lookEveryDays !== null}
+              onChange={(event) =>
+                setChange({ ...change, lookEveryDays: event.target.checked ? MONTHLY_DAYS : null })
+              }
+            />
+            <span className="font-semibold">A look every month</span>
+          </label>
+        </div>
+        <div className="flex flex-wrap items-center justify-between gap-x-6 pb-3">
+          <p role="status" className="figures border-l-4 border-ink bg-surface px-4 py-2.5">
+            {shown ? (
+              <Answer answer={shown} likely={likely} today={today} />
+            ) : (
+              "Move something: the dashed line shows what it would do."
+            )}
+          </p>
+          {!isSame && (
+            <Button weight="quiet" onClick={() => setChange(AS_IT_IS)}>
+              As it is
+            </Button>
+          )}
+        </div>
+      </details>
+    </>
+  );
+}
+
+function Answer({
+  answer: {
+    result: { early, likely, late, newOneLasts },
+    usuallyLasts,
+  },
+  likely: now,
+  today,
+}: {
+  answer: WearAnswer;
+  likely: PlainDate | null;
+  today: PlainDate;
+}) {
+  if (!likely) return <>Not due within three years.</>;
+  const days = now ? daysFrom(now, likely) : 0;
+  return (
+    <>
+      Due <strong>{dateWords(likely, today)}</strong>
+      {early && late && `, ${betweenWords(early, late, today)}`}:{" "}
+      {days === 0 ? "the same day" : `${spanWords(days)} ${days < 0 ? "sooner" : "later"}`}.
+      {newOneLasts !== null && usuallyLasts !== null && (
+        <span className="block">
+          A new one, fitted today, would last <strong>{newOneLasts} days</strong>
+          {newOneLasts !== usuallyLasts && ` instead of ${usuallyLasts}`}.
+        </span>
+      )}
+    </>
+  );
+}
+
+function Slider({
+  label,
+  value,
+  min,
+  max,
+  words,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  words: string;
+  onChange: (value: number) => void;
+}) {
+  return (
+    <label className="flex flex-col gap-1">
+      <span>
+        <span className="font-semibold">{label}:</span> {words}
+      </span>
+      <input
+        type="range"
+        className="h-11 w-full accent-link"
+        min={min}
+        max={max}
+        step={1}
+        value={value}
+        aria-valuetext={words}
+        onChange={(event) => onChange(Number(event.target.value))}
+      />
+    </label>
+  );
+}
+
+/** The newest answer of the worker; questions that are overtaken are not shown. */
+function useWorker(
+  input: WearInput,
+  change: WhatIf,
+  lifeShare: number,
+  isAsked: boolean,
+): WearAnswer | null {
+  const [answer, setAnswer] = useState<WearAnswer | null>(null);
+  const worker = useRef<Worker>(undefined);
+  const nth = useRef(0);
+
+  // The worker lives beside React: it is begun with the first question and ended with the page.
+  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => {
+    if (!isAsked) return;
+    if (!worker.current) {
+      worker.current = new Worker(new URL("@/workers/wear-worker.ts", import.meta.url), {
+        type: "module",
+      });
+      worker.current.addEventListener("message", ({ data }: MessageEvent<WearAnswer>) => {
+        if (data.nth === nth.current) setAnswer(data);
+      });
+    }
+    const question: WearQuestion = { nth: ++nth.current, input, change, lifeShare };
+    worker.current.postMessage(question);
+  }, [input, change, lifeShare, isAsked]);
+  return answer;
+}

@@ -1,0 +1,87 @@
+import { z } from "zod";
+import { mediaFor, unitKind, type UsualSlot } from "@/content/unit-kinds";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { readSize } from "@/core/quantities/size";
+import { SLOT_PLACES, type FilterSlot, type HomeBook, type Unit } from "@/core/inventory/inventory";
+import { MEDIA_KINDS } from "@/core/filters/media";
+import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
+import { SIZE_WORDS } from "../filters/slot-form";
+
+type Typed = Record<string, string[]>;
+export type QuickSlot = { slot: Omit<FilterSlot, "id" | "unitId">; fittedOn?: PlainDate };
+
+/** The usual slots of a unit's kind that it does not have yet, by the order of its kind. */
+export function slotsToAsk(unit: Unit, book: HomeBook): { nth: number; usual: UsualSlot }[] {
+  const has = book.slots.filter((slot) => slot.unitId === unit.id).map((slot) => slot.name);
+  return unitKind(unit.kind).slots.flatMap((usual, nth) =>
+    has.includes(usual.name) ? [] : [{ nth, usual }],
+  );
+}
+
+/** Reads the few fields of each slot that is ticked: enough to say when it is due. */
+export function readQuickSlots(
+  typed: Typed,
+  asked: readonly { nth: number; usual: UsualSlot }[],
+  fallback: "in" | "mm",
+  today: PlainDate,
+  earliest: PlainDate | null = null,
+): { values: QuickSlot[]; problems: Record<string, string> } {
+  const problems: Record<string, string> = {};
+  const values: QuickSlot[] = [];
+  for (const { nth, usual } of asked) {
+    if (!typed["has"]?.includes(String(nth))) continue;
+    const text = (name: string) => (typed[`${name}-${nth}`]?.[0] ?? "").trim();
+    const reading = readSize(text("nominal"), fallback);
+    if (text("nominal") === "")
+      problems[`nominal-${nth}`] = "Read the size off the old filter’s frame, such as 20x20x1.";
+    else if (!reading.ok) problems[`nominal-${nth}`] = SIZE_WORDS[reading.why];
+    const fitted = text("fittedOn") ? readPastDay(text("fittedOn"), today) : undefined;
+    if (fitted !== undefined && !isDay(fitted)) problems[`fittedOn-${nth}`] = DAY_WORDS[fitted];
+    else if (fitted !== undefined && isDay(fitted) && earliest && fitted < earliest)
+      problems[`fittedOn-${nth}`] =
+        "That is long before its machine was here. Look at the year again.";
+    if (!reading.ok) continue;
+    values.push({
+      slot: {
+        name: usual.name,
+        slotPlace: z.enum(SLOT_PLACES).catch(usual.slotPlace).parse(text("slotPlace")),
+        media: z.enum(MEDIA_KINDS).catch(usual.media).parse(text("media")),
+        airSide: usual.airSide,
+        filterCount: 1,
+        nominal: { text: text("nominal"), mm: reading.mm, unit: reading.unit },
+        direction: "unknown",
+        cutToSize: typed[`cutToSize-${nth}`] !== undefined,
+        seat: "rail",
+        indicator: typed[`indicator-${nth}`] !== undefined,
+      },
+      ...(fitted !== undefined && isDay(fitted) ? { fittedOn: fitted } : {}),
+    });
+  }
+  return { values, problems };
+}
+
+/** What the step shows at first: the usual slots ticked, unless something was typed there before. */
+export function quickFieldsOf(
+  asked: readonly { nth: number; usual: UsualSlot }[],
+  typed: Typed,
+): Typed {
+  const wasTyped = asked.some(({ nth }) => typed[`nominal-${nth}`] !== undefined);
+  if (wasTyped) return typed;
+  return { has: asked.filter(({ usual }) => usual.usual).map(({ nth }) => String(nth)) };
+}
+
+/** What the form of the step needs to know of its unit and home. */
+export const quickSlotsOf = ({
+  book,
+  unit,
+  today,
+}: {
+  book: HomeBook;
+  unit: Unit;
+  today: PlainDate;
+}) => ({
+  asked: slotsToAsk(unit, book),
+  media: mediaFor(unit.kind, MEDIA_KINDS),
+  unit: book.home.unitSystem === "us" ? ("in" as const) : ("mm" as const),
+  today,
+});

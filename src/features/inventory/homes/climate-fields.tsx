@@ -1,0 +1,221 @@
+"use client";
+
+import { useState } from "react";
+import {
+  differenceFromKelvin,
+  fromCelsius,
+  readFigures,
+  retyped,
+  toCelsius,
+  type TemperatureUnit,
+} from "@/core/quantities/temperature";
+import { climateSchema, seasonDays } from "@/core/climate/climate";
+import { dayNumber, fromDay } from "@/core/quantities/plain-date";
+import { capitalised, listWords, MONTHS, monthDayWords } from "@/core/quantities/words";
+import { CLIMATE_STARTS } from "@/content/climates";
+import { TextField } from "@/ui/field";
+import type { Fields } from "@/ui/form";
+import { monthListProblem } from "./home-form";
+
+const WIDTH = 600;
+const HEIGHT = 132;
+const LOW_C = -26;
+const HIGH_C = 36;
+const x = (month: number) => ((month + 0.5) * WIDTH) / 12;
+const y = (celsius: number) => HEIGHT - 22 - ((celsius - LOW_C) * (HEIGHT - 40)) / (HIGH_C - LOW_C);
+
+/** The climate of a home: a rough start to choose, every figure to correct, drawn as it is typed. */
+export function ClimateFields({ fields }: { fields: Fields }) {
+  const [system, setSystem] = useState(fields.value("unitSystem") ?? "metric");
+  const unit = system === "us" ? "F" : "C";
+  const [months, setMonths] = useState(fields.value("monthlyMean") ?? "");
+  const [heating, setHeating] = useState(fields.value("heatingDesign") ?? "");
+  const [cooling, setCooling] = useState(fields.value("coolingDesign") ?? "");
+  const [range, setRange] = useState(fields.value("dailyRange") ?? "");
+  const figures = readFigures(months) ?? [];
+  const problem = monthListProblem(months, system);
+
+  const inUnits = (chosen: string) => {
+    const to: TemperatureUnit = chosen === "us" ? "F" : "C";
+    setSystem(chosen);
+    setMonths(retyped(months, unit, to));
+    setHeating(retyped(heating, unit, to));
+    setCooling(retyped(cooling, unit, to));
+    setRange(retyped(range, unit, to, "differences"));
+  };
+  const start = (id: string) => {
+    const found = CLIMATE_STARTS.find((each) => each.id === id);
+    if (!found) return;
+    const degrees = (celsius: number) => String(Math.round(fromCelsius(celsius, unit)));
+    setMonths(found.monthlyMeanC.map(degrees).join(" "));
+    setHeating(degrees(found.heatingDesignC));
+    setCooling(degrees(found.coolingDesignMeanC));
+    setRange(String(Math.round(differenceFromKelvin(found.dailyRangeC, unit))));
+  };
+  return (
+    <>
+      <fieldset>
+        <legend className="mb-1 font-semibold">Units</legend>
+        <div className="flex flex-wrap gap-2">
+          {[
+            { value: "metric", label: "°C, millimetres" },
+            { value: "us", label: "°F, inches" },
+          ].map((option) => (
+            <label
+              key={option.value}
+              className="flex min-h-11 items-center rounded-sm border-[1.5px] border-second bg-surface px-3 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
+            >
+              <input
+                type="radio"
+                name="unitSystem"
+                value={option.value}
+                checked={system === option.value}
+                onChange={() => inUnits(option.value)}
+                className="sr-only"
+              />
+              {option.label}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div>
+        <p className="mb-1 font-semibold">Start from a climate like yours</p>
+        <div className="flex flex-wrap gap-2">
+          {CLIMATE_STARTS.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              onClick={() => start(id)}
+              className="min-h-11 rounded-sm border-[1.5px] border-second bg-surface px-3 text-left hover:border-ink"
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      </div>
+      <div>
+        <TextField
+          label={`Mean of each month, °${unit}, January to December`}
+          name="monthlyMean"
+          value={months}
+          onChange={(event) => setMonths(event.target.value)}
+          hint={`${figures.length} of 12 figures. Your weather service lists them as normals.`}
+          error={fields.error("monthlyMean")}
+          className="figures"
+        />
+        {problem && months !== "" && !fields.error("monthlyMean") && (
+          <p className="mt-1 font-medium text-attention-text">{problem}</p>
+        )}
+        <MonthDrawing celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))} />
+      </div>
+      {!problem && (
+        <p role="status" className="-mt-2 border-l-4 border-ink bg-surface px-4 py-2.5">
+          {seasonWords(figures.map((figure) => toCelsius(figure, unit)))}
+        </p>
+      )}
+      <div className="grid gap-4 wide:grid-cols-3">
+        <TextField
+          label={`Coldest usual night, °${unit}`}
+          name="heatingDesign"
+          value={heating}
+          onChange={(event) => setHeating(event.target.value)}
+          error={fields.error("heatingDesign")}
+        />
+        <TextField
+          label={`Hottest usual day’s mean, °${unit}`}
+          name="coolingDesign"
+          value={cooling}
+          onChange={(event) => setCooling(event.target.value)}
+          error={fields.error("coolingDesign")}
+        />
+        <TextField
+          label={`Night to day, ${unit === "C" ? "K" : "°F"}`}
+          name="dailyRange"
+          value={range}
+          onChange={(event) => setRange(event.target.value)}
+          error={fields.error("dailyRange")}
+        />
+      </div>
+    </>
+  );
+}
+
+/** Any year does: the normals are the same in each. */
+const SHOWN_YEAR = [dayNumber(2025, 1, 1), dayNumber(2025, 12, 31)] as const;
+
+/** What the figures would make of the year, while they are typed. */
+function seasonWords(monthlyMeanC: number[]): string {
+  const climate = climateSchema.parse({
+    monthlyMeanC,
+    heatingDesignC: Math.min(...monthlyMeanC),
+    coolingDesignMeanC: Math.max(...monthlyMeanC),
+  });
+  const turns = seasonDays(climate, ...SHOWN_YEAR);
+  const on = (day: number | undefined) =>
+    day === undefined ? null : monthDayWords(fromDay(day).slice(5));
+  const spell = (name: string, from: number | undefined, to: number | undefined) =>
+    from === undefined || to === undefined ? null : `${name} from ${on(from)} to ${on(to)}`;
+  const said = [
+    spell("heating", turns.heatingStart[0], turns.heatingEnd[0]),
+    spell("cooling", turns.coolingStart[0], turns.coolingEnd[0]),
+    spell("snow", turns.snowFrom[0], turns.snowTo[0]),
+  ].filter((each) => each !== null);
+  return said.length === 0
+    ? "No season here turns by these figures."
+    : `${capitalised(listWords(said))}, about.`;
+}
+
+function MonthDrawing({ celsius }: { celsius: number[] }) {
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="mt-2 block w-full border-b-4 border-ink bg-surface"
+    >
+      {MONTHS.map((month, i) => (
+        <text
+          key={month}
+          x={x(i)}
+          y={HEIGHT - 7}
+          textAnchor="middle"
+          fontSize="13"
+          className="fill-second"
+        >
+          {month.slice(0, 1)}
+        </text>
+      ))}
+      <line
+        x1="0"
+        x2={WIDTH}
+        y1={y(16)}
+        y2={y(16)}
+        className="stroke-rule"
+        strokeWidth="1.5"
+        strokeDasharray="4 4"
+      />
+      <text x={WIDTH - 6} y={y(16) - 4} textAnchor="end" fontSize="12" className="fill-second">
+        heating below
+      </text>
+      {celsius.map((value, i) => (
+        <g key={i}>
+          <rect
+            x={x(i) - 17}
+            width="34"
+            y={Math.min(y(value), y(16))}
+            height={Math.max(2, Math.abs(y(value) - y(16)))}
+            className={value < 16 ? "fill-heating" : "fill-cooling"}
+          />
+          <text
+            x={x(i)}
+            y={value < 16 ? y(value) + 13 : y(value) - 4}
+            textAnchor="middle"
+            fontSize="12"
+            className="fill-ink"
+          >
+            {`${Math.round(value)}`.replace("-", "−")}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,329 @@
+import Link from "next/link";
+import type { ReactNode } from "react";
+import { partKind } from "@/content/part-kinds";
+import { slotTitle } from "@/presentation/slot-words";
+import { agoWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
+import { answerWords } from "@/core/inventory/attribute";
+import type { FilterStatus } from "@/presentation/filter-status";
+import type { Standing } from "@/core/filters/filter-status";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { Media } from "@/core/filters/media";
+import { wearOfPlace } from "@/core/filters/place-history";
+import { LinkButton } from "@/ui/button";
+import { Gauge } from "@/ui/gauge";
+import { curveOf } from "../filters/curve";
+import type { PartSheet } from "../units/unit-queries";
+import { Facts } from "../units/facts";
+import { History } from "@/features/records/history";
+import { ShutOffOnPage } from "../units/shut-off";
+import { SlotFacts } from "../filters/slot-facts";
+import { CurveWithWhatIf } from "../filters/what-if";
+
+/** Everything about one part; `start` is the button that begins a slot's job. */
+export function PartView({
+  sheet,
+  start,
+  jobs,
+  readings,
+}: {
+  sheet: PartSheet;
+  start: (standing: Standing) => ReactNode;
+  /** What comes round at it; of a filter the schools before. */
+  jobs: ReactNode;
+  readings: ReactNode;
+}) {
+  const { book, unit, today, history } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const id =
+    sheet.kind === "slot"
+      ? sheet.standing.slot.id
+      : sheet.kind === "part"
+        ? sheet.part.id
+        : sheet.slot.id;
+  const facts =
+    sheet.kind === "slot" ? (
+      <SlotFacts
+        book={book}
+        slot={sheet.standing.slot}
+        today={today}
+        fittedOn={sheet.standing.fittedOn}
+      />
+    ) : sheet.kind === "part" ? (
+      <PartFacts sheet={sheet} />
+    ) : (
+      <SlotFacts book={book} slot={sheet.slot} today={today} fittedOn={null} />
+    );
+  const links = (
+    <ul className="-ml-2 flex flex-col items-start">
+      <li>
+        <LinkButton weight="quiet" href={`${home}/parts/${id}/edit`}>
+          Change what is written here
+        </LinkButton>
+      </li>
+      {sheet.kind === "slot" && (
+        <li>
+          <LinkButton weight="quiet" href={`${home}/parts/${id}/label`}>
+            Print a label for its frame
+          </LinkButton>
+        </li>
+      )}
+      <li>
+        <LinkButton weight="quiet" href={`${home}/units/${unit.id}/note?part=${id}`}>
+          Write a note
+        </LinkButton>
+      </li>
+    </ul>
+  );
+  return (
+    <div className="grid gap-x-10 gap-y-5 wide:grid-cols-[minmax(0,1fr)_21.5rem]">
+      <div className="order-2 flex min-w-0 flex-col gap-5 wide:order-1">
+        <nav aria-label="Where this is" className="-mb-3 flex flex-wrap gap-x-2 text-second">
+          <Link href={`${home}/house?unit=${unit.id}`} className="text-link">
+            House
+          </Link>
+          <span aria-hidden="true">›</span>
+          <Link href={`${home}/units/${unit.id}`} className="text-link">
+            {unit.name}
+          </Link>
+        </nav>
+        {sheet.kind === "slot" ? (
+          <SlotHead sheet={sheet} start={start} />
+        ) : sheet.kind === "part" ? (
+          <PartHead sheet={sheet} />
+        ) : (
+          <header>
+            <h1 className="text-[1.75rem]">{slotTitle(sheet.slot)}</h1>
+            <p className="text-second">Its machine is out of service.</p>
+          </header>
+        )}
+        {jobs}
+        {readings}
+        <div className="wide:hidden">{facts}</div>
+        <History
+          homeId={book.home.id}
+          {...history}
+          empty={
+            sheet.kind === "slot"
+              ? "Nothing yet. When was this filter fitted? A guess is a good start."
+              : "Nothing yet. When was it last seen to? A guess is a good start."
+          }
+          add={
+            <Link
+              href={`${home}/parts/${id}/changed`}
+              className="text-link underline underline-offset-4"
+            >
+              {sheet.kind === "part" ? "Add what was done earlier" : "Add a change made earlier"}
+            </Link>
+          }
+        />
+        <div className="wide:hidden">{links}</div>
+      </div>
+      <aside className="order-1 flex flex-col gap-5 wide:order-2">
+        <ShutOffOnPage name={unit.name} shutOffs={unit.shutOffs} />
+        <div className="hidden flex-col gap-5 wide:flex">
+          {facts}
+          {unit.access && <p className="text-second">To get at it: {unit.access}</p>}
+          {links}
+        </div>
+      </aside>
+    </div>
+  );
+}
+
+function SlotHead({
+  sheet,
+  start,
+}: {
+  sheet: Extract<PartSheet, { kind: "slot" }>;
+  start: (standing: Standing) => ReactNode;
+}) {
+  const { book, today, events, drivers, standing, status, siblings } = sheet;
+  const { slot, wear } = standing;
+  const { early, due, late, words, why, fill, fillWords, band } = status;
+  return (
+    <>
+      {siblings.length > 1 && <Siblings homeId={book.home.id} {...{ siblings }} shown={slot.id} />}
+      <section aria-labelledby="slot" className="flex flex-col gap-5">
+        <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
+          <div className="flex grow basis-80 gap-4">
+            {fill !== null && <Gauge fill={fill} band={band} label={fillWords} height={76} />}
+            <div>
+              <h1 id="slot" className="text-[1.625rem]">
+                {slotTitle(slot)}
+                {words && `: ${words}`}
+              </h1>
+              <p className="mt-1">
+                {due && (
+                  <>
+                    {status.strategy === "wear" ? "Most likely " : "Due "}
+                    <strong>{dateWords(due, today)}</strong>
+                    {early && late && early !== late && `, ${betweenWords(early, late, today)}`}
+                    .{" "}
+                  </>
+                )}
+                {why}
+              </p>
+            </div>
+          </div>
+          <div className="flex grow flex-wrap gap-2 wide:grow-0">
+            {start(standing)}
+            <LinkButton href={`/homes/${book.home.id}/look?slot=${slot.id}`}>
+              Note a look
+            </LinkButton>
+          </div>
+        </div>
+        {wear && (
+          <CurveWithWhatIf
+            curve={curveOf(
+              wearOfPlace(standing.context, standing.stints, today)!,
+              events,
+              drivers,
+              today,
+              standing.context.lifeShare,
+              slot.cleanDropPa,
+              book.home.unitSystem,
+            )}
+            today={today}
+            title={slotTitle(slot)}
+            likely={wear.likely}
+            {...whatIfOf(standing, today)}
+          />
+        )}
+      </section>
+    </>
+  );
+}
+
+const PANELS: readonly Media[] = [
+  "fibreglass-25",
+  "pleated-25",
+  "pleated-50",
+  "pleated-100",
+  "pleated-125",
+];
+
+/** What the sliders begin with: the engine’s own question, without the weather before the filter. */
+function whatIfOf({ wear, context, slot }: Standing, today: PlainDate) {
+  const { input, belief } = wear!;
+  const since = (day: { date: PlainDate }) => day.date >= input.fittedOn;
+  const pets = context.drivers.find(
+    (driver) => driver.kind === "shedding-pets" && (driver.to === undefined || driver.to >= today),
+  );
+  return {
+    input: {
+      ...input,
+      belief,
+      looks: [],
+      actuals: input.actuals.filter(since),
+      measured: input.measured.filter(since),
+    },
+    lifeShare: context.lifeShare,
+    pets: pets && "count" in pets ? pets.count : 0,
+    media: PANELS.includes(slot.media) ? PANELS : [],
+  };
+}
+
+function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
+  const { book, part, lastDone, today, mainJob } = sheet;
+  const { care, done } = partKind(part.kind);
+  const doneHref = mainJob
+    ? `/homes/${book.home.id}/jobs/${mainJob}/done`
+    : `/homes/${book.home.id}/parts/${part.id}/changed`;
+  return (
+    <header className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
+      <div>
+        <h1 className="text-[1.625rem]">{part.name}</h1>
+        <p className="mt-1">{capitalised(care)}.</p>
+        <p className="mt-1 text-second">
+          {lastDone
+            ? `${done} ${dateWords(lastDone, today)}, ${agoWords(lastDone, today)}.`
+            : "Never recorded."}
+        </p>
+      </div>
+      <LinkButton weight="strong" href={doneHref}>
+        Note it done
+      </LinkButton>
+    </header>
+  );
+}
+
+function PartFacts({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
+  const { book, part, room, today } = sheet;
+  const { name, questions = [] } = partKind(part.kind);
+  const open = questions.filter(({ key }) => part.answers[key] === undefined);
+  return (
+    <>
+      <Facts
+        facts={[
+          ["What", name === part.name ? undefined : name],
+          ["Where", [room?.name, part.place].filter(Boolean).join("; ")],
+          ...questions.map(
+            (question) =>
+              [
+                question.fact ?? question.label,
+                part.answers[question.key] &&
+                  answerWords(question, part.answers[question.key]!, book.home.unitSystem, today),
+              ] as const,
+          ),
+          ["Notes", part.note],
+        ]}
+      />
+      {open.length > 0 && (
+        <p className="text-second">
+          Worth knowing still:{" "}
+          <Link
+            href={`/homes/${book.home.id}/parts/${part.id}/edit`}
+            className="text-link underline underline-offset-4"
+          >
+            {open.map(({ label }) => label.toLowerCase()).join(", ")}
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function Siblings({
+  homeId,
+  siblings,
+  shown,
+}: {
+  homeId: string;
+  siblings: FilterStatus[];
+  shown: string;
+}) {
+  return (
+    <nav aria-label="Filters of this unit" className="flex flex-wrap gap-2">
+      {siblings.map(({ standing: { slot }, fill, fillWords }) => (
+        <Link
+          key={slot.id}
+          href={`/homes/${homeId}/parts/${slot.id}`}
+          aria-current={slot.id === shown ? "true" : undefined}
+          className="flex min-h-14 items-center gap-3 border-b-4 border-transparent px-2 no-underline aria-[current=true]:border-attention"
+        >
+          <Gauge fill={fill ?? 0} label={fillWords} height={36} />
+          <span className="font-semibold">{slot.name}</span>
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+export function ChangedLink({
+  homeId,
+  slotId,
+  strong,
+}: {
+  homeId: string;
+  slotId: string;
+  strong: boolean;
+}) {
+  return (
+    <LinkButton
+      weight={strong ? "strong" : "plain"}
+      href={`/homes/${homeId}/parts/${slotId}/changed`}
+    >
+      Note it done
+    </LinkButton>
+  );
+}

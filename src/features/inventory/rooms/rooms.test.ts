@@ -1,0 +1,24 @@
+import { levelForm, roomForm } from "./rooms-form";
+import { ruleOfAThird } from "./rooms-queries";
+import { book } from "../../../../tests/demo-book";
+
+describe("rooms and levels", () => {
+  it("are refused where something is missing or makes no sense", () => {
+    expect(roomForm.safeParse({ name: "", levelId: "x" }).success).toBe(false);
+    expect(levelForm.safeParse({ name: "Tower", place: "inside", storey: "40" }).success).toBe(
+      false,
+    );
+    expect(levelForm.parse({ name: "Cellar", place: "inside", storey: "-1" }).storey).toBe(-1);
+  });
+  it("say how many registers are shut, in words", () => {
+    expect(ruleOfAThird([])).toBeNull();
+    expect(ruleOfAThird(book.registers)).toEqual({
+      words: "Four of 18 registers shut; a third, 6, may be.",
+      verdict: "watch",
+    });
+    const shut = book.registers.map((each) => ({ ...each, isShut: true }));
+    expect(ruleOfAThird(shut)!.words).toBe(
+      "18 of 18 registers shut; a third, 6, may be: open 12 at least. A return is never shut or blocked: open it.",
+    );
+  });
+});

@@ -1,0 +1,372 @@
+import Link from "next/link";
+import type { ReactNode } from "react";
+import { partKind } from "@/content/part-kinds";
+import { slotTitle } from "@/presentation/slot-words";
+import { movesAir, unitKind } from "@/content/unit-kinds";
+import { END_WORDS } from "@/content/words";
+import { readPlainDate } from "@/core/quantities/plain-date";
+import { agoWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
+import { dueWords, jobFill } from "@/presentation/schedule-words";
+import { alarmLife, warrantyOf } from "@/core/inventory/alarms";
+import type { HomeEnds } from "@/core/runs/home-ends";
+import { answerWords } from "@/core/inventory/attribute";
+import { plateWords, type Unit } from "@/core/inventory/inventory";
+import type { FilterStatus } from "@/presentation/filter-status";
+import { Bracket } from "@/ui/bracket";
+import { LinkButton } from "@/ui/button";
+import { Gauge } from "@/ui/gauge";
+import { UnitFigure } from "@/ui/unit-figure";
+import type { PartRow, UnitSheet } from "./unit-queries";
+import { Facts } from "./facts";
+import { History } from "@/features/records/history";
+import { ShutOffOnPage } from "./shut-off";
+
+/** Everything about one machine; `actions` are the buttons that copy, retire or bring it back. */
+export function UnitView({
+  sheet,
+  ends,
+  next,
+  actions,
+  jobs,
+}: {
+  sheet: UnitSheet;
+  ends: HomeEnds;
+  /** The step at which its entering stopped, as words. */
+  next: { words: string; href: string } | null;
+  actions: ReactNode;
+  /** The jobs of the unit as a whole, and its readings. */
+  jobs: ReactNode;
+}) {
+  const { book, unit, levelName, room, history } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const { shutOffs: usual, figure, name } = unitKind(unit.kind);
+  const links = <UnitLinks sheet={sheet}>{actions}</UnitLinks>;
+  return (
+    <div className="grid gap-x-10 gap-y-5 wide:grid-cols-[minmax(0,1fr)_21.5rem]">
+      <div className="order-2 flex min-w-0 flex-col gap-5 wide:order-1">
+        <header className="flex items-end gap-4">
+          <UnitFigure figure={figure} size={60} />
+          <div>
+            <p className="text-second">
+              {[levelName, room?.name, name.toLowerCase(), plateWords(unit)]
+                .filter(Boolean)
+                .join(", ")}
+            </p>
+            <h1 className="text-[1.75rem]">{unit.name}</h1>
+          </div>
+        </header>
+        {next && (
+          <div className="flex flex-wrap items-center justify-between gap-3 border-l-4 border-attention bg-wash px-4 py-2.5">
+            <p>
+              <strong>Half entered.</strong> Next: {next.words}
+            </p>
+            <LinkButton weight="strong" href={next.href}>
+              Carry on entering it
+            </LinkButton>
+          </div>
+        )}
+        {unit.retiredOn && <OutOfService sheet={sheet} />}
+        <OpenEnds unit={unit} ends={ends} />
+        <Parts sheet={sheet} />
+        {!unit.retiredOn && jobs}
+        <div className="wide:hidden">
+          <UnitFacts sheet={sheet} />
+        </div>
+        <History
+          homeId={book.home.id}
+          {...history}
+          empty="Nothing yet."
+          add={
+            <Link
+              href={`${home}/units/${unit.id}/note`}
+              className="text-link underline underline-offset-4"
+            >
+              Write a note
+            </Link>
+          }
+        />
+        <div className="wide:hidden">{links}</div>
+      </div>
+      <aside className="order-1 flex flex-col gap-5 wide:order-2">
+        {(usual.length > 0 || unit.shutOffs.length > 0) && (
+          <ShutOffOnPage name={unit.name} shutOffs={unit.shutOffs} />
+        )}
+        <div className="hidden flex-col gap-5 wide:flex">
+          <UnitFacts sheet={sheet} />
+          {links}
+        </div>
+      </aside>
+    </div>
+  );
+}
+
+function OutOfService({ sheet: { book, unit, successor, today } }: { sheet: UnitSheet }) {
+  return (
+    <p className="border-l-4 border-second bg-surface px-4 py-3">
+      <strong>Out of service since {dateWords(unit.retiredOn!, today)}.</strong> Its record stays.
+      {successor && (
+        <>
+          {" "}
+          In its place:{" "}
+          <Link
+            href={`/homes/${book.home.id}/units/${successor.id}`}
+            className="text-link underline underline-offset-4"
+          >
+            {successor.name}
+          </Link>
+        </>
+      )}
+    </p>
+  );
+}
+
+function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
+  const open = ends.open.filter((end) => end.unit === unit.id);
+  if (open.length === 0) return null;
+  return (
+    <div className="flex items-center gap-4 bg-wash px-3 py-2.5">
+      <Bracket />
+      <p className="font-semibold">
+        Left open: {open.map((end) => end.label ?? END_WORDS[end.end].open).join(", ")}
+      </p>
+    </div>
+  );
+}
+
+function Parts({ sheet }: { sheet: UnitSheet }) {
+  const { book, unit, filters, retiredSlots, parts } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const kind = unitKind(unit.kind);
+  // A boiler or an alarm is asked for none.
+  const mayHaveFilter = kind.slots.length > 0 || kind.ducted || filters.length > 0;
+  const isEmpty = filters.length + retiredSlots.length + parts.length === 0;
+  return (
+    <section aria-labelledby="parts">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b-[3px] border-ink pb-1">
+        <h2 id="parts" className="text-xl">
+          Its parts
+        </h2>
+        {!unit.retiredOn && (
+          <span className="flex gap-4">
+            {mayHaveFilter && (
+              <Link
+                href={`${home}/units/${unit.id}/slots/new`}
+                className="text-link underline underline-offset-4"
+              >
+                Add a filter slot
+              </Link>
+            )}
+            <Link
+              href={`${home}/units/${unit.id}/parts/new`}
+              className="text-link underline underline-offset-4"
+            >
+              Add a part
+            </Link>
+          </span>
+        )}
+      </div>
+      {isEmpty && (
+        <p className="mt-3 text-second">
+          None yet.{mayHaveFilter && " A filter slot can say when it is due."} Parts keep their
+          record.
+        </p>
+      )}
+      <ul>
+        {filters.map((status) => (
+          <SlotRow key={status.standing.slot.id} {...{ sheet, status }} />
+        ))}
+        {retiredSlots.map((slot) => (
+          <li key={slot.id} className="border-b border-rule py-2.5">
+            <Link href={`${home}/parts/${slot.id}`} className="font-semibold no-underline">
+              {slotTitle(slot)}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <ul className="grid gap-x-8 wide:grid-cols-2">
+        {parts.map((row) => (
+          <PlainPart key={row.part.id} {...{ sheet, row }} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function SlotRow({ sheet, status }: { sheet: UnitSheet; status: FilterStatus }) {
+  const { standing, fill, fillWords, band, words, why } = status;
+  const { slot } = standing;
+  return (
+    <li className="border-b border-rule">
+      <Link
+        href={`/homes/${sheet.book.home.id}/parts/${slot.id}`}
+        className="group grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 py-3 no-underline"
+      >
+        <Gauge fill={fill ?? 0} band={band} label={fillWords} />
+        <span>
+          <span className="block text-[1.0625rem] font-semibold group-hover:underline">
+            {slotTitle(slot)}
+          </span>
+          <span className="block text-second">{why}</span>
+        </span>
+        <span className="figures max-w-32 text-right font-semibold">{words}</span>
+      </Link>
+    </li>
+  );
+}
+
+function PlainPart({ sheet, row: { part, lastDone, next } }: { sheet: UnitSheet; row: PartRow }) {
+  const { care, done } = partKind(part.kind);
+  const { today } = sheet;
+  const fill = next && jobFill(next, today);
+  return (
+    <li className="border-b border-rule">
+      <Link
+        href={`/homes/${sheet.book.home.id}/parts/${part.id}`}
+        className="group grid min-h-14 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-3 py-2 no-underline"
+      >
+        {fill === null ? (
+          <span />
+        ) : (
+          <Gauge fill={fill} label={`${Math.round(100 * fill)} % of its time`} height={30} />
+        )}
+        <span>
+          <span className="block font-semibold group-hover:underline">{part.name}</span>
+          <span className="block text-[0.9375rem] leading-snug text-second">
+            {lastDone ? `${done.toLowerCase()} ${agoWords(lastDone, today)}` : care}
+          </span>
+        </span>
+        <span
+          data-state={next?.state}
+          className="figures max-w-28 text-right text-[0.9375rem] data-[state=past]:text-attention-text"
+        >
+          {next && dueWords(next, today)}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function UnitFacts({ sheet }: { sheet: UnitSheet }) {
+  const { book, unit, today, system, runsWith, contact, predecessor } = sheet;
+  const home = `/homes/${book.home.id}`;
+  const kind = unitKind(unit.kind);
+  const open = kind.questions.filter(({ key }) => unit.answers[key] === undefined);
+  const made = kind.id === "co-alarm" ? readPlainDate(unit.answers["made-on"] ?? "") : null;
+  const life = made && alarmLife(made, today);
+  const warranty = unit.warrantyEndsOn && warrantyOf(unit.warrantyEndsOn, today);
+  return (
+    <>
+      <Facts
+        facts={[
+          ["Serial", unit.serial],
+          ["In service", unit.fittedOn && `since ${dayAndMonth(unit.fittedOn, today)}`],
+          ...kind.questions.map(
+            (question) =>
+              [
+                question.fact ?? question.label,
+                unit.answers[question.key] &&
+                  answerWords(question, unit.answers[question.key]!, book.home.unitSystem, today),
+              ] as const,
+          ),
+          [
+            "Its sensor",
+            life &&
+              (life.verdict === "act"
+                ? `is spent since ${dateWords(life.by, today)}: replace the alarm, new batteries don’t help`
+                : life.verdict === "watch"
+                  ? `may be spent: replace the alarm by ${dateWords(life.by, today)}`
+                  : `is good until ${dateWords(life.from, today)} at least`),
+          ],
+          ["Refrigerant", unit.refrigerant],
+          [
+            movesAir(kind.id) ? "Air" : "Hours",
+            kind.runs && system && (
+              <>
+                {movesAir(kind.id) &&
+                  (runsWith.length > 0
+                    ? `runs with ${listWords(runsWith.map((each) => each.name))}; `
+                    : "moves its own; ")}
+                <Link
+                  href={`${home}/systems/${system.id}`}
+                  className="text-link underline underline-offset-4"
+                >
+                  how it runs
+                </Link>
+              </>
+            ),
+          ],
+          ["To get at it", unit.access],
+          ["Papers", unit.papers],
+          [
+            "Warranty",
+            unit.warrantyEndsOn &&
+              `${warranty === "over" ? "ended" : warranty === "ends-soon" ? "ends soon:" : "until"} ${dateWords(unit.warrantyEndsOn, today)}${unit.warrantyRegistered === false ? "; not registered yet" : unit.warrantyRegistered ? "; registered" : ""}`,
+          ],
+          [
+            "Serviced by",
+            contact && (
+              <>
+                {contact.name}
+                {contact.phone && (
+                  <>
+                    ,{" "}
+                    <a
+                      href={`tel:${contact.phone.replace(/\s/g, "")}`}
+                      className="text-link underline underline-offset-4"
+                    >
+                      {contact.phone}
+                    </a>
+                  </>
+                )}
+              </>
+            ),
+          ],
+          [
+            "Before it",
+            predecessor && (
+              <Link
+                href={`${home}/units/${predecessor.id}`}
+                className="text-link underline underline-offset-4"
+              >
+                {predecessor.name}
+              </Link>
+            ),
+          ],
+          ["Notes", unit.note],
+        ]}
+      />
+      {open.length > 0 && !unit.retiredOn && (
+        <p className="text-second">
+          Worth knowing still:{" "}
+          <Link
+            href={`${home}/units/${unit.id}/edit`}
+            className="text-link underline underline-offset-4"
+          >
+            {open.map(({ label }) => label.toLowerCase()).join(", ")}
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function UnitLinks({ sheet: { book, unit }, children }: { sheet: UnitSheet; children: ReactNode }) {
+  const sheet = `/homes/${book.home.id}/units/${unit.id}`;
+  return (
+    <ul className="-ml-2 flex flex-col items-start">
+      <li>
+        <LinkButton weight="quiet" href={`${sheet}/edit`}>
+          Change or move it
+        </LinkButton>
+      </li>
+      {!unit.retiredOn && (
+        <li>
+          <LinkButton weight="quiet" href={`${sheet}/replace`}>
+            Replace it, or take it out of service
+          </LinkButton>
+        </li>
+      )}
+      {children}
+    </ul>
+  );
+}

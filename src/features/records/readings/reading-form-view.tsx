@@ -1,0 +1,266 @@
+"use client";
+
+import { useState } from "react";
+import { adviceWords, READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
+import { HOLD_WORDS } from "@/presentation/run-words";
+import type { UnitSystem } from "@/core/quantities/length";
+import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
+import { unitsFor, readingWords } from "@/core/readings/reading-units";
+import { judgementOf } from "@/core/history/readings-taken";
+import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
+import { Form, type Fields, type FormView } from "@/ui/form";
+import { Needle } from "@/ui/needle";
+import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "./reading-form";
+import type { ReadingChoice } from "./readings-queries";
+
+type Action = (state: FormView, form: FormData) => Promise<FormView>;
+
+/** What was measured or seen, judged while it is typed. */
+export function ReadingFormView({
+  action,
+  initial,
+  places,
+  today,
+  system,
+  fogLimit,
+}: {
+  action: Action;
+  initial: FormView;
+  places: readonly ReadingChoice[];
+  today: string;
+  system: UnitSystem;
+  /** Percent, of today. */
+  fogLimit: number;
+}) {
+  const [typed, setTyped] = useState<ReadingFields | null>(null);
+  const read = (form: HTMLFormElement | null) => {
+    if (!form) return;
+    setTyped(readingFieldsOf(new FormData(form)));
+  };
+  return (
+    <div
+      onInput={(event) => read((event.target as HTMLElement).closest("form"))}
+      onChange={(event) => read((event.target as HTMLElement).closest("form"))}
+    >
+      <Form action={action} initial={initial} submit="Save the reading" stays={false}>
+        {(fields) => (
+          <>
+            <ReadingFieldsView {...{ fields, places, today, system }} />
+            <Judged {...{ typed, system, fogLimit }} />
+          </>
+        )}
+      </Form>
+    </div>
+  );
+}
+
+function ReadingFieldsView({
+  fields,
+  places,
+  today,
+  system,
+}: {
+  fields: Fields;
+  places: readonly ReadingChoice[];
+  today: string;
+  system: UnitSystem;
+}) {
+  const [place, setPlace] = useState(fields.value("place") ?? places[0]?.value ?? "");
+  const kinds = places.find((each) => each.value === place)?.kinds ?? [];
+  const [chosen, setChosen] = useState(fields.value("kind") as ReadingKind | undefined);
+  const kind = chosen ?? kinds[0];
+  return (
+    <div className="flex max-w-2xl flex-col gap-5 pb-2">
+      <SelectField
+        label="Where"
+        name="place"
+        options={places}
+        value={place}
+        onChange={(event) => {
+          setPlace(event.target.value);
+          setChosen(undefined);
+        }}
+        error={fields.error("place")}
+      />
+      <SelectField
+        label="What was read"
+        name="kind"
+        options={kinds.map((each) => ({ value: each, label: READING_WORDS[each].name }))}
+        value={kind}
+        onChange={(event) => setChosen(event.target.value as ReadingKind)}
+        hint={kind && READING_WORDS[kind].how}
+        error={fields.error("kind")}
+      />
+      {kind && READING_WORDS[kind].caution && (
+        <p className="border-l-4 border-attention bg-wash px-4 py-2.5">
+          {READING_WORDS[kind].caution}
+        </p>
+      )}
+      {kind &&
+        (isWordKind(kind) ? (
+          <ChoiceField
+            key={kind}
+            label="It is"
+            name="word"
+            options={Object.keys(WORD_KINDS[kind]).map((value) => ({
+              value,
+              label: SEEN_WORDS[value] ?? value,
+            }))}
+            defaultValue={fields.value("word")}
+            error={fields.error("word")}
+          />
+        ) : (
+          <Measured
+            key={`${place} ${kind}`}
+            {...{ kind, fields, system }}
+            rated={places.find((each) => each.value === place)?.rated[kind] ?? []}
+          />
+        ))}
+      <div className="grid gap-4 wide:grid-cols-2">
+        <TextField
+          label="When"
+          name="date"
+          type="date"
+          max={today}
+          defaultValue={fields.value("date")}
+          error={fields.error("date")}
+        />
+        <TextField label="A note" name="words" defaultValue={fields.value("words")} />
+      </div>
+    </div>
+  );
+}
+
+function Measured({
+  kind,
+  fields,
+  system,
+  rated: before,
+}: {
+  /** What stood beside the last one there. */
+  rated: readonly string[];
+  kind: ReadingKind;
+  fields: Fields;
+  system: UnitSystem;
+}) {
+  const units = unitsFor(kind, system);
+  const rated = ratedOf(kind);
+  const words = READING_WORDS[kind].rated ?? "Rated";
+  const own = (name: string, usual?: string) => ({
+    name,
+    inputMode: "decimal" as const,
+    defaultValue: fields.value(name) ?? usual,
+    error: fields.error(name),
+  });
+  return (
+    <>
+      <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] items-start gap-4">
+        <TextField label="Read" {...own("value")} />
+        {units.length > 1 ? (
+          <SelectField
+            label="in"
+            name="unit"
+            options={units}
+            defaultValue={fields.value("unit")}
+            error={fields.error("unit")}
+          />
+        ) : (
+          <p className="mt-9">{units[0]?.label}</p>
+        )}
+      </div>
+      {rated === "value" && (
+        <TextField label={words} className="max-w-40" {...own("rated", before[0])} />
+      )}
+      {rated === "band" && (
+        <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] gap-4">
+          <TextField label={`${words.split(",")[0]}, from`} {...own("ratedMin", before[0])} />
+          <TextField label="to" {...own("ratedMax", before[1])} />
+        </div>
+      )}
+      {kind === "capacitor-uf" && (
+        <>
+          <SelectField
+            label="It goes when it is out by more than"
+            name="school"
+            options={[
+              { value: "label", label: "6 %, as most labels say" },
+              { value: "general", label: "10 %" },
+            ]}
+            defaultValue={fields.value("school")}
+          />
+          <div>
+            <CheckField name="flags" value="bulged" label="Its top bulges" />
+            <CheckField name="flags" value="leaking" label="It leaks oil" />
+          </div>
+        </>
+      )}
+      {kind === "thermocouple-mv" && (
+        <SelectField
+          label="Measured"
+          name="mode"
+          options={[
+            { value: "open", label: "off the valve" },
+            { value: "loaded", label: "on the valve, under load" },
+          ]}
+          defaultValue={fields.value("mode")}
+        />
+      )}
+      {kind === "closed-registers" && (
+        <CheckField name="flags" value="return-shut" label="A return is shut or blocked" />
+      )}
+    </>
+  );
+}
+
+/** The verdict on what is being typed, at once. */
+function Judged({
+  typed,
+  system,
+  fogLimit,
+}: {
+  typed: ReadingFields | null;
+  system: UnitSystem;
+  fogLimit: number;
+}) {
+  const result = typed && readReading(typed, system, fogLimit);
+  if (!result?.ok)
+    return (
+      <p role="status" className="mt-3 border-l-4 border-rule bg-surface px-4 py-2.5 text-second">
+        What it means shows here.
+      </p>
+    );
+  const { kind } = result.taken;
+  const judgement = judgementOf(result.taken);
+  const { verdict, limit } = judgement;
+  if (kind === "co-ppm" && verdict === "stop")
+    return (
+      <div role="alert" className="mt-3 border-[6px] border-attention bg-wash px-4 py-3 text-lg">
+        <p className="font-display text-xl font-bold">{HOLD_WORDS.co.title}</p>
+        <ol className="mt-1 list-decimal pl-6">
+          {HOLD_WORDS.co.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
+      </div>
+    );
+  return (
+    <div
+      role="status"
+      className="mt-3 flex items-start gap-3 border-l-4 border-ink bg-surface px-4 py-2.5"
+    >
+      <Needle verdict={verdict} />
+      <p>
+        <strong>{VERDICT_WORDS[verdict]}</strong>
+        {verdict !== "sound" && `: ${adviceWords(kind, judgement)}`}
+        {verdict === "stop" && kind !== "duct-debris" && ". Don’t run it until it is put right"}
+        {limit !== null && (
+          <span className="text-second">; the limit is {readingWords(kind, limit, system)}</span>
+        )}
+        {kind === "relative-humidity" && (
+          <span className="text-second">; windows fog over {Math.round(fogLimit)} % today</span>
+        )}
+        .
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,90 @@
+import Link from "next/link";
+import { Needle, type Verdict } from "@/ui/needle";
+import type { ReadingSeries } from "./readings-queries";
+import { ReadingChart } from "./reading-chart";
+
+/** What was read at a place over the years: verdicts, where it is going, its limits. */
+export function ReadingSection({
+  homeId,
+  place,
+  series,
+}: {
+  homeId: string;
+  /** The part or unit, as the form to add one is told. */
+  place: string;
+  series: readonly ReadingSeries[];
+}) {
+  return (
+    <section aria-labelledby="readings">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b-[3px] border-ink pb-1">
+        <h2 id="readings" className="text-xl">
+          Readings
+        </h2>
+        <Link
+          href={`/homes/${homeId}/reading?place=${place}`}
+          className="text-link underline underline-offset-4"
+        >
+          Note a reading
+        </Link>
+      </div>
+      {series.length === 0 && <p className="mt-3 text-second">None yet.</p>}
+      {series.map((each) => (
+        <Series key={each.kind} series={each} />
+      ))}
+    </section>
+  );
+}
+
+/** More than this many points make a line worth drawing. */
+const LEAST_POINTS = 2;
+
+function Series({ series }: { series: ReadingSeries }) {
+  const { name, verdict, advice, rows, points, limits, trend } = series;
+  const last = rows.at(-1)!;
+  return (
+    <article className="border-b border-rule py-3">
+      <div className="flex items-start gap-3">
+        <Needle verdict={verdict} />
+        <div>
+          <h3 className="text-base font-semibold">
+            {name}: {last.words}
+            <span className="font-normal text-second">, {last.when}</span>
+          </h3>
+          <p className="text-second">
+            {[advice && `To do: ${advice}.`, trend && `${trend.sentence}`]
+              .filter(Boolean)
+              .join(" ")}
+          </p>
+          {trend?.drifting && <p className="font-medium text-attention-text">{trend.drifting}</p>}
+        </div>
+      </div>
+      {points.length >= LEAST_POINTS && (
+        <ReadingChart
+          data={{ points, low: limits.low, high: limits.high }}
+          label={`${name} over the years`}
+        />
+      )}
+      <details className="mt-1" open={points.length < LEAST_POINTS && rows.length > 1}>
+        <summary className="inline-flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
+          {rows.length === 1 ? "As a table" : `All ${rows.length} as a table`}
+        </summary>
+        <table className="figures w-full max-w-md text-left">
+          <tbody>
+            {rows.toReversed().map((row) => (
+              <tr key={row.id} className="border-t border-rule">
+                <td className="py-1.5 pr-4">{row.when}</td>
+                <td className="pr-4 font-semibold">{row.words}</td>
+                <td>
+                  <span className="flex items-center gap-2">
+                    <Needle verdict={row.verdict as Verdict} size={20} />
+                    {row.verdict}
+                  </span>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </article>
+  );
+}

@@ -1,0 +1,160 @@
+import { readHomeBook } from "@/db/repositories/home-book";
+import { readingsOf } from "@/core/history/readings-taken";
+import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
+import type { DemoStore } from "../../../../tests/demo-store";
+import { readReading, type ReadingFields } from "./reading-form";
+import { noteReading } from "./readings-actions";
+import { readingPageOf, readingSeriesOf } from "./readings-queries";
+
+jest.mock(
+  "next/navigation",
+  () =>
+    jest.requireActual<typeof import("../../../../tests/acting")>("../../../tests/acting")
+      .navigation,
+);
+jest.mock("server-only", () => ({}));
+jest.setTimeout(60_000);
+
+const HOME = "sluice-house";
+let demo: DemoStore;
+beforeAll(async () => (demo = await actOnDemo()));
+afterAll(() => demo.discard());
+const book = async () => (await readHomeBook(demo.store.db, HOME))!.book;
+
+const typed = (fields: Partial<ReadingFields>): ReadingFields => ({
+  ...{ kind: "", value: "", word: "", unit: "", rated: "", ratedMin: "", ratedMax: "" },
+  ...{ school: "", mode: "", flags: [] },
+  ...fields,
+});
+
+describe("what is typed of a reading", () => {
+  it("is brought to the unit it is judged in, and kept as it was typed", () => {
+    const split = readReading(typed({ kind: "cooling-split-k", value: "18", unit: "F" }), "us");
+    expect(split).toMatchObject({
+      ok: true,
+      taken: { value: 10, unit: "K", typed: { value: "18", unit: "F" } },
+    });
+    const pressure = readReading(
+      typed({ kind: "boiler-pressure-bar", value: "21.8", unit: "psi" }),
+      "us",
+    );
+    expect(pressure.ok && pressure.taken.value).toBeCloseTo(1.503, 3);
+    const drop = readReading(
+      typed({ kind: "filter-drop", value: "0,3", rated: "0,15", unit: "inH2O" }),
+      "us",
+    );
+    expect(drop.ok && [drop.taken.value, drop.taken.rated]).toEqual([74.7267, 37.36335]);
+    const share = readReading(
+      typed({ kind: "heat-recovery-efficiency", value: "62", rated: "84" }),
+      "metric",
+    );
+    expect(share.ok && [share.taken.value, share.taken.rated]).toEqual([0.62, 0.84]);
+  });
+
+  it.each([
+    [{ kind: "" }, { kind: "Choose what was read." }],
+    [{ kind: "coil" }, { word: "Choose the word that comes nearest." }],
+    [{ kind: "co-ppm", value: "some" }, { value: "Write the number that was read." }],
+    [{ kind: "capacitor-uf", value: "44" }, { rated: "Write what is printed on it: more than 0." }],
+    [{ kind: "co-ppm", value: "20000" }, { value: "20000 is out of range: between 0 and 10000." }],
+    [
+      { kind: "temperature-rise-k", value: "30", ratedMin: "20" },
+      { ratedMin: "Write both ends of the range on the plate." },
+    ],
+  ])("says what is wrong with %j", (fields, errors) => {
+    expect(readReading(typed(fields), "metric")).toEqual({ ok: false, errors });
+  });
+
+  it("needs no number where a capacitor bulges", () => {
+    const swollen = typed({ kind: "capacitor-uf", rated: "45", flags: ["bulged", "unheard-of"] });
+    expect(readReading(swollen, "metric")).toMatchObject({
+      ok: true,
+      taken: { flags: ["bulged"] },
+    });
+  });
+});
+
+describe("readings over the years", () => {
+  it("fall with the pilot, and say when the limit is reached", async () => {
+    const [pilot] = await readingSeriesOf(HOME, {
+      unitId: "kiln-furnace",
+      partId: "kiln-furnace-pilot",
+    });
+    // 24.6, 21.3 and 18.1 mV a year apart: about 3.3 a year, 15 mV in some eleven months.
+    expect(pilot).toMatchObject({ verdict: "sound", advice: null, limits: { low: 15, high: 32 } });
+    expect(pilot!.trend!.sentence).toMatch(
+      /^Falls by about 3\.3 mV a year; reaches its limit of 15 mV about \d+ Aug, between .+; a fair guess\.$/,
+    );
+    expect(pilot!.rows.map((row) => row.words)).toEqual(["24.6 mV", "21.3 mV", "18.1 mV"]);
+  });
+
+  it("speak the home’s percent, and are past their limit since a day", async () => {
+    const [core] = await readingSeriesOf(HOME, {
+      unitId: "loft-ventilator",
+      partId: "loft-ventilator-recovery-core",
+    });
+    expect(core).toMatchObject({ verdict: "act", advice: "wash the core", unit: "%" });
+    expect(core!.points.map(({ y }) => Math.round(y))).toEqual([84, 80, 74, 66, 61]);
+    expect(core!.limits.low).toBeCloseTo(63);
+    expect(core!.trend!.sentence).toContain("past its limit of 63 % since 9 Mar");
+  });
+
+  it("warn of a capacitor that drifts out before the heat is over", async () => {
+    const place = { unitId: "cellar-furnace", partId: "cellar-furnace-capacitor" };
+    const [capacitor] = await readingSeriesOf(HOME, place);
+    expect(capacitor!.trend!.drifting).toMatch(/before the end of the next cooling season, 31 Aug/);
+  });
+
+  it("offer what is usual at a place first, with what was printed there before", async () => {
+    const { places } = (await readingPageOf(HOME))!;
+    const capacitor = places.find((each) => each.value === "cellar-furnace-capacitor")!;
+    expect(capacitor.kinds[0]).toBe("capacitor-uf");
+    expect(capacitor.rated["capacitor-uf"]).toEqual(["5"]);
+    expect(new Set(places.map((each) => each.value)).size).toBe(places.length);
+    expect(await readingPageOf("nowhere")).toBeNull();
+  });
+});
+
+describe("noting a reading", () => {
+  it("keeps what was typed when something is missing", async () => {
+    const form = formOf({ place: "nowhere", kind: "co-ppm", value: "", date: "2027-01-01" });
+    const { errors, values } = await noteReading(HOME, nothingSent, form);
+    expect(Object.keys(errors).sort()).toEqual(["date", "place", "value"]);
+    expect(values["kind"]).toEqual(["co-ppm"]);
+  });
+
+  it("goes into the record with its grounds, and comes back judged", async () => {
+    const form = formOf({
+      ...{ place: "cellar-furnace-capacitor", kind: "capacitor-uf", value: "4,65", unit: "uF" },
+      ...{
+        rated: "5",
+        school: "general",
+        flags: [],
+        date: "2026-03-14",
+        words: "by the technician",
+      },
+    });
+    expect(await landing(noteReading(HOME, nothingSent, form))).toMatch(
+      /^\/homes\/sluice-house\/parts\/cellar-furnace-capacitor\?noted=/,
+    );
+    const last = readingsOf(await book()).at(-1)!;
+    expect(last.event).toMatchObject({ words: "by the technician", unitId: "cellar-furnace" });
+    expect(last.taken).toMatchObject({
+      value: 4.65,
+      rated: 5,
+      school: "general",
+      typed: { value: "4,65" },
+    });
+    expect(last.judgement).toMatchObject({ verdict: "watch", deviation: -7 });
+    const coil = formOf({
+      place: "yard-condenser",
+      kind: "noise",
+      word: "rattle",
+      date: "2026-03-14",
+    });
+    expect(await landing(noteReading(HOME, nothingSent, coil))).toMatch(
+      /^\/homes\/sluice-house\/units\/yard-condenser\?noted=/,
+    );
+    expect(readingsOf(await book()).at(-1)!.judgement.verdict).toBe("watch");
+  });
+});

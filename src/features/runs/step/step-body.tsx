@@ -1,0 +1,165 @@
+import { END_WORDS } from "@/content/words";
+import type { EndEntry } from "@/core/runs/loose-ends";
+import { againKey, blocksOf, endWordsOf } from "@/core/runs/run";
+import { listWords } from "@/core/quantities/words";
+import { onAgain } from "../way/there-and-back";
+import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
+import type { Step } from "@/core/runs/procedure";
+import { dryingOf, leftWords } from "../times/run-times";
+import type { ReadSeen, Typed } from "./seen";
+import { CallBack } from "../times/call-back";
+import { LicensedBlock } from "./licensed-block";
+import type { RunWith } from "../guide/run-with";
+import { StepHelp } from "./step-help";
+import { StepRecord } from "./step-record";
+
+const WARNING = "border-l-[6px] border-attention bg-wash px-4 py-3";
+
+/** The step at hand: its caution, what to do, what helps, what to record. */
+export function StepBody({
+  current,
+  state,
+  job,
+  known,
+  runId,
+  heldUp,
+  beside,
+  heading,
+  at,
+  tried,
+  read,
+  typed,
+  setTyped,
+  photos,
+}: {
+  current: Step;
+  state: RunState;
+  job: RunJob;
+  known: RunWith;
+  runId: string;
+  heldUp: RunRefusal | null;
+  beside: readonly EndEntry[];
+  heading: React.RefObject<HTMLHeadingElement | null>;
+  at: number | null;
+  tried: boolean;
+  read: ReadSeen;
+  typed: Typed;
+  setTyped: (typed: Typed) => void;
+  photos: RunState["photos"];
+}) {
+  const { turnedBack, settled, steps, round } = state;
+  const drying = heldUp === "still-drying" ? dryingOf(state, job.place) : null;
+  return (
+    <div className="flex flex-col gap-4 text-[1.375rem] leading-snug">
+      {turnedBack ? (
+        <p className={WARNING}>
+          <strong>On the way back.</strong> {turnedBack.words}: put everything back as it was.
+          Nothing counts as done.
+        </p>
+      ) : (
+        <p className="figures text-[1.125rem] text-second">
+          Step {settled.length + 1} of {steps.length}
+          {round > 0 && `, round ${round + 1}`}
+        </p>
+      )}
+      {onAgain(state).length > 0 && (
+        <p role="alert" className={WARNING}>
+          <strong>It was on again.</strong> You went back: put the {listWords(onAgain(state))} back
+          as it was at this step before you touch anything.
+        </p>
+      )}
+      {current.caution && (
+        <p className={WARNING}>
+          <strong>Take care.</strong> {current.caution}
+        </p>
+      )}
+      <h2 ref={heading} tabIndex={-1} className="text-[1.875rem] outline-none wide:text-[2.25rem]">
+        {current.title}
+      </h2>
+      {current.detail && <p className="max-w-[34rem]">{current.detail}</p>}
+      {current.why && <p className="max-w-[34rem] text-second">{current.why}</p>}
+      <HeldUp {...{ current, state, job, heldUp, at, beside }} />
+      {drying && (
+        <CallBack
+          runId={runId}
+          drying={drying}
+          left={at === null ? "" : leftWords(drying.readyAt, at)}
+        />
+      )}
+      {heldUp === "licensed-only" && (
+        <LicensedBlock contacts={known.contacts} rules={known.rules} />
+      )}
+      <StepHelp step={current} known={known} photos={photos} />
+      <div id="step-record">
+        <StepRecord
+          step={current}
+          typed={typed}
+          setTyped={setTyped}
+          read={read}
+          tried={tried}
+          places={known.places}
+          system={known.system}
+          slot={known.slot}
+        />
+      </div>
+      {tried && read.kind === "nothing" && !current.recordIsOptional && (
+        <p role="alert" className={WARNING}>
+          Say what you see first: it is kept for the next time.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const COMES_LAST: Partial<Record<RunRefusal, string>> = {
+  "power-comes-last": "Power comes last.",
+  "gas-comes-last": "Gas comes after it.",
+  "water-comes-last": "Water comes after it.",
+  "after-another": "Another comes first.",
+};
+
+/** Why the step cannot be done yet, where that is not for its drying or its licence. */
+function HeldUp({
+  current,
+  state,
+  job,
+  heldUp,
+  at,
+  beside,
+}: {
+  current: Step;
+  state: RunState;
+  job: RunJob;
+  heldUp: RunRefusal | null;
+  at: number | null;
+  beside: readonly EndEntry[];
+}) {
+  if (heldUp === "still-waiting") {
+    const timer = state.timers.findLast(
+      ({ key }) => current.waitsFor?.includes(key) || key === againKey(current.id),
+    );
+    return (
+      <p
+        data-testid="wait"
+        className="figures border-y-2 border-ink py-4 text-[2rem] font-semibold"
+      >
+        {timer && at !== null ? leftWords(timer.readyAt, at) : "…"}
+      </p>
+    );
+  }
+  const comesLast = heldUp ? COMES_LAST[heldUp] : undefined;
+  if (!comesLast) return null;
+  const now = new Date(at ?? 0).toISOString();
+  const by = blocksOf(job, state, current, now, beside).flatMap((block) => block.by);
+  const here = state.ends.open.filter((end) => by.includes(end.id));
+  const elsewhere = beside.filter((end) => by.includes(end.id));
+  const named = [
+    ...here.map(({ id, end }) => endWordsOf(state, job.place, id) ?? END_WORDS[end].open),
+    ...elsewhere.map(({ end }) => `${END_WORDS[end].open} (another job at this machine)`),
+  ];
+  return (
+    <p role="alert" className={WARNING}>
+      Not yet: {named.join(", ")}. {comesLast} Put that right first, or say why this stays as it is.
+    </p>
+  );
+}

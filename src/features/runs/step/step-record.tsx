@@ -1,0 +1,322 @@
+import { GRADE_OPTIONS } from "@/content/grade-options";
+import {
+  adviceWords,
+  READING_WORDS,
+  SEEN_WORDS,
+  SUGGESTS,
+  VERDICT_WORDS,
+} from "@/content/reading-words";
+import type { Step } from "@/core/runs/procedure";
+import type { Judgement } from "@/core/readings/judge";
+import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
+import { unitsFor } from "@/core/readings/reading-units";
+import { readSize } from "@/core/quantities/size";
+import type { UnitSystem } from "@/core/quantities/length";
+import type { FilterSlot } from "@/core/inventory/inventory";
+import { fitOfSlot } from "@/core/inventory/slot-fit";
+import { fitWords } from "@/presentation/slot-words";
+import { Button } from "@/ui/button";
+import { SelectField, TextField } from "@/ui/field";
+import { GradeChoice } from "@/ui/grade-choice";
+import { Needle } from "@/ui/needle";
+import { SeenSwatch } from "@/ui/seen-swatch";
+import { SwatchChoice } from "@/ui/swatch-choice";
+import { DIRECTIONS } from "@/core/inventory/directions";
+import { DIRECTION_WORDS } from "@/content/words";
+import { FlowArrow } from "@/ui/flow-arrow";
+import { AlarmRounds, MachineRounds, type Places } from "./rounds";
+import type { ReadSeen, Typed } from "./seen";
+
+type Props = {
+  step: Step;
+  typed: Typed;
+  setTyped: (typed: Typed) => void;
+  read: ReadSeen;
+  /** Problems show once somebody tried to go on. */
+  tried: boolean;
+  places: Places;
+  system: UnitSystem;
+  slot: FilterSlot | undefined;
+};
+
+/** What a step asks to have seen or measured, judged while it is chosen. */
+export function StepRecord(props: Props) {
+  const { step, typed, setTyped, places } = props;
+  const { records } = step;
+  if (!records) return null;
+  const of = records.kind === "look" || records.kind === "reading" ? records.of : undefined;
+  const options =
+    of === "any-filter"
+      ? places.filters
+      : of === "any-machine"
+        ? places.machines
+        : of === "every-co-alarm" && typed.value !== undefined && Number(typed.value) !== 0
+          ? places.alarms
+          : [];
+  return (
+    <div className="flex max-w-[44rem] flex-col gap-4">
+      {options.length > 1 && (
+        <SelectField
+          label={of === "every-co-alarm" ? "Which alarm shows it" : "Which one"}
+          name="place"
+          options={options}
+          value={typed.place ?? options[0]?.value}
+          onChange={(event) => setTyped({ ...typed, place: event.target.value })}
+        />
+      )}
+      <Asked {...props} />
+    </div>
+  );
+}
+
+function Asked({ step, typed, setTyped, read, tried, system, slot, places }: Props) {
+  const { records } = step;
+  const choose = (word: string) => setTyped({ ...typed, word });
+  const problem = (field: "count" | "alarms") =>
+    tried && read.kind === "problem" && read.field === field ? read.message : undefined;
+  switch (records?.kind) {
+    case "filter-choice":
+      return (
+        <SwatchChoice
+          label="Which filter"
+          name="place"
+          options={places.filters.map(({ value, label }) => ({ value, name: label }))}
+          chosen={typed.place}
+          onChoose={(place) => setTyped({ ...typed, place })}
+        />
+      );
+    case "direction":
+      return (
+        <SwatchChoice
+          label="The air goes"
+          name="direction"
+          options={DIRECTIONS.filter((each) => each !== "unknown").map((value) => ({
+            value,
+            name: DIRECTION_WORDS[value],
+            drawing: <FlowArrow direction={value} />,
+          }))}
+          chosen={typed.word}
+          onChoose={choose}
+        />
+      );
+    case "count":
+      return (
+        <TextField
+          label={records.label}
+          name="count"
+          inputMode="numeric"
+          className="figures min-h-14 text-[1.5rem]"
+          value={typed.count ?? ""}
+          onChange={(event) => setTyped({ ...typed, count: event.target.value })}
+          error={problem("count")}
+        />
+      );
+    case "words":
+      return (
+        <TextField
+          label={records.label}
+          name="said"
+          maxLength={300}
+          className="min-h-14"
+          value={typed.said ?? ""}
+          onChange={(event) => setTyped({ ...typed, said: event.target.value })}
+        />
+      );
+    case "alarms":
+      return (
+        <AlarmRounds alarms={places.alarms} {...{ typed, setTyped }} error={problem("alarms")} />
+      );
+    case undefined:
+      return null;
+    case "look":
+      return (
+        <GradeChoice
+          label="The nearest picture"
+          name="grade"
+          options={GRADE_OPTIONS}
+          defaultValue={typed.word}
+          onChoose={choose}
+        />
+      );
+    case "choice":
+      return (
+        <>
+          <SwatchChoice
+            label="What comes nearest"
+            name="choice"
+            options={records.options}
+            chosen={typed.word}
+            onChoose={choose}
+          />
+          <Suggestion words={records.options.find(({ value }) => value === typed.word)?.suggests} />
+        </>
+      );
+    case "size":
+      return <SizeFields {...{ typed, setTyped, read, tried, slot, system }} />;
+    case "reading":
+      if (isWordKind(records.reading) && records.of === "every-machine")
+        return <MachineRounds kind={records.reading} {...{ places, typed, setTyped }} />;
+      return isWordKind(records.reading) ? (
+        <>
+          <SwatchChoice
+            label="What comes nearest"
+            name={records.reading}
+            options={Object.keys(WORD_KINDS[records.reading]).map((value) => ({
+              value,
+              name: SEEN_WORDS[value] ?? value,
+              drawing: <SeenSwatch kind={records.reading} seen={value} />,
+            }))}
+            chosen={typed.word}
+            onChoose={choose}
+          />
+          {read.kind === "seen" && read.judgement && (
+            <Verdict
+              judgement={read.judgement}
+              act={adviceWords(records.reading, read.judgement)}
+              words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
+            />
+          )}
+        </>
+      ) : (
+        <Measured {...{ step, typed, setTyped, read, tried, system }} />
+      );
+  }
+}
+
+function Suggestion({ words }: { words: string | undefined }) {
+  return (
+    <p role="status" className={words ? "border-l-[6px] border-attention bg-wash px-4 py-3" : ""}>
+      {words}
+    </p>
+  );
+}
+
+function Verdict({
+  judgement,
+  act,
+  words,
+}: {
+  judgement: Judgement;
+  act: string;
+  words?: string | undefined;
+}) {
+  const { verdict } = judgement;
+  const asked = verdict === "act" || verdict === "stop" ? `: ${act}` : "";
+  return (
+    <div
+      role="status"
+      data-verdict={verdict}
+      className="flex items-start gap-4 border-y-2 border-ink py-3"
+    >
+      <Needle verdict={verdict} />
+      <p>
+        <strong>
+          {VERDICT_WORDS[verdict].charAt(0).toUpperCase() + VERDICT_WORDS[verdict].slice(1)}
+        </strong>
+        {asked}. {words}
+      </p>
+    </div>
+  );
+}
+
+function Measured({
+  step,
+  typed,
+  setTyped,
+  read,
+  tried,
+  system,
+}: Pick<Props, "step" | "typed" | "setTyped" | "read" | "tried" | "system">) {
+  if (step.records?.kind !== "reading") return null;
+  const { reading, difference } = step.records;
+  const unit = unitsFor(reading, system)[0];
+  const inUnit = (label: string) => (unit?.label ? `${label}, ${unit.label}` : label);
+  const error = tried && read.kind === "problem" ? read.message : undefined;
+  const field = (label: string, key: "value" | "second") => (
+    <TextField
+      label={inUnit(label)}
+      name={key}
+      inputMode="decimal"
+      className="figures min-h-14 text-[1.5rem]"
+      value={typed[key] ?? ""}
+      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+      error={key === "value" ? error : undefined}
+    />
+  );
+  return (
+    <>
+      <div className={difference ? "grid gap-4 wide:grid-cols-2" : ""}>
+        {field(difference?.[0] ?? READING_WORDS[reading].name, "value")}
+        {difference && field(difference[1], "second")}
+      </div>
+      {step.records.of === "every-co-alarm" && (
+        <Button
+          className="min-h-14 text-[1.1875rem]"
+          onClick={(event) => {
+            setTyped({ ...typed, value: "0" });
+            // The next Space is for the step again.
+            event.currentTarget.blur();
+          }}
+        >
+          Every one reads 0
+        </Button>
+      )}
+      {read.kind === "seen" && read.judgement && (
+        <Verdict judgement={read.judgement} act={adviceWords(reading, read.judgement)} />
+      )}
+    </>
+  );
+}
+
+/** The opening of a slot, and whether what is bought now fills it. */
+function SizeFields({
+  typed,
+  setTyped,
+  read,
+  tried,
+  slot,
+  system,
+}: Pick<Props, "typed" | "setTyped" | "read" | "tried" | "slot" | "system">) {
+  const error = (field: "opening" | "buy") =>
+    tried && read.kind === "problem" && read.field === field ? read.message : undefined;
+  const fallback = system === "us" ? "in" : "mm";
+  const opening = readSize(typed.opening ?? "", fallback);
+  const buy = typed.buy ? readSize(typed.buy, fallback) : null;
+  const nominal = buy?.ok ? { text: typed.buy ?? "", mm: buy.mm, unit: buy.unit } : slot?.nominal;
+  const fit =
+    slot && nominal && opening.ok
+      ? fitOfSlot(
+          { ...slot, nominal, opening: { text: typed.opening ?? "", mm: opening.mm } },
+          undefined,
+        )
+      : null;
+  return (
+    <>
+      <TextField
+        label="The opening: width × height × depth"
+        name="opening"
+        placeholder="20 1/8 x 20 1/8 x 1 1/8"
+        className="figures min-h-14 text-[1.375rem]"
+        value={typed.opening ?? ""}
+        onChange={(event) => setTyped({ ...typed, opening: event.target.value })}
+        error={error("opening")}
+        hint="Inches, millimetres or centimetres."
+      />
+      <TextField
+        label="The size to buy next time"
+        name="buy"
+        placeholder={slot?.nominal.text}
+        className="figures min-h-14 text-[1.375rem]"
+        value={typed.buy ?? ""}
+        onChange={(event) => setTyped({ ...typed, buy: event.target.value })}
+        error={error("buy")}
+        hint="Leave it empty if the one written down is right."
+      />
+      {fit && (
+        <p role="status" className="border-y-2 border-ink py-3">
+          {nominal?.text}: {fitWords(fit, fallback)}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,39 @@
+import ical, { ICalAlarmType } from "ical-generator";
+import { appStore } from "@/db/app-store";
+import { findHome } from "@/db/repositories/homes";
+import { listUnits } from "@/db/repositories/units";
+import { now } from "@/lib/clock";
+import { dryingOf } from "./run-times";
+import { readRun } from "../record/run-replay";
+
+/** How long putting it back is set down for in a calendar, minutes. */
+const ENTRY_MINUTES = 30;
+
+/** GET /api/v1/runs/ID/ready.ics: a calendar entry that calls back when what dries is dry. */
+export async function getReadyCalendar(runId: string, origin: string): Promise<Response> {
+  const { db } = await appStore();
+  const found = await readRun(db, runId);
+  const drying = found && dryingOf(found.state, found.job.place);
+  if (!found || !drying) return new Response("Nothing is drying in this run.", { status: 404 });
+  const home = await findHome(db, found.run.homeId);
+  const unit = (await listUnits(db, found.run.homeId)).find(({ id }) => id === found.run.unitId);
+  const start = new Date(drying.readyAt);
+  const calendar = ical({ name: "Amber Lintel" });
+  const entry = calendar.createEvent({
+    id: `${runId}-dry`,
+    start,
+    end: new Date(start.getTime() + ENTRY_MINUTES * 60_000),
+    stamp: now(),
+    timezone: home?.timeZone ?? null,
+    summary: `${unit?.name ?? home?.name}: dry, put it back`,
+    description: `${drying.words}. Carry on at ${origin}/runs/${runId}`,
+    url: `${origin}/runs/${runId}`,
+  });
+  entry.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: entry.summary() });
+  return new Response(calendar.toString(), {
+    headers: {
+      "content-type": "text/calendar; charset=utf-8",
+      "content-disposition": 'attachment; filename="put-it-back.ics"',
+    },
+  });
+}

@@ -1,0 +1,156 @@
+"use client";
+
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { DropdownMenu } from "radix-ui";
+import type { Keys, Theme } from "@/lib/theme";
+import type { ReactNode } from "react";
+import { chooseKeys, chooseTheme } from "./shell-actions";
+
+type HomeLink = { id: string; name: string };
+
+const ITEM =
+  "flex min-h-11 items-center px-4 outline-none data-highlighted:bg-ink data-highlighted:text-ground cursor-pointer no-underline";
+
+type MastheadProps = {
+  home: HomeLink;
+  homes: HomeLink[];
+  theme: Theme;
+  /** Whether keys of one letter do something. */
+  keys: Keys;
+  find: ReactNode;
+};
+
+export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
+  return (
+    <header className="no-print flex h-12 items-center gap-6 px-4 wide:h-14 wide:px-7">
+      <Link href={`/homes/${home.id}`} className="font-display text-xl font-bold no-underline">
+        Amber <span className="text-attention-text">Lintel</span>
+      </Link>
+      <ViewLinks homeId={home.id} place="top" />
+      <div className="ml-auto flex items-center gap-3 wide:gap-6">
+        <HomeMenu {...{ home, homes, theme, keys }} />
+        {find}
+      </div>
+    </header>
+  );
+}
+
+const viewsOf = (homeId: string) => [
+  { href: `/homes/${homeId}`, name: "Today" },
+  { href: `/homes/${homeId}/house`, name: "House" },
+];
+
+/** In the hand there is no key to press: a look is one press away at the foot. */
+const noteOf = (homeId: string) => ({ href: `/homes/${homeId}/look`, name: "Note" });
+
+/** The views in plain words: in one row above the beam, or at a phone's foot. */
+export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
+  const path = usePathname();
+  const isHere = (href: string, name: string) =>
+    name === "House"
+      ? path === href || path.includes("/units/") || path.includes("/parts/")
+      : path === href;
+  const views = viewsOf(homeId);
+  return (
+    <nav
+      aria-label="Views"
+      data-place={place}
+      className="no-print data-[place=foot]:fixed data-[place=foot]:inset-x-0 data-[place=foot]:bottom-0 data-[place=foot]:z-30 data-[place=foot]:border-t-[5px] data-[place=foot]:border-ink data-[place=foot]:bg-surface data-[place=top]:hidden wide:data-[place=foot]:hidden wide:data-[place=top]:block"
+    >
+      <ul className="flex h-12 gap-2 wide:h-14">
+        {(place === "foot" ? [...views, noteOf(homeId)] : views).map(({ href, name }) => (
+          <li key={name} className={place === "foot" ? "grow" : ""}>
+            <Link
+              href={href}
+              aria-current={isHere(href, name) ? "page" : undefined}
+              className="flex h-full items-center justify-center border-b-[5px] border-transparent px-3 text-[1.0625rem] text-second no-underline aria-[current=page]:border-attention aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              {name}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}
+
+function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
+  const pages = [
+    { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
+    { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
+    { href: `/homes/${home.id}/jobs`, name: "Jobs that come round" },
+    { href: `/homes/${home.id}/household`, name: "People and surroundings" },
+    { href: `/homes/${home.id}/rooms`, name: "Rooms and registers" },
+    { href: `/homes/${home.id}/systems`, name: "Air systems" },
+    { href: `/homes/${home.id}/contacts`, name: "Contacts" },
+    { href: `/homes/${home.id}/edit`, name: "Home and climate" },
+    { href: `/homes/${home.id}/removed`, name: "Removed things" },
+    { href: "/homes/new", name: "Add another home" },
+  ];
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 font-semibold">
+        {home.name}
+        <svg aria-hidden="true" viewBox="0 0 10 7" className="w-2.5 fill-second">
+          <path d="M0 0 H10 L5 7 Z" />
+        </svg>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-60 overflow-y-auto border-2 border-ink bg-surface py-1"
+        >
+          {homes
+            .filter((each) => each.id !== home.id)
+            .map((each) => (
+              <DropdownMenu.Item key={each.id} asChild>
+                <Link href={`/homes/${each.id}`} className={ITEM}>
+                  Go to {each.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+          {pages.map(({ href, name }) => (
+            <DropdownMenu.Item key={href} asChild>
+              <Link href={href} className={ITEM}>
+                {name}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Item asChild>
+            <a href="/api/v1/backup" download className={ITEM}>
+              Save a copy of everything
+            </a>
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
+          <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => void chooseTheme(value)}>
+            {[
+              { value: "auto", name: "Light or dark by the device" },
+              { value: "light", name: "Light" },
+              { value: "dark", name: "Dark, for cellars" },
+            ].map(({ value, name }) => (
+              <DropdownMenu.RadioItem key={value} value={value} className={`${ITEM} pl-9`}>
+                <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+                  <span aria-hidden="true">■</span>
+                </DropdownMenu.ItemIndicator>
+                {name}
+              </DropdownMenu.RadioItem>
+            ))}
+          </DropdownMenu.RadioGroup>
+          <DropdownMenu.Separator className="my-1 border-t border-rule" />
+          <DropdownMenu.CheckboxItem
+            checked={keys === "on"}
+            onCheckedChange={(on) => void chooseKeys(on ? "on" : "off")}
+            className={`${ITEM} pl-9`}
+          >
+            <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+              <span aria-hidden="true">■</span>
+            </DropdownMenu.ItemIndicator>
+            Keys of one letter
+          </DropdownMenu.CheckboxItem>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
