@@ -3,21 +3,66 @@ import type { ReactNode } from "react";
 import type { HistoryLine } from "@/presentation/history-rows";
 import { WithdrawButton } from "./withdraw-button";
 
+type Lines = {
+  homeId: string;
+  lines: HistoryLine[];
+  /** How many there are in all. */
+  total: number;
+};
+
+/** What was done and seen at a unit and its parts. */
+export function UnitHistory({ unitId, ...lines }: Lines & { unitId: string }) {
+  return (
+    <History
+      {...lines}
+      empty="Nothing yet."
+      add={
+        <Link
+          href={`/homes/${lines.homeId}/units/${unitId}/note`}
+          className="text-link underline underline-offset-4"
+        >
+          Write a note
+        </Link>
+      }
+    />
+  );
+}
+
+/** What was done and seen at one part. */
+export function PartHistory({
+  partId,
+  isFilter,
+  isService,
+  ...lines
+}: Lines & { partId: string; isFilter: boolean; isService: boolean }) {
+  return (
+    <History
+      {...lines}
+      empty={
+        isFilter
+          ? "Nothing yet. When was this filter fitted? A guess is a good start."
+          : "Nothing yet. When was it last seen to? A guess is a good start."
+      }
+      add={
+        <Link
+          href={`/homes/${lines.homeId}/parts/${partId}/changed`}
+          className="text-link underline underline-offset-4"
+        >
+          {isService ? "Add what was done earlier" : "Add a change made earlier"}
+        </Link>
+      }
+    />
+  );
+}
+
 /** What was done and seen, the newest first; the older half of a long record on request. */
-export function History({
+function History({
   homeId,
   lines,
   total,
   empty,
   add,
-}: {
-  homeId: string;
-  lines: HistoryLine[];
-  /** How many there are in all. */
-  total: number;
-  empty: string;
-  add: ReactNode;
-}) {
+}: Lines & { empty: string; add: ReactNode }) {
   return (
     <section aria-labelledby="history">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">

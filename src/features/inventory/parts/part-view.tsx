@@ -14,7 +14,6 @@ import { Gauge } from "@/ui/gauge";
 import { curveOf } from "../filters/curve";
 import type { PartSheet } from "../units/unit-queries";
 import { Facts } from "../units/facts";
-import { History } from "@/features/records/history";
 import { ShutOffOnPage } from "../units/shut-off";
 import { SlotFacts } from "../filters/slot-facts";
 import { CurveWithWhatIf } from "../filters/what-if";
@@ -25,14 +24,16 @@ export function PartView({
   start,
   jobs,
   readings,
+  history,
 }: {
   sheet: PartSheet;
   start: (standing: Standing) => ReactNode;
   /** What comes round at it; of a filter the schools before. */
   jobs: ReactNode;
   readings: ReactNode;
+  history: ReactNode;
 }) {
-  const { book, unit, today, history } = sheet;
+  const { book, unit, today } = sheet;
   const home = `/homes/${book.home.id}`;
   const id =
     sheet.kind === "slot"
@@ -99,23 +100,7 @@ export function PartView({
         {jobs}
         {readings}
         <div className="wide:hidden">{facts}</div>
-        <History
-          homeId={book.home.id}
-          {...history}
-          empty={
-            sheet.kind === "slot"
-              ? "Nothing yet. When was this filter fitted? A guess is a good start."
-              : "Nothing yet. When was it last seen to? A guess is a good start."
-          }
-          add={
-            <Link
-              href={`${home}/parts/${id}/changed`}
-              className="text-link underline underline-offset-4"
-            >
-              {sheet.kind === "part" ? "Add what was done earlier" : "Add a change made earlier"}
-            </Link>
-          }
-        />
+        {history}
         <div className="wide:hidden">{links}</div>
       </div>
       <aside className="order-1 flex flex-col gap-5 wide:order-2">

@@ -18,7 +18,6 @@ import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";
 import type { PartRow, UnitSheet } from "./unit-queries";
 import { Facts } from "./facts";
-import { History } from "@/features/records/history";
 import { ShutOffOnPage } from "./shut-off";
 
 /** Everything about one machine; `actions` are the buttons that copy, retire or bring it back. */
@@ -28,6 +27,7 @@ export function UnitView({
   next,
   actions,
   jobs,
+  history,
 }: {
   sheet: UnitSheet;
   ends: HomeEnds;
@@ -36,9 +36,9 @@ export function UnitView({
   actions: ReactNode;
   /** The jobs of the unit as a whole, and its readings. */
   jobs: ReactNode;
+  history: ReactNode;
 }) {
-  const { book, unit, levelName, room, history } = sheet;
-  const home = `/homes/${book.home.id}`;
+  const { book, unit, levelName, room } = sheet;
   const { shutOffs: usual, figure, name } = unitKind(unit.kind);
   const links = <UnitLinks sheet={sheet}>{actions}</UnitLinks>;
   return (
@@ -72,19 +72,7 @@ export function UnitView({
         <div className="wide:hidden">
           <UnitFacts sheet={sheet} />
         </div>
-        <History
-          homeId={book.home.id}
-          {...history}
-          empty="Nothing yet."
-          add={
-            <Link
-              href={`${home}/units/${unit.id}/note`}
-              className="text-link underline underline-offset-4"
-            >
-              Write a note
-            </Link>
-          }
-        />
+        {history}
         <div className="wide:hidden">{links}</div>
       </div>
       <aside className="order-1 flex flex-col gap-5 wide:order-2">

@@ -8,6 +8,7 @@ import { schoolsOf } from "@/features/schedule/schools";
 import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
+import { PartHistory } from "@/features/records/history";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { PhotoPairs } from "@/features/runs/pictures/photo-pairs";
 import { photoPairsOf } from "@/features/runs/pictures/photo-queries";
@@ -66,6 +67,14 @@ export default async function PartPage({
             />
             <PhotoPairs pairs={await photoPairsOf(homeId, { unitId: sheet.unit.id, partId })} />
           </>
+        }
+        history={
+          <PartHistory
+            {...{ homeId, partId }}
+            {...sheet.history}
+            isFilter={sheet.kind === "slot"}
+            isService={sheet.kind === "part"}
+          />
         }
         start={({ slot }) =>
           sheet.kind === "slot" && sheet.guide && renewal ? (

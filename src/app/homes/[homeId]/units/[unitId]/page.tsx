@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
+import { UnitHistory } from "@/features/records/history";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { JobSection } from "@/features/schedule/job-list";
 import { jobsOf } from "@/features/schedule/jobs-queries";
@@ -53,6 +54,7 @@ export default async function UnitPage({
             />
           </>
         }
+        history={<UnitHistory {...{ homeId, unitId }} {...sheet.history} />}
         actions={
           <UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />
         }
