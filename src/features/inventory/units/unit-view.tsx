@@ -38,7 +38,7 @@ export function UnitView({
   jobs: ReactNode;
   history: ReactNode;
 }) {
-  const { book, unit, levelName, room } = sheet;
+  const { unit, levelName, room } = sheet;
   const { shutOffs: usual, figure, name } = unitKind(unit.kind);
   const links = <UnitLinks sheet={sheet}>{actions}</UnitLinks>;
   return (
