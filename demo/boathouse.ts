@@ -4,13 +4,13 @@ import type {
   AirSystem,
   Contact,
   FilterSlot,
-  HistoryEvent,
   Home,
   Level,
   Part,
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import type { Truth } from "./demo-history";
 import { always, equipment, partsOf, roomsOn, slot, system, unit, readingsAt } from "./entering";
 import { merrowBend } from "./sluice-house";
@@ -71,7 +71,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name,
       make: "Wickett",
       model: "A-3",
-      answers: { "made-on": madeOn },
+      attributes: { "made-on": madeOn },
     });
   return [
     unit({
@@ -86,7 +86,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       fittedOn: plainDate(`${year - 6}-08-11`),
       papers: "with the owner, green folder",
       contactId: "boat-technician",
-      answers: { water: "sealed" },
+      attributes: { water: "sealed" },
       shutOffs: [
         { kind: "switch", place: "on the wall beside it", offPosition: "up is off" },
         { kind: "gas-cock", place: "under it", offPosition: "handle across the pipe is shut" },
@@ -117,7 +117,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       roomId: "boat-upper-bath",
       kind: "dryer-vent",
       name: "Dryer vent",
-      answers: { "duct-made-of": "flexible-metal" },
+      attributes: { "duct-made-of": "flexible-metal" },
       shutOffs: [{ kind: "plug", place: "beside the basin" }],
     }),
     unit({
@@ -128,7 +128,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name: "Thermostat",
       make: "Millrace",
       model: "T-1",
-      answers: { power: "batteries" },
+      attributes: { power: "batteries" },
     }),
     alarm("boat-alarm-upper", "boat-upper", "Bedroom alarm", `${year - 2}-04-01`),
     alarm("boat-alarm-ground", "boat-ground", "Store alarm", `${year - 4}-10-01`),
@@ -174,7 +174,7 @@ export function partsIn(units: readonly Unit[]): Part[] {
     ...partsOf(by("boat-boiler"), {
       "magnetic-filter": {
         place: "on the return, under the boiler",
-        answers: { system: "sealed", washer: "24 mm, fibre" },
+        attributes: { system: "sealed", washer: "24 mm, fibre" },
       },
       radiator: {
         several: [
@@ -188,7 +188,7 @@ export function partsIn(units: readonly Unit[]): Part[] {
       },
     }),
     ...partsOf(by("boat-heater")),
-    ...partsOf(by("boat-dryer"), { "dryer-duct": { answers: { length: "3.1" } } }),
+    ...partsOf(by("boat-dryer"), { "dryer-duct": { attributes: { length: "3.1" } } }),
     ...partsOf(by("boat-thermostat")),
     ...partsOf(by("boat-alarm-upper")),
     ...partsOf(by("boat-alarm-ground")),

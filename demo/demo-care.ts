@@ -1,7 +1,9 @@
-import { clockworkOf } from "@/core/scheduling/chain";
+import { JOBS } from "@/content/default-tasks";
+import { dueCalculatorOf } from "@/core/scheduling/chain";
 import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import { dueTaskOf } from "@/core/scheduling/schedule";
-import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { dueTaskOf, scheduleGrounds } from "@/core/scheduling/schedule";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { RENEW, type PlannedTask } from "@/core/scheduling/task";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import type { PartKindId } from "../src/content/part-kinds";
@@ -46,20 +48,21 @@ function doneOn(
 
 /** Three years in which everything but the filters was cleaned, flushed, looked at and set. */
 export function demoCare(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   today: PlainDate,
   seed: number,
   forgotten: readonly string[],
 ): HistoryEvent[] {
   const chance = chanceFrom(seed);
-  const [start, now] = [toDay(book.home.enteredOn!), toDay(today)];
-  return tasksOf(book)
+  const [start, now] = [toDay(snapshot.home.enteredOn!), toDay(today)];
+  const grounds = scheduleGrounds(snapshot);
+  return tasksOf(snapshot, JOBS)
     .filter((task) => task.key !== RENEW)
     .flatMap((task): HistoryEvent[] => {
-      const unit = book.units.find((each) => each.id === task.unitId) ?? null;
-      const dueTask = dueTaskOf(book, task, unit, undefined, null);
+      const unit = snapshot.units.find((each) => each.id === task.unitId) ?? null;
+      const dueTask = dueTaskOf(grounds, task, unit, undefined, null);
       if (dueTask.cadence.kind === "age" || dueTask.cadence.kind === "reading") return [];
-      const work = clockworkOf(dueTask, start, now);
+      const work = dueCalculatorOf(dueTask, start, now);
       // What follows from an event is done at all its places on one day.
       const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * chance.uniform());
       const days: number[] = [];
@@ -77,7 +80,7 @@ export function demoCare(
         told
           // The last time is known however long ago: snow was shovelled last winter.
           .filter((day, i) => now - day <= kept || i === told.length - 1)
-          .map((day, i) => entryOf(book.home.id, task, fromDay(day), i, chance.uniform()))
+          .map((day, i) => entryOf(snapshot.home.id, task, fromDay(day), i, chance.uniform()))
       );
     });
 }

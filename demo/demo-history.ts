@@ -1,7 +1,10 @@
+import { HistoryRecord } from "@/core/history/history-record";
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import { fittingOf } from "@/core/history/replacement";
-import { contextOf, stintsOf } from "@/core/filters/slot-wear";
-import type { FilterSlot, HistoryEvent, HomeBook, Item } from "@/core/inventory/inventory";
+import { replacementOf } from "@/core/history/replacement";
+import { contextOf, installedPeriodsOf } from "@/core/filters/slot-wear";
+import type { FilterSlot, Item } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { SEEN_BY_GRADE, type Grade } from "@/core/filters/belief";
 import { MEDIA } from "@/core/filters/media";
 import { likelyOfPlace } from "@/core/filters/place-history";
@@ -10,7 +13,7 @@ import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is really so at a slot, which the app has to find out by its looks. */
 export type Truth = {
-  /** How many times as fast as the book it loads. */
+  /** How many times as fast as rated it loads. */
   factor: number;
   /** Days between looks; none but at the change when absent. */
   lookEvery?: number;
@@ -39,20 +42,24 @@ type Made = { items: Item[]; events: HistoryEvent[] };
 
 /** Three years of changes and looks at one slot, ending with a filter due when the demo wants it. */
 export function demoHistory(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   slot: FilterSlot,
   truth: Truth,
   today: PlainDate,
 ): Made {
-  const loads = dailyLoads(book, slot, truth, today);
-  const context = contextOf(book, slot, today);
+  const loads = dailyLoads(snapshot, slot, truth, today);
+  const context = contextOf(snapshot, slot, today);
   const share = context.lifeShare;
   let shift = 0;
   let best: { made: Made; off: number } | null = null;
   for (let i = 0; i < MOST_TRIES; i++) {
     const made = madeUp(slot, truth, today, loads, { dueIn: truth.dueIn + shift, share });
-    const so = { ...book, items: made.items, events: [...book.events, ...made.events] };
-    const likely = likelyOfPlace(context, stintsOf(so, slot), today);
+    const so = {
+      ...snapshot,
+      items: made.items,
+      history: new HistoryRecord(made.events),
+    };
+    const likely = likelyOfPlace(context, installedPeriodsOf(so, slot), today);
     const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
     // Nothing is to be past its day: a day too late is better than one too early.
     const isPast = off > truth.dueIn;
@@ -67,7 +74,7 @@ export function demoHistory(
 
 /** The real load each day adds, from three years ago to a year ahead. */
 function dailyLoads(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   slot: FilterSlot,
   truth: Truth,
   today: PlainDate,
@@ -83,7 +90,7 @@ function dailyLoads(
     cleanDropPa: undefined,
     finalRatio: 2,
   };
-  const { lifeShare: _, ...context } = contextOf(book, slot, today);
+  const { lifeShare: _, ...context } = contextOf(snapshot, slot, today);
   const { days } = wear({
     ...context,
     today,
@@ -131,7 +138,7 @@ function madeUp(
     const date = fromDay(fitted);
     const recordedAt = `${date}T10:00:00.000Z`;
     const ids = { event: `${slot.id}-fit-${i}`, item: `${slot.id}-item-${i}` };
-    const { event, item } = fittingOf(slot, ids, { date, recordedAt }, itemBefore);
+    const { event, item } = replacementOf(slot, ids, { date, recordedAt }, itemBefore);
     if (item) made.items.push(item);
     itemBefore = event.itemId;
     made.events.push(event);

@@ -1,5 +1,7 @@
+import type { HistoryEvent } from "@/core/history/history-event";
+import { HistoryRecord } from "@/core/history/history-record";
 import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import * as boathouse from "./boathouse";
 import { chanceFrom } from "@/core/quantities/chance";
 import { demoCare } from "./demo-care";
@@ -14,23 +16,23 @@ const WEATHER_DAYS = 1300;
 /** How long ago the homes were entered, days: a little before their record begins. */
 export const LIVED_DAYS = 1150;
 
-export type Demo = { book: HomeBook; runs: sluice.DemoRun[]; photos: DemoPhoto[] };
+export type Demo = { snapshot: HomeSnapshot; runs: sluice.DemoRun[]; photos: DemoPhoto[] };
 
 type Facts = Omit<
-  HomeBook,
-  "retired" | "retiredSlots" | "items" | "tasks" | "events" | "actuals" | "measured"
+  HomeSnapshot,
+  "retired" | "retiredSlots" | "items" | "tasks" | "history" | "actuals" | "measured"
 >;
 
 /** A home with three years behind it, as it is on the day the demo starts. */
 function lived(
   facts: Facts,
   truths: Record<string, Truth>,
-  notes: HomeBook["events"],
+  notes: readonly HistoryEvent[],
   forgotten: readonly string[],
   today: PlainDate,
-): HomeBook {
+): HomeSnapshot {
   const enteredOn = addDays(today, -LIVED_DAYS);
-  const bare: HomeBook = {
+  const bare: HomeSnapshot = {
     ...facts,
     home: { ...facts.home, enteredOn },
     units: facts.units.map((unit) => ({ ...unit, enteredOn })),
@@ -39,7 +41,7 @@ function lived(
     retiredSlots: [],
     items: [],
     tasks: [],
-    events: [],
+    history: new HistoryRecord([]),
     actuals: demoWeather(
       facts.home.climate,
       toDay(addDays(today, -WEATHER_DAYS)),
@@ -48,14 +50,17 @@ function lived(
     ),
     measured: [],
   };
-  const book = { ...bare, events: [...demoCare(bare, today, CARE_SEED, forgotten), ...notes] };
-  const made = facts.slots.map((each) => demoHistory(book, each, truths[each.id]!, today));
-  const events = [...made.flatMap((each) => each.events), ...book.events];
+  const cared = [...demoCare(bare, today, CARE_SEED, forgotten), ...notes];
+  const snapshot = { ...bare, history: new HistoryRecord(cared) };
+  const made = facts.slots.map((each) => demoHistory(snapshot, each, truths[each.id]!, today));
+  const events = [...made.flatMap((each) => each.events), ...cared];
   return {
-    ...book,
+    ...snapshot,
     items: made.flatMap((each) => each.items),
-    events: events.sort((a, b) =>
-      a.recordedAt < b.recordedAt ? -1 : a.recordedAt > b.recordedAt ? 1 : 0,
+    history: new HistoryRecord(
+      events.sort((a, b) =>
+        a.recordedAt < b.recordedAt ? -1 : a.recordedAt > b.recordedAt ? 1 : 0,
+      ),
     ),
   };
 }
@@ -70,7 +75,7 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
   };
   const drying = sluice.leftDrying(now);
   return {
-    book: lived(facts, sluice.truths, sluice.notes(today), sluice.FORGOTTEN, today),
+    snapshot: lived(facts, sluice.truths, sluice.notes(today), sluice.FORGOTTEN, today),
     runs: [drying],
     photos: demoPhotos(today, drying.id),
   };
@@ -86,7 +91,7 @@ export function theBoathouse(today: PlainDate): Demo {
     drivers: boathouse.drivers(),
   };
   return {
-    book: lived(facts, boathouse.truths, boathouse.notes(today), [], today),
+    snapshot: lived(facts, boathouse.truths, boathouse.notes(today), [], today),
     runs: [],
     photos: [],
   };

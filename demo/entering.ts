@@ -6,7 +6,6 @@ import { judgeInput, type JudgeInput } from "@/core/readings/judge";
 import type {
   AirSystem,
   FilterSlot,
-  HistoryEvent,
   Part,
   Register,
   Room,
@@ -14,6 +13,7 @@ import type {
   TypedSize,
   Unit,
 } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { partKind, type PartKindId } from "../src/content/part-kinds";
 import { unitKind } from "../src/content/unit-kinds";
 
@@ -43,16 +43,16 @@ export const always = (level: number) => ({
   level,
 });
 
-type UnitFacts = Omit<Unit, "systemId" | "shutOffs" | "answers"> & {
+type UnitFacts = Omit<Unit, "systemId" | "shutOffs" | "attributes"> & {
   /** The unit in whose air system it runs; its own when absent. */
   air?: string;
   shutOffs?: Omit<ShutOff, "id">[];
-  answers?: Unit["answers"];
+  attributes?: Unit["attributes"];
 };
 
-export const unit = ({ air, shutOffs = [], answers = {}, ...facts }: UnitFacts): Unit => ({
+export const unit = ({ air, shutOffs = [], attributes = {}, ...facts }: UnitFacts): Unit => ({
   ...facts,
-  answers,
+  attributes,
   systemId: `${air ?? facts.id}-air`,
   shutOffs: shutOffs.map((off, i) => ({ id: `${facts.id}-off-${i}`, ...off })),
 });
@@ -90,19 +90,19 @@ export function slot({ printed, ratingText, measured, opening, ...facts }: SlotF
 /** The parts of a unit: those its kind usually has, and any named besides, with what is known. */
 export function partsOf(
   of: Unit,
-  known: Partial<Record<PartKindId, Partial<Part> & { several?: string[] }>> = {},
+  details: Partial<Record<PartKindId, Partial<Part> & { several?: string[] }>> = {},
 ): Part[] {
   const usual = unitKind(of.kind).parts.flatMap((part) => (part.usual ? [part.kind] : []));
-  const kinds = [...new Set([...usual, ...(Object.keys(known) as PartKindId[])])];
+  const kinds = [...new Set([...usual, ...(Object.keys(details) as PartKindId[])])];
   return kinds.flatMap((kind) => {
-    const { several, ...facts } = known[kind] ?? {};
+    const { several, ...facts } = details[kind] ?? {};
     const names = several ?? [partKind(kind).name];
     return names.map((name, i) => ({
       id: `${of.id}-${kind}${names.length > 1 ? `-${i + 1}` : ""}`,
       unitId: of.id,
       kind,
       name,
-      answers: {},
+      attributes: {},
       ...facts,
     }));
   });

@@ -5,13 +5,13 @@ import type {
   AirSystem,
   Contact,
   FilterSlot,
-  HistoryEvent,
   Home,
   Level,
   Part,
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
 import { washRecoveryCore } from "../src/content/procedures/wash-recovery-core";
 import type { Truth } from "./demo-history";
@@ -160,7 +160,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name,
       make: "Wickett",
       model: "A-3",
-      answers: { "made-on": madeOn, "near-bedrooms": near },
+      attributes: { "made-on": madeOn, "near-bedrooms": near },
     });
   const thermostat = (id: string, levelId: string, roomId: string, name: string) =>
     unit({
@@ -171,7 +171,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name,
       make: "Millrace",
       model: "T-1",
-      answers: { power: "batteries", "made-on": `${year - 6}-05-01` },
+      attributes: { power: "batteries", "made-on": `${year - 6}-05-01` },
     });
   return [
     unit({
@@ -189,7 +189,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       warrantyRegistered: true,
       access: "mind the low beam at the foot of the stairs",
       note: "Lower door first: lift, then pull. The upper one hangs on it.",
-      answers: { position: "upflow" },
+      attributes: { position: "upflow" },
       ...technician,
       shutOffs: [
         {
@@ -214,7 +214,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       air: "cellar-furnace",
       make: "Tarn",
       model: "H-12",
-      answers: { duct: "return" },
+      attributes: { duct: "return" },
       shutOffs: [
         { kind: "plug", place: "above the return duct" },
         { kind: "water-valve", place: "saddle on the pipe beside it" },
@@ -248,7 +248,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name: "Kiln-shed furnace",
       make: "Northgate",
       model: "M-60",
-      answers: { position: "upflow" },
+      attributes: { position: "upflow" },
       ...technician,
       shutOffs: [
         { kind: "switch", place: "on the joist above the furnace", offPosition: "down is off" },
@@ -268,7 +268,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       make: "Tarn",
       model: "S-35",
       refrigerant: "R-32, 1.1 kg",
-      answers: { heads: "2" },
+      attributes: { heads: "2" },
       shutOffs: [{ kind: "breaker", place: "number 11, stable board" }],
     }),
     unit({
@@ -280,7 +280,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       model: "V2",
       fittedOn: plainDate(`${year - 5}-03-02`),
       access: "ladder from the landing, key on the hook",
-      answers: { reached: "loft" },
+      attributes: { reached: "loft" },
       shutOffs: [
         { kind: "switch", place: "on its own side, under the cover’s lip", offPosition: "0" },
       ],
@@ -315,7 +315,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       name: "Box-room cooler",
       make: "Millrace",
       model: "C-9",
-      answers: { "winter-place": "under the stairs, in its sheet" },
+      attributes: { "winter-place": "under the stairs, in its sheet" },
       shutOffs: [{ kind: "plug", place: "left of the window" }],
     }),
     unit({
@@ -327,7 +327,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       make: "Northgate",
       model: "R-120",
       access: "by the fixed ladder; not in wind or ice",
-      answers: { reached: "roof" },
+      attributes: { reached: "roof" },
       ...technician,
       shutOffs: [
         { kind: "disconnect", place: "in the grey box beside it", offPosition: "pulled out" },
@@ -351,7 +351,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       levelId: "cellar",
       kind: "ducts",
       name: "Ducts",
-      answers: { "cleaned-on": `${year - 1}-06-03` },
+      attributes: { "cleaned-on": `${year - 1}-06-03` },
     }),
     unit({
       id: "dryer",
@@ -359,7 +359,7 @@ export function unitsOn(today: PlainDate): Unit[] {
       roomId: "ground-scullery",
       kind: "dryer-vent",
       name: "Scullery dryer vent",
-      answers: { "duct-made-of": "rigid" },
+      attributes: { "duct-made-of": "rigid" },
       shutOffs: [{ kind: "plug", place: "behind the dryer" }],
     }),
     thermostat("thermostat-hall", "ground", "ground-hall", "Hall thermostat"),
@@ -565,53 +565,53 @@ export function partsIn(units: readonly Unit[]): Part[] {
   const water = { place: "through the floor to the gully" };
   return [
     ...partsOf(by("cellar-furnace"), {
-      "evaporator-coil": { place: "on top of the furnace", answers: { reached: "door" } },
+      "evaporator-coil": { place: "on top of the furnace", attributes: { reached: "door" } },
       "drain-pan": {},
       "float-switch": {},
-      capacitor: { name: "Inducer capacitor", answers: { rated: "5 µF ± 6 %" } },
-      blower: { answers: { drive: "direct" } },
-      "condensate-line": { ...water, answers: { length: "4.5", ends: "the cellar gully" } },
+      capacitor: { name: "Inducer capacitor", attributes: { rated: "5 µF ± 6 %" } },
+      blower: { attributes: { drive: "direct" } },
+      "condensate-line": { ...water, attributes: { length: "4.5", ends: "the cellar gully" } },
       "plastic-vent": {
         place: "north wall, under the study window",
-        answers: { ends: "side-wall" },
+        attributes: { ends: "side-wall" },
       },
     }),
     ...partsOf(by("humidifier")),
     ...partsOf(by("yard-condenser"), {
       // Its indoor coil sits on the furnace and is entered there.
-      capacitor: { answers: { rated: "45 µF ± 6 %" } },
-      "line-insulation": { answers: { length: "9" } },
+      capacitor: { attributes: { rated: "45 µF ± 6 %" } },
+      "line-insulation": { attributes: { length: "9" } },
     }).filter(({ kind }) => !["evaporator-coil", "drain-pan", "condensate-line"].includes(kind)),
     ...partsOf(by("kiln-furnace"), {
-      belt: { answers: { size: "A-38" } },
+      belt: { attributes: { size: "A-38" } },
       pilot: {},
-      blower: { answers: { drive: "belt" } },
+      blower: { attributes: { drive: "belt" } },
     }),
     ...partsOf(by("studio-pump"), { "base-drain": {}, "fine-filter": { name: "Fine filter" } }),
     ...partsOf(by("loft-ventilator"), {
-      "room-valves": { answers: { count: "11" } },
-      "condensate-line": { answers: { length: "3", ends: "the bath’s stack" } },
+      "room-valves": { attributes: { count: "11" } },
+      "condensate-line": { attributes: { length: "3", ends: "the bath’s stack" } },
     }),
     ...partsOf(by("hall-cleaner")),
     ...partsOf(by("purifier"), { "filter-light": { several: ["Leaf light", "Ring light"] } }),
     ...partsOf(by("box-cooler")),
-    ...partsOf(by("gallery"), { belt: { answers: { size: "A-51" } }, blower: {} }),
+    ...partsOf(by("gallery"), { belt: { attributes: { size: "A-51" } }, blower: {} }),
     ...partsOf(by("workshop-heater"), { "filter-light": {} }),
     ...partsOf(by("ducts"), {
-      trunk: { answers: { length: "11" }, place: "cellar ceiling, old wrap: leave it alone" },
+      trunk: { attributes: { length: "11" }, place: "cellar ceiling, old wrap: leave it alone" },
       "supply-run": {
         several: ["North run", "East run", "Loft run"],
-        answers: { length: "7.5" },
+        attributes: { length: "7.5" },
       },
-      "return-run": { answers: { length: "9" } },
+      "return-run": { attributes: { length: "9" } },
       "outside-terminal": { place: "west gable" },
     }),
-    ...partsOf(by("dryer"), { "dryer-duct": { answers: { length: "2.4" } } }),
+    ...partsOf(by("dryer"), { "dryer-duct": { attributes: { length: "2.4" } } }),
     ...["thermostat-hall", "thermostat-upper", "thermostat-studio"].flatMap((id) =>
-      partsOf(by(id), { batteries: { answers: { type: "2 AA" } } }),
+      partsOf(by(id), { batteries: { attributes: { type: "2 AA" } } }),
     ),
     ...["alarm-upper", "alarm-ground", "alarm-cellar", "alarm-stable"].flatMap((id) =>
-      partsOf(by(id), { batteries: { answers: { type: "3 AA" } } }),
+      partsOf(by(id), { batteries: { attributes: { type: "3 AA" } } }),
     ),
   ];
 }

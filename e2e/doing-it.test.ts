@@ -101,7 +101,7 @@ describe("doing it", () => {
     );
   });
 
-  it("the condensate line, by turns until it runs clear, the school remembered", async () => {
+  it("the condensate line, by turns until it runs clear, the strategy remembered", async () => {
     const start = `${app.url}${HOME}/jobs/cellar-furnace-condensate-line.flush/start`;
     await page.open(start);
     await page.follow("With vinegar");

@@ -21,7 +21,7 @@ const PLACES: [string, string, string, string][] = [
 const MOST_STEPS = 40;
 const DAY_MS = 86_400_000;
 
-/** Every procedure in every one of its schools, on a phone, by the keys alone, with what is sound. */
+/** Every procedure in every one of its strategies, on a phone, by the keys alone, with what is sound. */
 describe("every procedure", () => {
   let app: AppServer;
   let browser: Browser;

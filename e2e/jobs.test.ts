@@ -67,7 +67,7 @@ describe("when it is due, whether it is fine", () => {
     await page.seen("every year");
   });
 
-  it("sets the three schools of a filter side by side, and goes by another", async () => {
+  it("sets the three strategies of a filter side by side, and goes by another", async () => {
     await page.open(`${app.url}${HOME}/parts/cellar-filter`);
     expect(await text("section[aria-labelledby=schools] ul")).toMatch(
       /^By wear governs\nMon 16 Mar\n.*\nLook first\nlook by Sat 21 Mar\n[^]*By the calendar\nWed 20 May\n/,
@@ -99,17 +99,17 @@ describe("when it is due, whether it is fine", () => {
   });
 
   it("learns from looks, says so, and forgets when told", async () => {
-    const schools = "section[aria-labelledby=schools]";
+    const strategies = "section[aria-labelledby=schools]";
     await page.open(`${app.url}${HOME}/parts/mesh-left`);
-    expect(await text(schools)).toMatch(/This slot loads about [12]\.\d+ times as fast/);
+    expect(await text(strategies)).toMatch(/This slot loads about [12]\.\d+ times as fast/);
     await page.press("Forget what its looks taught");
-    await says(schools, /about as fast as the book says/);
+    await says(strategies, /about as fast as the book says/);
     await page.seen("What its looks taught was forgotten");
     const row = await page.find(
       By.xpath("//li[contains(., 'What its looks taught was forgotten')]//button"),
     );
     await browser.driver.executeScript("arguments[0].click()", row);
-    await says(schools, /This slot loads about [12]\.\d+ times as fast/);
+    await says(strategies, /This slot loads about [12]\.\d+ times as fast/);
   });
 
   it("takes a look by pressure only where it knows the clean drop", async () => {

@@ -35,7 +35,7 @@ async function violations() {
   const { options, forbidden } = config;
   const tsConfig = extractTsConfig(path.join(root, "tsconfig.json"));
   const { output } = await cruise(
-    ["src"],
+    ["src", "demo"],
     { ...options, validate: true, ruleSet: { forbidden } },
     undefined,
     { tsConfig },

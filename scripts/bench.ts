@@ -1,12 +1,14 @@
 /** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
+import { JOBS } from "@/content/default-tasks";
 import { sluiceHouse } from "../demo/demo-homes";
-import { AGENDA_DAYS, agendaNow } from "../src/server/snapshots/agendas";
+import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
-import { agendaOf } from "../src/core/scheduling/schedule";
+import { scheduleOf } from "../src/core/scheduling/schedule";
 import { benchPages } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
-import { standingOf } from "../src/core/filters/filter-status";
+import { filterStatusOf } from "../src/core/filters/filter-status";
 import { wear } from "../src/core/filters/wear";
 import { wearInput } from "../src/core/filters/wear-schema";
 
@@ -44,10 +46,11 @@ const slot = wearInput.parse({
   looks: [],
 });
 
-const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).book;
-const standings = () => house.slots.map((each) => standingOf(house, each, today, () => ""));
-const standing = standings();
-const agenda = agendaNow(house, today);
+const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).snapshot;
+const filterStatuses = () =>
+  house.slots.map((each) => filterStatusOf(house, each, today, () => ""));
+const filterStatus = filterStatuses();
+const schedule = scheduleNow(house, today);
 let looks = 0;
 const look = {
   kind: "look" as const,
@@ -73,17 +76,26 @@ console.table([
       return () => wear(input);
     })(),
   ),
-  timed("Sluice House: 14 slots, three years of history replayed", 30, "-", standings),
+  timed("Sluice House: 14 slots, three years of history replayed", 30, "-", filterStatuses),
   timed("its agenda: every job of 20 units, chained two years ahead", 30, "under 50 ms", () => {
     // A record that has grown is another record: nothing is remembered of it.
-    const grown = { ...house, events: [...house.events] };
-    return agendaOf(grown, tasksOf(grown), standing, today, addDays(today, AGENDA_DAYS));
+    const grown = { ...house, history: house.history.with() };
+    return scheduleOf(
+      grown,
+      tasksOf(grown, JOBS),
+      filterStatus,
+      today,
+      addDays(today, SCHEDULE_DAYS),
+    );
   }),
   timed("planned again after a look at one filter", 30, "under 50 ms", () => {
-    const seen = { ...house, events: [...house.events, { ...look, id: `look-${++looks}` }] };
-    return agendaNow(seen, today);
+    const seen = {
+      ...house,
+      history: house.history.with({ ...look, id: `look-${++looks}` }),
+    };
+    return scheduleNow(seen, today);
   }),
-  timed("the lintel", 50, "-", () => lintelOf(house, agenda, today)),
+  timed("the lintel", 50, "-", () => lintelOf(house, schedule, today)),
 ]);
 
 void benchPages();

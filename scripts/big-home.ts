@@ -1,12 +1,9 @@
+import { HistoryRecord } from "@/core/history/history-record";
 import { sluiceHouse, type Demo } from "../demo/demo-homes";
 import { addDays, type PlainDate } from "../src/core/quantities/plain-date";
-import type {
-  FilterSlot,
-  HistoryEvent,
-  HomeBook,
-  Item,
-  Unit,
-} from "../src/core/inventory/inventory";
+import type { FilterSlot, Item, Unit } from "../src/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 
 const UNITS = 25;
 const EVENTS = 20_000;
@@ -14,7 +11,7 @@ const YEARS_DAYS = 1095;
 
 /** A home as large as any: 25 units with a filter each, and 20,000 entries in its record. */
 export function bigHome(today: PlainDate): Demo {
-  const { book } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
+  const { snapshot: book } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
   const renamed = <T extends { id: string }>(list: readonly T[]): T[] =>
     list.map((each) => ({ ...each, id: `big-${each.id}` }));
   const furnace = book.units[0]!;
@@ -35,7 +32,7 @@ export function bigHome(today: PlainDate): Demo {
     unitId: unit.id,
   }));
   const { events, items } = recordOf(slots, today);
-  const whole: HomeBook = {
+  const whole: HomeSnapshot = {
     ...book,
     home: { ...book.home, id: "big", name: "The big house" },
     levels: renamed(book.levels),
@@ -51,15 +48,15 @@ export function bigHome(today: PlainDate): Demo {
         unitId: unit.id,
         kind,
         name: kind,
-        answers: {},
+        attributes: {},
       })),
     ),
     drivers: renamed(book.drivers).filter((driver) => driver.scope === "home"),
     tasks: [],
     items,
-    events,
+    history: new HistoryRecord(events),
   };
-  return { book: whole, runs: [], photos: [] };
+  return { snapshot: whole, runs: [], photos: [] };
 }
 
 /** At every slot a change each quarter and a look on most days between. */

@@ -4,13 +4,13 @@ import path from "node:path";
 import { sluiceHouse, theBoathouse } from "../demo/demo-homes";
 import { truths } from "../demo/sluice-house";
 import { unitKind } from "@/content/unit-kinds";
-import { readAnswers } from "@/core/inventory/attribute";
+import { readAttributes } from "@/core/inventory/attribute";
 import { fitOfSlot } from "@/core/inventory/slot-fit";
-import { agendaNow } from "../src/server/snapshots/agendas";
-import { standingOf } from "@/core/filters/filter-status";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { filterStatusOf } from "@/core/filters/filter-status";
 import { daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { migrateStore, openStore, type Store } from "@/db/client";
-import { readHomeBook } from "@/db/repositories/home-book";
+import { readHome } from "@/server/snapshots/read-home";
 import { replayRun } from "../src/core/runs/run";
 import { listPhotosOfRun, readPhotoBytes } from "../src/db/repositories/photos";
 import { jobOfRun, listEndEntries, listOpenRuns, listRunEvents } from "@/db/repositories/runs";
@@ -26,10 +26,10 @@ const houseOn = (date: string) => {
 const at = (date: string) => new Date(`${date}T08:30:00Z`);
 const dueIn = (date: string) => {
   const today = plainDate(date);
-  const { book } = houseOn(date);
+  const { snapshot: book } = houseOn(date);
   return Object.fromEntries(
     book.slots.map((slot) => {
-      const { wear } = standingOf(book, slot, today, () => "");
+      const { wear } = filterStatusOf(book, slot, today, () => "");
       return [slot.id, wear?.likely ? daysFrom(today, wear.likely as PlainDate) : null];
     }),
   );
@@ -51,7 +51,9 @@ describe("Sluice House", () => {
     "has one to four jobs past their time, none of them for longer than a year: %s",
     (date) => {
       const today = plainDate(date);
-      const past = agendaNow(houseOn(date).book, today).filter(({ state }) => state === "past");
+      const past = scheduleNow(houseOn(date).snapshot, today).filter(
+        ({ state }) => state === "past",
+      );
       expect(past.length).toBeGreaterThanOrEqual(1);
       expect(past.length).toBeLessThanOrEqual(4);
       for (const { task, closes } of past)
@@ -65,20 +67,20 @@ describe("Sluice House", () => {
   });
 
   it("has three years behind it, none of it in the future", () => {
-    const { book } = houseOn("2026-03-14");
-    const dates = book.events.map((event) => event.date).sort();
+    const { snapshot: book } = houseOn("2026-03-14");
+    const dates = book.history.entries.map((event) => event.date).sort();
     expect(dates[0]! < "2023-06-01").toBe(true);
     expect(dates.at(-1)! <= "2026-03-14").toBe(true);
-    expect(book.events.length).toBeGreaterThan(250);
+    expect(book.history.entries.length).toBeGreaterThan(250);
     for (const { id } of book.slots)
-      expect([id, book.events.some((event) => event.partId === id)]).toEqual([id, true]);
+      expect([id, book.history.entries.some((event) => event.partId === id)]).toEqual([id, true]);
   });
 
-  it("has taught the studio's mesh that clay dust loads it far faster than the book says", () => {
+  it("has taught the studio's mesh that clay dust loads it far faster than rated", () => {
     const today = plainDate("2026-03-14");
-    const { book } = houseOn("2026-03-14");
+    const { snapshot: book } = houseOn("2026-03-14");
     const mesh = book.slots.find((slot) => slot.id === "mesh-left")!;
-    const k = Math.exp(standingOf(book, mesh, today, () => "").wear!.belief.mu);
+    const k = Math.exp(filterStatusOf(book, mesh, today, () => "").wear!.belief.mu);
     // The generator's hidden factor is 1.95; the app never sees it.
     expect(k).toBeGreaterThan(1.55);
     expect(k).toBeLessThan(2.4);
@@ -87,26 +89,26 @@ describe("Sluice House", () => {
 
 describe("the units of the scenario", () => {
   const today = plainDate("2026-03-14");
-  const sluice = houseOn("2026-03-14").book;
-  const boat = theBoathouse(today).book;
-  const count = (book: typeof sluice, kind: string) =>
-    book.units.filter((unit) => unit.kind === kind).length;
+  const sluice = houseOn("2026-03-14").snapshot;
+  const boat = theBoathouse(today).snapshot;
+  const count = (snapshot: typeof sluice, kind: string) =>
+    snapshot.units.filter((unit) => unit.kind === kind).length;
 
   it("stand in both homes, each with a place, a system and a way to shut it off", () => {
     expect([sluice.units.length, boat.units.length]).toEqual([20, 6]);
     expect([count(sluice, "co-alarm"), count(sluice, "thermostat")]).toEqual([4, 3]);
     expect([count(boat, "co-alarm"), count(boat, "boiler")]).toEqual([2, 1]);
-    for (const book of [sluice, boat])
-      for (const unit of book.units) {
-        expect(book.levels.map((level) => level.id)).toContain(unit.levelId);
-        expect(book.systems.map((system) => system.id)).toContain(unit.systemId);
-        expect(unit.roomId === undefined || book.rooms.some((r) => r.id === unit.roomId)).toBe(
+    for (const snapshot of [sluice, boat])
+      for (const unit of snapshot.units) {
+        expect(snapshot.levels.map((level) => level.id)).toContain(unit.levelId);
+        expect(snapshot.systems.map((system) => system.id)).toContain(unit.systemId);
+        expect(unit.roomId === undefined || snapshot.rooms.some((r) => r.id === unit.roomId)).toBe(
           true,
         );
         expect(unit.shutOffs.length > 0).toBe(unitKind(unit.kind).shutOffs.length > 0);
-        const { problems } = readAnswers(
-          unitKind(unit.kind).questions,
-          (key) => unit.answers[key] ?? "",
+        const { problems } = readAttributes(
+          unitKind(unit.kind).attributes,
+          (key) => unit.attributes[key] ?? "",
           "metric",
           today,
         );
@@ -115,8 +117,8 @@ describe("the units of the scenario", () => {
   });
 
   it("have the parts the scenario tells of", () => {
-    const parts = (unitId: string, kind: string, book = sluice) =>
-      book.parts.filter((part) => part.unitId === unitId && part.kind === kind);
+    const parts = (unitId: string, kind: string, snapshot = sluice) =>
+      snapshot.parts.filter((part) => part.unitId === unitId && part.kind === kind);
     expect(parts("cellar-furnace", "capacitor")[0]!.name).toBe("Inducer capacitor");
     expect(parts("kiln-furnace", "pilot")).toHaveLength(1);
     expect(parts("loft-ventilator", "recovery-core")).toHaveLength(1);
@@ -151,9 +153,9 @@ describe("the demo's database", () => {
 
   it("gives back what was put in, through every repository", async () => {
     const now = at("2026-03-14");
-    const { book, runs, photos } = houseOn("2026-03-14");
+    const { snapshot: book, runs, photos } = houseOn("2026-03-14");
     expect(await seedDemo(store, now)).toBe(true);
-    const { book: read } = (await readHomeBook(store.db, book.home.id))!;
+    const { snapshot: read } = (await readHome(store.db, book.home.id))!;
     const sorted = <T extends { id: string }>(list: T[]) =>
       [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(read.home).toEqual(book.home);
@@ -186,7 +188,7 @@ describe("the demo's database", () => {
     expect(read.tasks.map(({ key, partId, changes }) => [key, partId, changes])).toEqual([
       ["wash", "loft-ventilator-recovery-core", {}],
     ]);
-    expect(read.events).toEqual(book.events);
+    expect(read.history.entries).toEqual(book.history.entries);
     expect(read.actuals).toEqual(book.actuals);
     expect(await listEndEntries(store.db, book.home.id)).toEqual([]);
     const going = await listOpenRuns(store.db, book.home.id);
@@ -207,7 +209,7 @@ describe("the demo's database", () => {
   it("is entered once: a second start keeps what was done since", async () => {
     expect(await seedDemo(store, at("2026-03-14"))).toBe(true);
     expect(await seedDemo(store, at("2026-05-01"))).toBe(false);
-    const { events } = (await readHomeBook(store.db, "sluice-house"))!.book;
-    expect(events.every((event) => event.date <= "2026-03-14")).toBe(true);
+    const { history } = (await readHome(store.db, "sluice-house"))!.snapshot;
+    expect(history.entries.every((event) => event.date <= "2026-03-14")).toBe(true);
   });
 });

@@ -4,7 +4,8 @@ import type { DemoRun } from "../demo/sluice-house";
 import type { DemoPhoto } from "../demo/demo-photos";
 import { procedure } from "../src/content/procedures/library";
 import { usualVariant } from "../src/core/runs/procedure";
-import { isolatorOf, type HomeBook } from "../src/core/inventory/inventory";
+import { isolatorOf } from "../src/core/inventory/inventory";
+import { type HomeSnapshot } from "@/core/history/home-snapshot";
 import { dayIn } from "../src/core/quantities/plain-date";
 import type { Store, Tx } from "../src/db/client";
 import { insertContact } from "../src/db/repositories/contacts";
@@ -39,7 +40,11 @@ export async function seedDemo(store: Store, at: Date): Promise<boolean> {
 }
 
 /** Enters a home with its whole record. */
-export async function enterHome(tx: Tx, { book, runs, photos }: Demo, at: Date): Promise<void> {
+export async function enterHome(
+  tx: Tx,
+  { snapshot: book, runs, photos }: Demo,
+  at: Date,
+): Promise<void> {
   const homeId = book.home.id;
   // Rows entered in one instant still need an order.
   const created = (i: number) => new Date(at.getTime() + i).toISOString();
@@ -58,17 +63,17 @@ export async function enterHome(tx: Tx, { book, runs, photos }: Demo, at: Date):
     await insertDriver(tx, homeId, driver, created(i));
   for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
   for (const item of book.items) await insertItem(tx, item);
-  await appendEvents(tx, homeId, book.events);
+  await appendEvents(tx, homeId, book.history.entries);
   for (const run of runs) await enterRun(tx, book, run);
   for (const photo of photos) await enterPhoto(tx, homeId, photo);
   await recordWeatherDays(tx, homeId, book.actuals);
 }
 
 /** A run that was begun and left: what it did so far, and nothing of it in the record yet. */
-async function enterRun(tx: Tx, book: HomeBook, run: DemoRun): Promise<void> {
+async function enterRun(tx: Tx, snapshot: HomeSnapshot, run: DemoRun): Promise<void> {
   const { id, unitId, partId, taskKey, procedureId, startedAt, events } = run;
-  const homeId = book.home.id;
-  const unit = book.units.find((each) => each.id === unitId);
+  const homeId = snapshot.home.id;
+  const unit = snapshot.units.find((each) => each.id === unitId);
   const job = procedure(procedureId);
   if (!unit || !job) throw new Error(`enterRun: nothing to run at ${unitId}`);
   const task = { id: `${id}-task`, unitId, partId, key: taskKey, changes: {} };
@@ -82,7 +87,7 @@ async function enterRun(tx: Tx, book: HomeBook, run: DemoRun): Promise<void> {
     procedure: job,
     facts: [],
     variant: usualVariant(job),
-    doer: "owner",
+    qualification: "owner",
     isolator: isolatorOf(unit),
     startedAt,
     endedAt: null,

@@ -1,8 +1,8 @@
 import fc from "fast-check";
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/inventory/inventory";
-import { readHomeBook } from "@/db/repositories/home-book";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { readHome } from "@/server/snapshots/read-home";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
 import { fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
 import { contactsOf } from "@/features/inventory/contacts/contacts-queries";
@@ -19,7 +19,7 @@ import { bringBack } from "@/features/inventory/trash/removed-actions";
 import { removedOf } from "@/features/inventory/trash/removed-queries";
 import { changeHome } from "@/features/inventory/homes/setup-actions";
 import { homeFieldsOf } from "@/features/inventory/homes/setup-queries";
-import { changeSlot } from "@/features/records/record-actions";
+import { changeSlot } from "@/features/inventory/filters/slot-actions";
 import { slotFieldsOf } from "@/features/inventory/filters/slot-queries";
 import { withdrawEntry } from "@/features/records/history-actions";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
@@ -39,7 +39,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const book = async (): Promise<HomeBook> => (await readHomeBook(demo.store.db, HOME))!.book;
+const snapshot = async (): Promise<HomeSnapshot> => (await readHome(demo.store.db, HOME))!.snapshot;
 const run = (sql: string, ...args: string[]) => demo.store.client.execute({ sql, args });
 const opens = async () => {
   const data = await todayOf(HOME);
@@ -72,7 +72,7 @@ describe("a home always opens", () => {
   it("opens without the clean drop that its pressure looks were compared with", async () => {
     await run("UPDATE filter_slots SET clean_drop_pa = NULL");
     await opens();
-    const slot = (await book()).slots.find(({ id }) => id === "cellar-filter")!;
+    const slot = (await snapshot()).slots.find(({ id }) => id === "cellar-filter")!;
     expect(slot.cleanDropPa).toBeUndefined();
   });
 
@@ -115,7 +115,7 @@ describe("what a form accepts the store gives back", () => {
           };
           fc.pre(driverForm.safeParse(fields).success);
           await landing(saveDriver(HOME, null, nothingSent, formOf(fields)));
-          const saved = (await book()).drivers.at(-1)!;
+          const saved = (await snapshot()).drivers.at(-1)!;
           expect(saved).toMatchObject({ from: day, label: label.trim() });
           await opens();
           await removeDriver(HOME, saved.id);
@@ -126,20 +126,20 @@ describe("what a form accepts the store gives back", () => {
   });
 
   it("of a slot, a home and its mains: saving what is shown changes nothing", async () => {
-    const before = await book();
+    const before = await snapshot();
     for (const slot of before.slots.slice(0, 8)) {
-      const fields = slotFieldsOf({ book: before, slot });
+      const fields = slotFieldsOf({ snapshot: before, slot });
       await landing(changeSlot(HOME, slot.id, nothingSent, formOf(fields)));
     }
     await landing(changeHome(HOME, nothingSent, formOf((await homeFieldsOf(HOME))!)));
-    const after = await book();
+    const after = await snapshot();
     expect(after.slots).toEqual(before.slots);
     expect(after.home.climate).toEqual(before.home.climate);
     const mains = { mainWater: "behind the coats", mainWaterOff: "", mainGas: "", mainGasOff: "" };
     await landing(
       changeHome(HOME, nothingSent, formOf({ ...(await homeFieldsOf(HOME))!, ...mains })),
     );
-    expect((await book()).home.mains).toEqual({
+    expect((await snapshot()).home.mains).toEqual({
       ...before.home.mains,
       water: { place: "behind the coats" },
       gas: undefined,
@@ -174,13 +174,13 @@ describe("removed things", () => {
         formOf({ date: "2026-03-13", words: "by torch", minutes: "", cost: "" }),
       ),
     );
-    const entry = (await book()).events.at(-1)!;
+    const entry = (await snapshot()).history.entries.at(-1)!;
     const withdrawal = await withdrawEntry(HOME, entry.id);
     const [first] = await removedOf(HOME);
     expect(first).toMatchObject({ kind: "entry", id: withdrawal });
     expect(first!.name).toMatch(/^Fri 13 Mar: /);
     const walk = () => async () =>
-      agendaNow(await book(), today).find(({ task }) => task.id === "home.walk")!;
+      scheduleNow(await snapshot(), today).find(({ task }) => task.id === "home.walk")!;
     expect((await walk()()).lastDone).not.toBe("2026-03-13");
     await bringBack({ kind: "entry", homeId: HOME, id: first!.id });
     expect((await walk()()).lastDone).toBe("2026-03-13");
@@ -188,11 +188,11 @@ describe("removed things", () => {
   });
 
   it("keep somebody of the household the same way", async () => {
-    const { id } = (await book()).drivers[0]!;
+    const { id } = (await snapshot()).drivers[0]!;
     await removeDriver(HOME, id);
     const gone = (await removedOf(HOME)).find((each) => each.id === id)!;
     expect(gone.kind).toBe("driver");
     await bringBack({ kind: "driver", homeId: HOME, id });
-    expect((await book()).drivers.map((each) => each.id)).toContain(id);
+    expect((await snapshot()).drivers.map((each) => each.id)).toContain(id);
   });
 });

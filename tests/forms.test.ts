@@ -179,11 +179,11 @@ describe("the slot's form", () => {
     maxAgeDays: "",
     fittedOn: "",
   };
-  const around = {
+  const context = {
     home: { currency: "EUR", unitSystem: "metric" } as Home,
     rooms: [{ id: "hall", levelId: "ground", name: "Hall", sleeps: false }],
   };
-  const form = slotForm(around, plainDate("2026-03-14"));
+  const form = slotForm(context, plainDate("2026-03-14"));
 
   it("keeps sizes as typed and in mm, and leaves out what is not known", () => {
     expect(form.parse({ ...slot, measured: "495×495×22", fittedOn: "2026-01-18" })).toEqual({

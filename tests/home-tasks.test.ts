@@ -1,33 +1,29 @@
-import { book, today } from "./demo-book";
+import { JOBS } from "@/content/default-tasks";
+import { snapshot, today } from "./demo-snapshot";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
 import { MEDIA, type Media } from "@/core/filters/media";
-import { agendaOf, bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
-import type { HistoryEvent, HomeBook, ScopedDriver } from "@/core/inventory/inventory";
+import { scheduleOf, bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
+import type { ScopedDriver } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { RENEW, type TaskChanges, type TaskSetting } from "@/core/scheduling/task";
-import { AGENDA_DAYS, agendaNow } from "../src/server/snapshots/agendas";
-import {
-  calendarOf,
-  HOME_TASKS,
-  partTasks,
-  renewalTask,
-  unitTasks,
-} from "../src/content/default-tasks";
+import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { PART_KINDS } from "../src/content/part-kinds";
-import { standingsOf } from "../src/server/snapshots/standings";
-import { cadenceWords, pathOfTask } from "../src/presentation/task-words";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { triggerWords, pathOfTask } from "../src/presentation/task-words";
 import { UNIT_KINDS } from "../src/content/unit-kinds";
 
 const day = (offset: number) => addDays(today, offset);
-const agenda = (home: HomeBook) =>
-  agendaOf(home, tasksOf(home), standingsOf(home, today), today, day(AGENDA_DAYS));
-const job = (home: HomeBook, id: string): TaskStanding =>
-  agenda(home).find((each) => each.task.id === id)!;
-const with_ = (...events: Partial<HistoryEvent>[]): HomeBook => ({
-  ...book,
-  events: [
-    ...book.events,
+const schedule = (home: HomeSnapshot) =>
+  scheduleOf(home, tasksOf(home, JOBS), filterStatusesOf(home, today), today, day(SCHEDULE_DAYS));
+const job = (home: HomeSnapshot, id: string): JobStatus =>
+  schedule(home).find((each) => each.task.id === id)!;
+const with_ = (...events: Partial<HistoryEvent>[]): HomeSnapshot => ({
+  ...snapshot,
+  history: snapshot.history.with(
     ...events.map((event, i) => ({
       id: `more-${i}`,
       kind: "done" as const,
@@ -35,10 +31,10 @@ const with_ = (...events: Partial<HistoryEvent>[]): HomeBook => ({
       recordedAt: `${today}T08:00:00.000Z`,
       ...event,
     })),
-  ],
+  ),
 });
-const changed = (changes: TaskChanges, place: Partial<TaskSetting> = {}): HomeBook => ({
-  ...book,
+const changed = (changes: TaskChanges, place: Partial<TaskSetting> = {}): HomeSnapshot => ({
+  ...snapshot,
   tasks: [
     {
       id: "changed",
@@ -50,35 +46,38 @@ const changed = (changes: TaskChanges, place: Partial<TaskSetting> = {}): HomeBo
     },
   ],
 });
-const driver = (more: Partial<ScopedDriver>): HomeBook => ({
-  ...book,
-  drivers: [...book.drivers, { id: "more", scope: "home", kind: "away", ...more } as ScopedDriver],
+const driver = (more: Partial<ScopedDriver>): HomeSnapshot => ({
+  ...snapshot,
+  drivers: [
+    ...snapshot.drivers,
+    { id: "more", scope: "home", kind: "away", ...more } as ScopedDriver,
+  ],
 });
 
 describe("the jobs that come with a home", () => {
   it("has a plain name, a key of its own, and minutes for each", () => {
     const places = [
-      HOME_TASKS,
-      ...UNIT_KINDS.map((kind) => unitTasks(kind.id)),
-      ...PART_KINDS.map((kind) => partTasks(kind.id)),
+      JOBS.home,
+      ...UNIT_KINDS.map((kind) => JOBS.unit(kind.id)),
+      ...PART_KINDS.map((kind) => JOBS.part(kind.id, "")),
     ];
     for (const tasks of places) {
       expect(new Set(tasks.map((task) => task.key)).size).toBe(tasks.length);
       for (const task of tasks) {
         expect(task.name).toMatch(/^[A-Z][^.]{6,45}$/);
         expect(task.handsOn).toBeGreaterThan(0);
-        expect(cadenceWords(task.cadence)).toMatch(/^[a-z0-9]/);
+        expect(triggerWords(task.trigger)).toMatch(/^[a-z0-9]/);
       }
     }
   });
 
   it("names with “also does” only jobs there are", () => {
     const known = new Set(
-      PART_KINDS.flatMap(({ id }) => partTasks(id).map((task) => `${id}:${task.key}`)),
+      PART_KINDS.flatMap(({ id }) => JOBS.part(id, "").map((task) => `${id}:${task.key}`)),
     );
     const all = [...UNIT_KINDS, ...PART_KINDS].flatMap(({ id }) => [
-      ...unitTasks(id),
-      ...partTasks(id),
+      ...JOBS.unit(id),
+      ...JOBS.part(id, ""),
     ]);
     for (const task of all)
       for (const other of task.alsoDoes ?? []) expect(known.has(other)).toBe(true);
@@ -86,13 +85,13 @@ describe("the jobs that come with a home", () => {
 
   it("renews every medium, cleaned or changed, by wear and by a calendar", () => {
     for (const media of Object.keys(MEDIA) as Media[]) {
-      expect(renewalTask(media).name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
-      expect(calendarOf(media).kind).toBe("every");
+      expect(JOBS.renewal(media).name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
+      expect(JOBS.calendar(media).kind).toBe("every");
     }
   });
 
   it("leads from each to where it is done, and none is there twice", () => {
-    const tasks = tasksOf(book);
+    const tasks = tasksOf(snapshot, JOBS);
     expect(new Set(tasks.map((task) => task.id)).size).toBe(tasks.length);
     expect(tasks.map(pathOfTask)).toEqual(
       expect.arrayContaining(["jobs", "units/cellar-furnace#jobs", "parts/cellar-filter"]),
@@ -100,20 +99,20 @@ describe("the jobs that come with a home", () => {
   });
 });
 
-describe("the agenda of a home", () => {
+describe("the schedule of a home", () => {
   it("chains every job over two years, in order and never before today", () => {
-    const all = agenda(book);
+    const all = schedule(snapshot);
     expect(all.length).toBeGreaterThan(100);
     for (const { ahead } of all)
       ahead.forEach((date, i) => {
-        expect(date >= today && date <= day(AGENDA_DAYS)).toBe(true);
+        expect(date >= today && date <= day(SCHEDULE_DAYS)).toBe(true);
         if (i > 0) expect(date > ahead[i - 1]!).toBe(true);
       });
     expect(all.flatMap((each) => each.ahead).length).toBeGreaterThan(400);
   });
 
   it("has three things past their time at the demo’s start, the oldest first", () => {
-    const past = [...agenda(book)].sort(bySoonestDue).filter((each) => each.state === "past");
+    const past = [...schedule(snapshot)].sort(bySoonestDue).filter((each) => each.state === "past");
     expect(past.map((each) => each.task.id)).toEqual([
       "alarm-ground.replace",
       "cellar-furnace-condensate-trap.flush",
@@ -121,9 +120,9 @@ describe("the agenda of a home", () => {
     ]);
   });
 
-  it("is worked out once for a book and a day", () => {
-    expect(agendaNow(book, today)).toBe(agendaNow(book, today));
-    expect(agendaNow(book, day(1))).not.toBe(agendaNow(book, today));
+  it("is worked out once for a snapshot and a day", () => {
+    expect(scheduleNow(snapshot, today)).toBe(scheduleNow(snapshot, today));
+    expect(scheduleNow(snapshot, day(1))).not.toBe(scheduleNow(snapshot, today));
   });
 
   it("counts anew from what was done, and from its withdrawal as if it never was", () => {
@@ -157,18 +156,20 @@ describe("the agenda of a home", () => {
   });
 
   it("goes on two years after the day each filter is likely changed", () => {
-    const { due, ahead } = job(book, "cellar-filter.renew");
-    const standing = standingsOf(book, today).find((each) => each.slot.id === "cellar-filter")!;
-    expect(due).toBe(standing.wear!.likely);
+    const { due, ahead } = job(snapshot, "cellar-filter.renew");
+    const filterStatus = filterStatusesOf(snapshot, today).find(
+      (each) => each.slot.id === "cellar-filter",
+    )!;
+    expect(due).toBe(filterStatus.wear!.likely);
     const steps = ahead.slice(1).map((date, i) => daysFrom(ahead[i]!, date));
     expect(Math.min(...steps)).toBeGreaterThan(20);
     expect(Math.max(...steps)).toBeLessThan(130);
   });
 });
 
-describe("the schools of a filter", () => {
+describe("the strategies of a filter", () => {
   const change = (changes: TaskChanges, ...events: Partial<HistoryEvent>[]) => {
-    const home = { ...changed(changes), events: with_(...events).events };
+    const home = { ...changed(changes), history: with_(...events).history };
     return { renew: job(home, "cellar-filter.renew"), look: job(home, "cellar-filter.look") };
   };
   const fitted = "2026-02-19";
@@ -251,13 +252,13 @@ describe("what follows from what happened", () => {
   it("has the filter looked at within a week of a duct cleaning, from the record alone", () => {
     const cleaned = with_({ unitId: "ducts", partId: "ducts-supply-run-1", date: day(-1) });
     expect(job(cleaned, "cellar-filter.look")).toMatchObject({ due: day(6), state: "open" });
-    const wear = (home: HomeBook) =>
-      standingsOf(home, today).find((each) => each.slot.id === "cellar-filter")!.wear!;
-    expect(wear(cleaned).likely! < wear(book).likely!).toBe(true);
+    const wear = (home: HomeSnapshot) =>
+      filterStatusesOf(home, today).find((each) => each.slot.id === "cellar-filter")!.wear!;
+    expect(wear(cleaned).likely! < wear(snapshot).likely!).toBe(true);
     const seen = { kind: "look", partId: "cellar-filter", look: { grade: "light" } } as const;
     expect(
       job(
-        { ...cleaned, events: [...cleaned.events, with_(seen).events.at(-1)!] },
+        { ...cleaned, history: cleaned.history.with(with_(seen).history.entries.at(-1)!) },
         "cellar-filter.look",
       ).due,
     ).toBeNull();
@@ -265,10 +266,12 @@ describe("what follows from what happened", () => {
 
   it("makes chains longer while the house stands empty, and says why", () => {
     const away = driver({ from: day(-20), to: day(40), fraction: 0.2 });
-    const [usual, empty] = [job(book, "cellar-filter.renew"), job(away, "cellar-filter.renew")];
+    const [usual, empty] = [job(snapshot, "cellar-filter.renew"), job(away, "cellar-filter.renew")];
     expect(empty.due! > usual.due!).toBe(true);
     expect(empty.ahead.length).toBeLessThan(usual.ahead.length);
-    const { reasons } = standingsOf(away, today).find((each) => each.slot.id === "cellar-filter")!;
+    const { reasons } = filterStatusesOf(away, today).find(
+      (each) => each.slot.id === "cellar-filter",
+    )!;
     const alone = reasons.find((reason) => reason.words === "nobody at home")!;
     expect(alone.daysSooner).toBeLessThan(0);
   });
@@ -277,10 +280,10 @@ describe("what follows from what happened", () => {
     const hours = { cadence: { kind: "run-hours", n: 400 } as const };
     const place = { unitId: "cellar-furnace", partId: "cellar-furnace-blower", key: "clean" };
     const id = "cellar-furnace-blower.clean";
-    const cleaned = with_({ unitId: place.unitId, partId: place.partId, taskKey: "clean" }).events;
-    const usual = { ...changed(hours, place), events: cleaned };
+    const cleaned = with_({ unitId: place.unitId, partId: place.partId, taskKey: "clean" }).history;
+    const usual = { ...changed(hours, place), history: cleaned };
     const empty = { ...usual, drivers: driver({ from: day(0), to: day(60), fraction: 0 }).drivers };
-    const measured = book.systems.map(({ id: systemId }) => ({
+    const measured = snapshot.systems.map(({ id: systemId }) => ({
       systemId,
       date: day(0),
       hours: 24,
@@ -293,7 +296,7 @@ describe("what follows from what happened", () => {
   });
 
   it("clears snow only while snow lies, and leaves when they have fallen", () => {
-    const months = (id: string) => job(book, id).ahead.map((date) => Number(date.slice(5, 7)));
+    const months = (id: string) => job(snapshot, id).ahead.map((date) => Number(date.slice(5, 7)));
     for (const month of months("cellar-furnace-plastic-vent.snow"))
       expect([11, 12, 1, 2, 3]).toContain(month);
     expect(months("cellar-furnace-plastic-vent.intake")).toEqual([10, 10]);
@@ -309,7 +312,7 @@ describe("what follows from what happened", () => {
       reading: judgeInput.parse({ kind: "capacitor-uf", value, unit: "uF", rated: 5 }),
     });
     const id = "cellar-furnace-capacitor.replace";
-    expect(job(book, id).state).toBe("none");
+    expect(job(snapshot, id).state).toBe("none");
     expect(job(with_(reading(4.72)), id).state).toBe("none");
     expect(job(with_(reading(4.6)), id)).toMatchObject({ due: day(-1), state: "due" });
     const replaced = {
@@ -322,7 +325,7 @@ describe("what follows from what happened", () => {
   });
 
   it("has the ventilator’s core washed when it gives back too little", () => {
-    expect(job(book, "loft-ventilator-recovery-core.wash")).toMatchObject({
+    expect(job(snapshot, "loft-ventilator-recovery-core.wash")).toMatchObject({
       due: day(-5),
       state: "due",
     });

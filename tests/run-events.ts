@@ -1,4 +1,4 @@
-import type { Doer } from "../src/core/runs/qualification";
+import type { Qualification } from "../src/core/runs/qualification";
 import type { Procedure, RunSetting, Step } from "../src/core/runs/procedure";
 import { usualVariant } from "../src/core/runs/procedure";
 import { againKey, replayRun } from "../src/core/runs/run";
@@ -20,13 +20,13 @@ export const event = (doing: Record<string, unknown>): RunEvent =>
 export function jobOf(
   procedure: Procedure,
   setting: Partial<RunSetting> = {},
-  doer: Doer = "owner",
+  qualification: Qualification = "owner",
 ): RunJob {
   return {
     procedure,
     setting: { facts: [], variant: usualVariant(procedure), ...setting },
     place: { unit: "furnace", part: "slot", run: "run-1", isolator: "switch-off" },
-    doer,
+    qualification,
   };
 }
 
@@ -89,7 +89,7 @@ export function walk(
   for (let steps = 0; steps < 200; steps++) {
     const state = replayRun(job, events);
     const { current } = state;
-    if (!current || current.id === until || state.hold) return events;
+    if (!current || current.id === until || state.safetyStop) return events;
     const waits = [
       ...state.timers.filter(
         ({ key }) => current.waitsFor?.includes(key) || key === againKey(current.id),

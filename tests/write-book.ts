@@ -4,5 +4,5 @@ import { sluiceHouse } from "../demo/demo-homes";
 import { plainDate } from "../src/core/quantities/plain-date";
 import { NOW, TEMPLATE } from "./demo-template";
 
-const { book } = sluiceHouse(plainDate(NOW.slice(0, 10)), new Date(NOW));
+const { snapshot: book } = sluiceHouse(plainDate(NOW.slice(0, 10)), new Date(NOW));
 writeFileSync(`${TEMPLATE}/sluice-house.json`, JSON.stringify(book));

@@ -1,3 +1,4 @@
+import { JOBS } from "./default-tasks";
 import { readFileSync } from "node:fs";
 import { END_KINDS } from "@/core/runs/loose-ends";
 import { lintProcedures, lintProceduresInput, waysOf } from "@/core/runs/lint";
@@ -5,7 +6,6 @@ import { stepsFor, type JobFact, type Step } from "@/core/runs/procedure";
 import { NOT_POSSIBLE, type Seen } from "@/core/runs/run-event";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { event, jobOf, STARTED, walk } from "../../tests/run-events";
-import { HOME_TASKS, partTasks, renewalTask, unitTasks } from "./default-tasks";
 import { READING_WORDS, SUGGESTS } from "./reading-words";
 import { NOT_POSSIBLE_OPTIONS } from "@/presentation/run-words";
 import { replayRun } from "@/core/runs/run";
@@ -17,7 +17,7 @@ import { SHUT_OFF_KINDS } from "@/core/inventory/inventory";
 import { GRADES } from "@/core/filters/belief";
 import { MEDIA_KINDS } from "@/core/filters/media";
 import { CLIMATE_STARTS } from "./climates";
-import { GRADE_OPTIONS } from "./grade-options";
+import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { procedure, PROCEDURES, renewalOf } from "./procedures/library";
 import { sizeAsPrinted } from "@/presentation/slot-words";
 import { PART_KINDS, partKind } from "./part-kinds";
@@ -54,8 +54,8 @@ describe("the procedure library", () => {
     const state = replayRun(job, [...events, event({ kind: "finished" })]);
     expect(state.refused).toEqual([]);
     expect(state.ends.open).toEqual([]);
-    expect([state.status, state.hold]).toEqual(["finished", null]);
-    expect(state.settled.filter(({ step }) => step.renews)).toHaveLength(1);
+    expect([state.status, state.safetyStop]).toEqual(["finished", null]);
+    expect(state.completed.filter(({ step }) => step.renews)).toHaveLength(1);
     // Minutes of work are said for what has steps of work.
     expect(each.handsOnMinutes).toBeGreaterThan(0);
   });
@@ -68,14 +68,14 @@ describe("the procedure library", () => {
       for (let behind = 0; behind < whole.length; behind++) {
         const so = whole.slice(0, behind);
         const { current } = replayRun(job, so);
-        const turned = event({
+        const aborted = event({
           kind: "turned-back",
           step: current!.id,
           reason: "other",
           words: "the phone rang",
           at: so.at(-1)?.at ?? STARTED,
         });
-        const state = replayRun(job, walk(job, { from: [...so, turned] }));
+        const state = replayRun(job, walk(job, { from: [...so, aborted] }));
         expect(state.refused).toEqual([]);
         expect(state.ends.open).toEqual([]);
         expect(state.current).toBeNull();
@@ -102,7 +102,9 @@ describe("the procedure library", () => {
         const state = replayRun(job, [...before, made]);
         expect(state.refused).toEqual([]);
         // Forward, round again, or a reason to stop.
-        expect(state.current?.id !== step.id || state.round > round || state.hold).toBeTruthy();
+        expect(
+          state.current?.id !== step.id || state.round > round || state.safetyStop,
+        ).toBeTruthy();
       }
     }
   });
@@ -201,7 +203,7 @@ describe("the procedure library", () => {
       },
     });
     const state = replayRun(job, events);
-    expect(state.turnedBack?.words).toBe("The line is blocked: have it cleared");
+    expect(state.aborted?.words).toBe("The line is blocked: have it cleared");
     expect(state.ends.open.map(({ end }) => end)).toEqual(["setting-changed"]);
     expect(state.current?.id).toBe("cooling-on");
   });
@@ -214,7 +216,7 @@ describe("the procedure library", () => {
   });
 
   it("leads an indoor machine to no hose and no foam", () => {
-    const [job] = partTasks("condenser-coil", "portable-cooler");
+    const [job] = JOBS.part("condenser-coil", "portable-cooler");
     expect(job!.procedureIds).toEqual(["brush-portable-coils"]);
     const tools = procedure("brush-portable-coils")!.steps.flatMap((step) => [
       ...(step.tools ?? []),
@@ -225,19 +227,19 @@ describe("the procedure library", () => {
 
   it("leads no owner into a head’s coil, its outdoor coil, a capacitor", () => {
     for (const part of ["evaporator-coil", "condenser-coil"]) {
-      const cleaning = partTasks(part, "ductless-head").find(({ key }) => key === "clean");
+      const cleaning = JOBS.part(part, "ductless-head").find(({ key }) => key === "clean");
       expect([part, cleaning?.who, cleaning?.procedureIds]).toEqual([part, "licensed", undefined]);
     }
-    expect(partTasks("capacitor").every(({ who }) => who === "licensed")).toBe(true);
+    expect(JOBS.part("capacitor", "").every(({ who }) => who === "licensed")).toBe(true);
   });
 
   it("is reached by a job each, and no job asks for one that is not there", () => {
     const jobs = [
-      ...PART_KINDS.flatMap(({ id }) => partTasks(id)),
-      ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => partTasks(id, unit.id))),
-      ...UNIT_KINDS.flatMap(({ id }) => unitTasks(id)),
-      ...HOME_TASKS,
-      ...MEDIA_KINDS.map(renewalTask),
+      ...PART_KINDS.flatMap(({ id }) => JOBS.part(id, "")),
+      ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id))),
+      ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id)),
+      ...JOBS.home,
+      ...MEDIA_KINDS.map(JOBS.renewal),
     ];
     const asked = new Set(jobs.flatMap(({ procedureIds = [] }) => procedureIds));
     expect([...asked].sort()).toEqual(PROCEDURES.map(({ id }) => id).sort());
@@ -264,7 +266,7 @@ describe("unit kinds", () => {
       expect(kind.slots.length + kind.parts.length).toBeGreaterThan(0);
       expect(kind.photograph.length).toBeGreaterThan(0);
       expect(kind.levels.length).toBeGreaterThan(0);
-      const keys = kind.questions.map((question) => question.key);
+      const keys = kind.attributes.map((attribute) => attribute.key);
       expect(new Set(keys).size).toBe(keys.length);
       const names = kind.slots.map((slot) => slot.name);
       expect(new Set(names).size).toBe(names.length);

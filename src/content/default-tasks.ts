@@ -1,11 +1,9 @@
-import type { Cadence } from "@/core/scheduling/trigger";
-import { GREY_LOOK } from "@/core/scheduling/schedule";
-import { DRIFTING_OUT } from "@/core/readings/capacitor-drift";
-import { CLEAN_DUCTS } from "@/core/history/duct-cleanings";
-import { VACUUM } from "@/core/filters/slot-wear";
-import type { Doer } from "@/core/runs/qualification";
-import { LOOK, RENEW, type TaskDefinition } from "@/core/scheduling/task";
-import { MEDIA, type Media } from "@/core/filters/media";
+import type { Media } from "@/core/filters/media";
+import type { Qualification } from "@/core/runs/qualification";
+import type { JobCatalogue } from "@/core/scheduling/catalogue";
+import type { TaskDefinition } from "@/core/scheduling/task";
+import type { Trigger } from "@/core/scheduling/trigger";
+import { CLEAN_DUCTS, DRIFTING_OUT, GREY_LOOK, LOOK, RENEW, VACUUM } from "./keys";
 import type { PartKindId } from "./part-kinds";
 import { renewalOf } from "./procedures/library";
 import type { UnitKindId } from "./unit-kinds";
@@ -14,44 +12,44 @@ import type { UnitKindId } from "./unit-kinds";
  * The jobs that come round at each kind of part and unit, and in a home. Figures are general trade
  * practice: docs/sources.md#jobs. Every one can be changed for its part; a manual comes first.
  */
-type Rest = Partial<Omit<TaskDefinition, "key" | "name" | "cadence">> & {
+type Rest = Partial<Omit<TaskDefinition, "key" | "name" | "trigger">> & {
   minutes?: readonly [handsOn: number, waiting?: number];
 };
 
 function job(
   key: string,
   name: string,
-  cadence: Cadence,
-  who: Doer,
+  trigger: Trigger,
+  who: Qualification,
   handsOn: number,
   { minutes: _, ...rest }: Rest = {},
 ): TaskDefinition {
-  return { key, name, cadence, who, handsOn, waiting: 0, ...rest };
+  return { key, name, trigger, who, handsOn, waiting: 0, ...rest };
 }
 
-type Unit = Extract<Cadence, { kind: "every" }>["unit"];
-type Within = NonNullable<Extract<Cadence, { kind: "every" }>["within"]>;
-const every = (n: number, unit: Unit, within?: Within): Cadence => ({
+type Unit = Extract<Trigger, { kind: "every" }>["unit"];
+type Within = NonNullable<Extract<Trigger, { kind: "every" }>["within"]>;
+const every = (n: number, unit: Unit, within?: Within): Trigger => ({
   kind: "every",
   n,
   unit,
   within,
 });
 const yearly = every(1, "year");
-type Anchor = Extract<Cadence, { kind: "season" }>["anchor"];
-const season = (anchor: Anchor, offsetDays = 0): Cadence => ({
+type Anchor = Extract<Trigger, { kind: "season" }>["anchor"];
+const season = (anchor: Anchor, offsetDays = 0): Trigger => ({
   kind: "season",
   anchor,
   offsetDays,
 });
-const after = (event: string, days: number): Cadence => ({ kind: "after", event, days });
-type Reading = Extract<Cadence, { kind: "reading" }>["reading"];
-const onReading = (reading: Reading, verdict: "watch" | "act" = "act"): Cadence => ({
+const after = (event: string, days: number): Trigger => ({ kind: "after", event, days });
+type Reading = Extract<Trigger, { kind: "reading" }>["reading"];
+const onReading = (reading: Reading, verdict: "watch" | "act" = "act"): Trigger => ({
   kind: "reading",
   reading,
   verdict,
 });
-const earliest = (...of: Cadence[]): Cadence => ({ kind: "earliest", of });
+const earliest = (...of: Trigger[]): Trigger => ({ kind: "earliest", of });
 
 const led = (...procedureIds: string[]) => ({ procedureIds });
 
@@ -64,8 +62,8 @@ const DUCTS_AFTER_WORKS_DAYS = 30;
 const LOOK_AFTER_DUCTS_DAYS = 7;
 
 /** A line is flushed while its machine makes water. */
-const flushLine = (cadence: Cadence): TaskDefinition =>
-  job("flush", "Brush and flush the line", cadence, "owner", 20, {
+const flushLine = (trigger: Trigger): TaskDefinition =>
+  job("flush", "Brush and flush the line", trigger, "owner", 20, {
     settles: ["drain"],
     alsoDoes: ["condensate-line:clear"],
     ...led("flush-condensate-line"),
@@ -361,7 +359,7 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
   ],
 };
 
-export const HOME_TASKS: readonly TaskDefinition[] = [
+const HOME_TASKS: readonly TaskDefinition[] = [
   job("walk", "Walk round: listen, look, feel", every(30, "day"), "owner", 5, led("walk-round")),
   job(
     "alarms",
@@ -373,8 +371,8 @@ export const HOME_TASKS: readonly TaskDefinition[] = [
   ),
 ];
 
-/** The calendar school’s interval where no maker gave one: docs/sources.md#jobs. */
-const CALENDAR: Partial<Record<Media, Cadence>> = {
+/** The calendar strategy’s interval where no maker gave one: docs/sources.md#jobs. */
+const CALENDAR: Readonly<Record<Media, Trigger>> = {
   "fibreglass-25": every(30, "day"),
   "pleated-25": every(90, "day", "inUse"),
   "pleated-50": every(6, "month"),
@@ -386,53 +384,47 @@ const CALENDAR: Partial<Record<Media, Cadence>> = {
   "portable-mesh": every(2, "week", "inUse"),
   "vent-coarse": every(6, "month"),
   "vent-fine": every(6, "month"),
+  "carbon-prefilter": every(120, "day"),
+  "hepa-cylinder": every(730, "day"),
   "electrostatic-cell": every(6, "month"),
+  "humidifier-panel": every(365, "day"),
 };
-
-export const calendarOf = (media: Media): Cadence =>
-  CALENDAR[media] ?? every(MEDIA[media].maxAgeDays, "day");
-
-const renewName = (media: Media): string =>
-  MEDIA[media].cleaned
-    ? "Clean the filter"
-    : media === "humidifier-panel"
-      ? "Change the water panel"
-      : "Change the filter";
 
 /** Minutes for a filter without a procedure of its own yet: washing takes its drying too. */
 const RENEW_MINUTES = 10;
 const WASH_WAIT_MINUTES = 60;
 
-/** Vacuumed where it sits a ventilator’s filter lasts its half year. */
-const VACUUM_FILTER = job(VACUUM, "Vacuum the filter", every(1, "month"), "owner", 5);
-/** What a filter of a kind wants beside its renewal. */
-export const slotExtras = (media: Media): readonly TaskDefinition[] =>
-  media === "vent-coarse" || media === "vent-fine" ? [VACUUM_FILTER] : [];
-
-/** The renewal of a filter, by its wear unless somebody goes by another school. */
-export function renewalTask(media: Media): TaskDefinition {
+function renewal(name: string, media: Media, waiting = 0): TaskDefinition {
   const procedure = renewalOf(media);
   return {
-    ...job(
-      RENEW,
-      renewName(media),
-      { kind: "wear" },
-      "owner",
-      procedure?.handsOnMinutes ?? RENEW_MINUTES,
-    ),
-    waiting: procedure?.waitingMinutes ?? (MEDIA[media].cleaned ? WASH_WAIT_MINUTES : 0),
-    ...(procedure ? { procedureIds: [procedure.id] } : {}),
+    ...job(RENEW, name, { kind: "wear" }, "owner", procedure?.handsOnMinutes ?? RENEW_MINUTES),
+    waiting: procedure?.waitingMinutes ?? waiting,
+    ...(procedure ? led(procedure.id) : {}),
   };
 }
 
-/** Look first: the filter goes at the first look that shows grey or worse. */
-export const AT_GREY: Cadence = after(GREY_LOOK, 0);
+/** What is washed and goes back; everything else is changed. */
+const WASHED: readonly Media[] = [
+  "washable-panel",
+  "head-mesh",
+  "heater-mesh",
+  "portable-mesh",
+  "electrostatic-cell",
+];
 
-export const lookTask = (everyDays: number): TaskDefinition =>
-  job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2);
+/** The renewal of a filter, by its wear unless somebody goes by another strategy. */
+function renewalTask(media: Media): TaskDefinition {
+  if (media === "humidifier-panel") return renewal("Change the water panel", media);
+  return WASHED.includes(media)
+    ? renewal("Clean the filter", media, WASH_WAIT_MINUTES)
+    : renewal("Change the filter", media);
+}
+
+/** Vacuumed where it sits a ventilator’s filter lasts its half year. */
+const VACUUM_FILTER = job(VACUUM, "Vacuum the filter", every(1, "month"), "owner", 5);
 
 /** In ducts that were cleaned a new filter fills fast: it is looked at within a week. */
-export const AFTER_DUCTS = job(
+const LOOK_AFTER_DUCTS = job(
   LOOK,
   "Look at the filter",
   after("duct-cleaning", LOOK_AFTER_DUCTS_DAYS),
@@ -441,13 +433,23 @@ export const AFTER_DUCTS = job(
   { onlyWhen: true },
 );
 
-/** The jobs of a kind of part, at a kind of unit where that makes a difference. */
-export const partTasks = (kind: string, unitKind = ""): readonly TaskDefinition[] =>
-  PART_TASKS_AT[unitKind as UnitKindId]?.[kind as PartKindId] ??
-  PART_TASKS[kind as PartKindId] ??
-  [];
-
-/** Beside a dryer or a litter tray a flame sensor is blinded sooner: once more while it heats. */
-export const POLISH_SOONER: Cadence = earliest(BEFORE_HEATING, every(4, "month", "heating"));
-export const unitTasks = (kind: string): readonly TaskDefinition[] =>
-  UNIT_TASKS[kind as UnitKindId] ?? [];
+/** Every job there is by default. */
+export const JOBS: JobCatalogue = {
+  home: HOME_TASKS,
+  unit: (kind) => UNIT_TASKS[kind as UnitKindId] ?? [],
+  part: (kind, unitKind) =>
+    PART_TASKS_AT[unitKind as UnitKindId]?.[kind as PartKindId] ??
+    PART_TASKS[kind as PartKindId] ??
+    [],
+  renewal: renewalTask,
+  besideRenewal: (media) =>
+    media === "vent-coarse" || media === "vent-fine" ? [VACUUM_FILTER] : [],
+  calendar: (media) => CALENDAR[media],
+  look: (everyDays) => job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2),
+  lookAfterDucts: LOOK_AFTER_DUCTS,
+  atGrey: after(GREY_LOOK, 0),
+  soonerBesideLint: {
+    key: "polish",
+    trigger: earliest(BEFORE_HEATING, every(4, "month", "heating")),
+  },
+};

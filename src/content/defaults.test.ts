@@ -1,38 +1,40 @@
-import { book, today } from "../../tests/demo-book";
+import { JOBS } from "./default-tasks";
+import { snapshot, today } from "../../tests/demo-snapshot";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
-import type { HistoryEvent, HomeBook, Part, Unit } from "@/core/inventory/inventory";
+import { scheduleOf, type JobStatus } from "@/core/scheduling/schedule";
+import type { Part, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { partsOf } from "@/core/scheduling/trigger";
 import { fogLimitOn } from "@/core/readings/fog-limit";
 import { judge, judgeInput } from "@/core/readings/judge";
-import { AGENDA_DAYS } from "@/server/snapshots/agendas";
-import { calendarOf, partTasks, slotExtras, unitTasks } from "./default-tasks";
+import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { tasksOf } from "@/core/scheduling/home-tasks";
-import { standingsOf } from "@/server/snapshots/standings";
-import { cadenceWords } from "@/presentation/task-words";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { triggerWords } from "@/presentation/task-words";
 
-const jobs = (home: HomeBook, on = today): TaskStanding[] =>
-  agendaOf(home, tasksOf(home), standingsOf(home, on), on, addDays(on, AGENDA_DAYS));
-const job = (home: HomeBook, id: string, on = today): TaskStanding | undefined =>
+const jobs = (home: HomeSnapshot, on = today): JobStatus[] =>
+  scheduleOf(home, tasksOf(home, JOBS), filterStatusesOf(home, on), on, addDays(on, SCHEDULE_DAYS));
+const job = (home: HomeSnapshot, id: string, on = today): JobStatus | undefined =>
   jobs(home, on).find((each) => each.task.id === id);
 
 const unit = (kind: string, more: Partial<Unit> = {}): Unit => ({
   id: "new",
-  levelId: book.levels[0]!.id,
-  systemId: book.systems[0]!.id,
+  levelId: snapshot.levels[0]!.id,
+  systemId: snapshot.systems[0]!.id,
   kind,
   name: "New one",
-  answers: {},
+  attributes: {},
   shutOffs: [],
   fittedOn: plainDate("2020-05-01"),
   ...more,
 });
-const part = (kind: string, answers: Part["answers"] = {}): Part => ({
+const part = (kind: string, attributes: Part["attributes"] = {}): Part => ({
   id: `new-${kind}`,
   unitId: "new",
   kind,
   name: kind,
-  answers,
+  attributes,
 });
 const event = (more: Partial<HistoryEvent>): HistoryEvent => ({
   id: `event-${JSON.stringify(more).length}-${more.date}`,
@@ -41,14 +43,14 @@ const event = (more: Partial<HistoryEvent>): HistoryEvent => ({
   recordedAt: `${today}T08:00:00.000Z`,
   ...more,
 });
-const home = (units: Unit[], parts: Part[] = [], events: HistoryEvent[] = []): HomeBook => ({
-  ...book,
-  units: [...book.units, ...units],
-  parts: [...book.parts, ...parts],
-  events: [...book.events, ...events],
+const home = (units: Unit[], parts: Part[] = [], events: HistoryEvent[] = []): HomeSnapshot => ({
+  ...snapshot,
+  units: [...snapshot.units, ...units],
+  parts: [...snapshot.parts, ...parts],
+  history: snapshot.history.with(...events),
 });
-const rhythm = (kind: Parameters<typeof partTasks>[0], key: string, unitKind?: string): string =>
-  cadenceWords(partTasks(kind, unitKind).find((task) => task.key === key)!.cadence);
+const rhythm = (kind: string, key: string, unitKind = ""): string =>
+  triggerWords(JOBS.part(kind, unitKind).find((task) => task.key === key)!.trigger);
 
 describe("when things come round by default", () => {
   it("flushes a line while its machine makes water", () => {
@@ -60,69 +62,69 @@ describe("when things come round by default", () => {
   it("has sensor, batteries and alarms seen to before the heating", () => {
     expect(rhythm("flame-sensor", "polish")).toMatch(/before heating/);
     expect(rhythm("batteries", "change")).toMatch(/before heating/);
-    const alarms = job(book, "home.alarms")!.task;
-    expect(cadenceWords(alarms.cadence)).toMatch(/every month, or .* before heating/);
+    const alarms = job(snapshot, "home.alarms")!.task;
+    expect(triggerWords(alarms.trigger)).toMatch(/every month, or .* before heating/);
     expect(alarms.isSafety).toBe(true);
   });
 
   it("polishes the sensor sooner where a dryer or a litter box stands beside it", () => {
-    const sensor = book.parts.find(({ kind }) => kind === "flame-sensor")!;
+    const sensor = snapshot.parts.find(({ kind }) => kind === "flame-sensor")!;
     const id = `${sensor.id}.polish`;
     const without = {
-      ...book,
-      drivers: book.drivers.filter(({ kind }) => kind !== "dryer-or-litter-beside"),
+      ...snapshot,
+      drivers: snapshot.drivers.filter(({ kind }) => kind !== "dryer-or-litter-beside"),
     };
-    const beside: HomeBook = {
+    const beside: HomeSnapshot = {
       ...without,
       drivers: [...without.drivers, { id: "dryer", scope: "home", kind: "dryer-or-litter-beside" }],
     };
-    expect(partsOf(job(without, id)!.task.cadence).length).toBe(1);
-    expect(partsOf(job(beside, id)!.task.cadence)).toContainEqual(
+    expect(partsOf(job(without, id)!.task.trigger).length).toBe(1);
+    expect(partsOf(job(beside, id)!.task.trigger)).toContainEqual(
       expect.objectContaining({ kind: "every", n: 4, unit: "month" }),
     );
   });
 
   it("lets its owner look at wires, and has their ends made anew by a licensed person", () => {
-    const by = Object.fromEntries(partTasks("wiring").map(({ key, who }) => [key, who]));
+    const by = Object.fromEntries(JOBS.part("wiring", "").map(({ key, who }) => [key, who]));
     expect(by).toEqual({ look: "owner", mend: "licensed" });
   });
 
   it("asks two visits a year and a cooling test for a ducted heat pump", () => {
-    const keys = unitTasks("ducted-heat-pump").map(({ key }) => key);
+    const keys = JOBS.unit("ducted-heat-pump").map(({ key }) => key);
     expect(keys).toEqual(expect.arrayContaining(["test", "visit", "visit-heating"]));
   });
 
   it("counts an inch of pleats by 90 days of use, cells and ventilator by half years", () => {
-    expect(calendarOf("pleated-25")).toMatchObject({ n: 90, unit: "day", within: "inUse" });
+    expect(JOBS.calendar("pleated-25")).toMatchObject({ n: 90, unit: "day", within: "inUse" });
     for (const media of ["electrostatic-cell", "vent-coarse", "vent-fine"] as const)
-      expect(calendarOf(media)).toMatchObject({ n: 6, unit: "month" });
-    expect(slotExtras("vent-fine")[0]).toMatchObject({ key: "vacuum", cadence: { n: 1 } });
+      expect(JOBS.calendar(media)).toMatchObject({ n: 6, unit: "month" });
+    expect(JOBS.besideRenewal("vent-fine")[0]).toMatchObject({ key: "vacuum", trigger: { n: 1 } });
   });
 
   it("goes by the time in use where no summer is warm enough for a season of its own", () => {
-    const cool: HomeBook = {
+    const cool: HomeSnapshot = {
       ...home([unit("split-cooling")], [part("condenser-coil")]),
       home: {
-        ...book.home,
-        climate: { ...book.home.climate, monthlyMeanC: Array<number>(12).fill(8) },
+        ...snapshot.home,
+        climate: { ...snapshot.home.climate, monthlyMeanC: Array<number>(12).fill(8) },
       },
     };
-    const cadence = job(cool, "new-condenser-coil.clean")!.task.cadence;
-    expect(partsOf(cadence)).toContainEqual(
+    const trigger = job(cool, "new-condenser-coil.clean")!.task.trigger;
+    expect(partsOf(trigger)).toContainEqual(
       expect.objectContaining({ kind: "every", n: 1, unit: "year", within: "inUse" }),
     );
     expect(
       job(home([unit("split-cooling")], [part("condenser-coil")]), "new-condenser-coil.clean")!.task
-        .cadence.kind,
+        .trigger.kind,
     ).toBe("season");
   });
 
   it("leads nobody to a hose or foam indoors, nor into a head", () => {
-    const [portable] = partTasks("condenser-coil", "portable-cooler");
+    const [portable] = JOBS.part("condenser-coil", "portable-cooler");
     expect(portable).toMatchObject({ who: "owner", procedureIds: ["brush-portable-coils"] });
     const head = [
-      ...partTasks("evaporator-coil", "ductless-head"),
-      ...partTasks("condenser-coil", "ductless-head"),
+      ...JOBS.part("evaporator-coil", "ductless-head"),
+      ...JOBS.part("condenser-coil", "ductless-head"),
     ];
     for (const task of head) {
       expect(task.procedureIds ?? []).toEqual([]);
@@ -131,8 +133,8 @@ describe("when things come round by default", () => {
   });
 
   it("keeps a roof for licensed people until it is said to be safely reached", () => {
-    const at = (answers: Unit["answers"]) =>
-      job(home([unit("rooftop", { answers })], [part("drain-pan")]), "new-drain-pan.wipe")!.task
+    const at = (attributes: Unit["attributes"]) =>
+      job(home([unit("rooftop", { attributes })], [part("drain-pan")]), "new-drain-pan.wipe")!.task
         .who;
     expect(at({})).toBe("licensed");
     expect(at({ reached: "floor" })).toBe("owner");
@@ -175,15 +177,15 @@ describe("a job done for each part it serves", () => {
   });
 
   it("takes what was put off and done on one day as done", () => {
-    const putOff = event({
+    const deferral = event({
       kind: "put-off",
       taskKey: "walk",
       words: "no time",
       until: addDays(today, 5),
     });
     const done = event({ taskKey: "walk" });
-    expect(job(home([], [], [putOff]), "home.walk")!.putOff).not.toBeNull();
-    expect(job(home([], [], [putOff, done]), "home.walk")!.putOff).toBeNull();
+    expect(job(home([], [], [deferral]), "home.walk")!.deferral).not.toBeNull();
+    expect(job(home([], [], [deferral, done]), "home.walk")!.deferral).toBeNull();
   });
 });
 
@@ -199,8 +201,8 @@ describe("a capacitor by the drifting strategy", () => {
       reading: judgeInput.parse({ kind: "capacitor-uf", value, unit: "uF", rated: 5 }),
     }),
   );
-  const at = (answers: Part["answers"], ...more: HistoryEvent[]) =>
-    home([unit("split-cooling")], [part("capacitor", answers)], [...readings, ...more]);
+  const at = (attributes: Part["attributes"], ...more: HistoryEvent[]) =>
+    home([unit("split-cooling")], [part("capacitor", attributes)], [...readings, ...more]);
 
   it("is called for before the season it would not last through, and by nobody else", () => {
     const due = job(at({ "replace-when": "drifting" }), id)!;
@@ -222,20 +224,20 @@ describe("a capacitor by the drifting strategy", () => {
 
 describe("humidity against the day's own fog limit", () => {
   const date = plainDate("2026-01-15");
-  const verdict = (value: number, actuals: HomeBook["actuals"]) =>
+  const verdict = (value: number, actuals: HomeSnapshot["actuals"]) =>
     judge(
       judgeInput.parse({
         kind: "relative-humidity",
         value,
         unit: "%",
-        limits: { fogLimit: fogLimitOn({ ...book, actuals }, date) },
+        limits: { fogLimit: fogLimitOn({ ...snapshot, actuals }, date) },
       }),
     ).verdict;
 
   it("is too much in a hard frost what is sound on a usual day, by what was observed", () => {
     // Double panes at 21 °C: 8.6 °C on the glass at -20 °C outside, so fog from 45 % on.
     const frost = [{ date, meanC: -20 }];
-    expect(fogLimitOn({ ...book, actuals: frost }, date)).toBeCloseTo(45, 0);
+    expect(fogLimitOn({ ...snapshot, actuals: frost }, date)).toBeCloseTo(45, 0);
     expect(verdict(47, frost)).toBe("watch");
     expect(verdict(47, [])).toBe("sound");
     expect(verdict(47, [{ date: addDays(date, -1), meanC: -20 }])).toBe("sound");

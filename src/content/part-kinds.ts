@@ -1,5 +1,5 @@
-import { REPLACE_WHEN } from "@/core/readings/capacitor-drift";
-import type { Question } from "@/core/inventory/attribute";
+import { REPLACE_WHEN } from "./keys";
+import type { Attribute } from "@/core/inventory/attribute";
 
 export type PartKind = {
   id: string;
@@ -8,16 +8,16 @@ export type PartKind = {
   done: string;
   /** What its care consists of, in a line. */
   care: string;
-  questions?: readonly Question[];
+  attributes?: readonly Attribute[];
 };
 
-const where = (label: string, ...values: [string, string][]): Question => ({
+const where = (label: string, ...values: [string, string][]): Attribute => ({
   key: label.toLowerCase().replace(/\W+/g, "-"),
   label,
   kind: "choice",
   options: values.map(([value, words]) => ({ value, label: words })),
 });
-const long = (label: string): Question => ({ key: "length", label, kind: "length" });
+const long = (label: string): Attribute => ({ key: "length", label, kind: "length" });
 
 /** Every kind of part a household's machines have, but for the filter slots. */
 export const PART_KINDS = [
@@ -26,14 +26,14 @@ export const PART_KINDS = [
     name: "Blower",
     done: "Cleaned",
     care: "wheel and housing free of dust, bearings quiet",
-    questions: [where("Drive", ["direct", "direct drive"], ["belt", "belt drive"])],
+    attributes: [where("Drive", ["direct", "direct drive"], ["belt", "belt drive"])],
   },
   {
     id: "belt",
     name: "Drive belt",
     done: "Replaced",
     care: "neither glazed, cracked nor slack",
-    questions: [{ key: "size", label: "Size printed on it", kind: "text" }],
+    attributes: [{ key: "size", label: "Size printed on it", kind: "text" }],
   },
   {
     id: "burners",
@@ -71,14 +71,14 @@ export const PART_KINDS = [
     name: "Condensate line",
     done: "Flushed",
     care: "poured through until it runs clear",
-    questions: [long("Length"), { key: "ends", label: "Where it ends", kind: "text" }],
+    attributes: [long("Length"), { key: "ends", label: "Where it ends", kind: "text" }],
   },
   {
     id: "plastic-vent",
     name: "Plastic vent and intake",
     done: "Cleared",
     care: "snow, icicles and leaves off both ends outside",
-    questions: [
+    attributes: [
       where("Ends", ["side-wall", "through the side wall"], ["roof", "through the roof"]),
     ],
   },
@@ -106,7 +106,7 @@ export const PART_KINDS = [
     name: "Indoor coil",
     done: "Cleaned",
     care: "combed and brushed dry first, then washed",
-    questions: [
+    attributes: [
       where("Reached", ["door", "by a door of its own"], ["cut", "only by opening the duct"]),
     ],
   },
@@ -130,7 +130,7 @@ export const PART_KINDS = [
     name: "Capacitor",
     done: "Measured",
     care: "holds a charge: technicians only",
-    questions: [
+    attributes: [
       { key: "rated", label: "Printed on it", hint: "“5 µF ± 6 %”.", kind: "text" },
       {
         key: REPLACE_WHEN.key,
@@ -160,7 +160,7 @@ export const PART_KINDS = [
     name: "Line insulation",
     done: "Mended",
     care: "whole on the thick line: bare, it drips",
-    questions: [long("Length of the line")],
+    attributes: [long("Length of the line")],
   },
   { id: "louvres", name: "Louvres", done: "Wiped", care: "turned by hand only with the power off" },
   {
@@ -190,7 +190,7 @@ export const PART_KINDS = [
     name: "Room valves",
     done: "Wiped",
     care: "wiped without turning them: their opening is set",
-    questions: [{ key: "count", label: "How many", kind: "count" }],
+    attributes: [{ key: "count", label: "How many", kind: "count" }],
   },
   { id: "outside-grilles", name: "Outside grilles", done: "Cleared", care: "no leaves, no nest" },
   { id: "grilles", name: "Grilles", done: "Vacuumed", care: "nothing in front of them" },
@@ -213,7 +213,7 @@ export const PART_KINDS = [
     name: "Magnetic filter",
     done: "Cleaned",
     care: "valves shut, magnet wiped, water topped up after",
-    questions: [
+    attributes: [
       {
         key: "system",
         label: "The heating’s water",
@@ -243,7 +243,7 @@ export const PART_KINDS = [
     name: "Radiator",
     done: "Bled",
     care: "cold at the top means air; at the foot, sludge",
-    questions: [{ key: "litres", label: "Water in it, litres", kind: "count" }],
+    attributes: [{ key: "litres", label: "Water in it, litres", kind: "count" }],
   },
   { id: "damper", name: "Damper", done: "Set", care: "open in winter, shut in summer" },
   { id: "humidistat", name: "Humidistat", done: "Set", care: "lower when the windows fog" },
@@ -252,21 +252,21 @@ export const PART_KINDS = [
     name: "Supply run",
     done: "Cleaned",
     care: "by a professional, or its grille only",
-    questions: [long("Length")],
+    attributes: [long("Length")],
   },
   {
     id: "return-run",
     name: "Return run",
     done: "Cleaned",
     care: "by a professional, or its grille only",
-    questions: [long("Length")],
+    attributes: [long("Length")],
   },
   {
     id: "trunk",
     name: "Trunk",
     done: "Cleaned",
     care: "old wrap may hold asbestos: don’t disturb it",
-    questions: [long("Length")],
+    attributes: [long("Length")],
   },
   {
     id: "outside-terminal",
@@ -279,7 +279,7 @@ export const PART_KINDS = [
     name: "Dryer duct",
     done: "Cleaned",
     care: "lint burns: every year, end to end",
-    questions: [long("Length")],
+    attributes: [long("Length")],
   },
   {
     id: "outside-flap",
@@ -292,7 +292,7 @@ export const PART_KINDS = [
     name: "Batteries",
     done: "Replaced",
     care: "once a year, weak ones may not warn",
-    questions: [{ key: "type", label: "Which ones", hint: "“2 AA”.", kind: "text" }],
+    attributes: [{ key: "type", label: "Which ones", hint: "“2 AA”.", kind: "text" }],
   },
   { id: "programme", name: "Programme", done: "Checked", care: "a bumped one looks like a fault" },
   {

@@ -1,8 +1,4 @@
-import type { UnitSystem } from "@/core/quantities/length";
-import type { Judgement } from "@/core/readings/judge";
 import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
-import { readingWords } from "@/core/readings/reading-units";
-import type { ReadingTaken } from "@/core/inventory/inventory";
 import type { PartKindId } from "./part-kinds";
 import type { UnitKindId } from "./unit-kinds";
 
@@ -206,23 +202,6 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   },
 };
 
-/** What a verdict asks for: of carbon monoxide to stop is to leave. */
-export const actWords = (kind: ReadingKind, verdict: Verdict): string => {
-  const { act, stop } = READING_WORDS[kind];
-  return verdict === "stop" ? (stop ?? act) : act;
-};
-
-/** Where too much asks for something else than too little: what was measured wrongly is measured again. */
-const ABOVE: Partial<Record<ReadingKind, string>> = {
-  "thermocouple-mv": "more than one gives: it was measured wrongly. Measure again, replace nothing",
-};
-
-/** What a judgement asks for, by the side on which it lies. */
-export const adviceWords = (
-  kind: ReadingKind,
-  { verdict, facts }: Pick<Judgement, "verdict" | "facts">,
-): string => (facts["side"] === "above" ? ABOVE[kind] : undefined) ?? actWords(kind, verdict);
-
 /** The words of what is seen, as a person says them. */
 export const SEEN_WORDS: Readonly<Record<string, string>> = {
   "steady-blue": "steady blue",
@@ -402,12 +381,3 @@ export const UNIT_READINGS: Partial<Record<UnitKindId, readonly ReadingKind[]>> 
   thermostat: ["sensor-offset-k"],
   "co-alarm": ["co-ppm", "alarm-age-years"],
 };
-
-/** What was read, as a person writes it: “4.79 µF”, “matted”. */
-export const readWords = (
-  { kind, value }: Pick<ReadingTaken, "kind" | "value">,
-  system: UnitSystem,
-): string =>
-  typeof value === "number"
-    ? readingWords(kind, value, system)
-    : (SEEN_WORDS[value ?? ""] ?? "bulged or leaking");

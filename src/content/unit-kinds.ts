@@ -1,5 +1,5 @@
 import type { Equipment } from "@/core/climate/run-hours";
-import type { Question } from "@/core/inventory/attribute";
+import type { Attribute } from "@/core/inventory/attribute";
 import type { ShutOffKind, SlotPlace } from "@/core/inventory/inventory";
 import type { Media } from "@/core/filters/media";
 import type { AirSide } from "@/core/filters/drivers";
@@ -45,7 +45,7 @@ export type UnitKind = {
   shutOffs: readonly ShutOffKind[];
   slots: readonly UsualSlot[];
   parts: readonly UsualPart[];
-  questions: readonly Question[];
+  attributes: readonly Attribute[];
   /** Worth a picture while one stands before it. */
   photograph: readonly string[];
 };
@@ -94,7 +94,7 @@ export const UNIT_KINDS = [
       ...has("plastic-vent", "door-switch", "heat-exchanger"),
       ...may("wiring", "capacitor", "evaporator-coil", "drain-pan", "float-switch"),
     ],
-    questions: [POSITION, REACH],
+    attributes: [POSITION, REACH],
     photograph: [PLATE, "the slot and the arrow on the duct", "both vent ends outside", FRAME],
   },
   {
@@ -116,7 +116,7 @@ export const UNIT_KINDS = [
       ...may("belt", "flame-sensor", "pilot", "door-switch", "wiring"),
       ...may("evaporator-coil", "drain-pan", "condensate-line"),
     ],
-    questions: [POSITION, REACH],
+    attributes: [POSITION, REACH],
     photograph: [PLATE, "the vent pipe, its whole length", "the belt’s printing", FRAME],
   },
   {
@@ -138,7 +138,7 @@ export const UNIT_KINDS = [
       ...has("clearance"),
       ...may("float-switch", "capacitor", "contactor", "line-insulation", "refrigerant-charge"),
     ],
-    questions: [POSITION, REACH],
+    attributes: [POSITION, REACH],
     photograph: [PLATE, "the outdoor unit’s plate", "the slot and its arrow", FRAME],
   },
   {
@@ -158,7 +158,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "drain-pan", "condensate-line"),
       ...may("float-switch", "condensate-trap", "clearance"),
     ],
-    questions: [REACH],
+    attributes: [REACH],
     photograph: [PLATE, "the two lines where they enter the wall", "its clear space all round"],
   },
   {
@@ -176,7 +176,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "louvres", "head-drain", "condenser-coil", "clearance"),
       ...may("fine-filter", "base-drain", "line-insulation", "refrigerant-charge"),
     ],
-    questions: [HEADS, REACH],
+    attributes: [HEADS, REACH],
     photograph: [PLATE, "each head with its front open", "the outdoor unit and what stands near"],
   },
   {
@@ -195,7 +195,7 @@ export const UNIT_KINDS = [
       ...has("access-panels"),
       ...may("belt", "blower", "capacitor", "contactor", "burners", "refrigerant-charge"),
     ],
-    questions: [REACH, SAFE_ROOF],
+    attributes: [REACH, SAFE_ROOF],
     photograph: [PLATE, "the bank with its panel off", "the way up and where one can tie on"],
   },
   {
@@ -216,7 +216,7 @@ export const UNIT_KINDS = [
       ...has("recovery-core", "fan", "condensate-line", "cover-seal", "room-valves"),
       ...has("outside-grilles"),
     ],
-    questions: [REACH],
+    attributes: [REACH],
     photograph: [PLATE, "the core’s label and which way up it sits", FRAME],
   },
   {
@@ -234,7 +234,7 @@ export const UNIT_KINDS = [
       slot("Fine filter", "vent-fine", "outdoor"),
     ],
     parts: [...has("cover-seal", "room-valves", "outside-grilles"), ...may("condensate-line")],
-    questions: [REACH],
+    attributes: [REACH],
     photograph: [PLATE, "both filters in place, and which is which"],
   },
   {
@@ -252,7 +252,7 @@ export const UNIT_KINDS = [
       slot("Pre-filter", "washable-panel", "recirculated", "return-duct"),
     ],
     parts: [...has("filter-light"), ...may("wiring")],
-    questions: [REACH],
+    attributes: [REACH],
     photograph: [PLATE, "the marks that show which way the cells go back"],
   },
   {
@@ -267,7 +267,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug"],
     slots: [slot("Pre-filter", "carbon-prefilter"), slot("HEPA cylinder", "hepa-cylinder")],
     parts: [...has("filter-light", "grilles")],
-    questions: [],
+    attributes: [],
     photograph: ["its plate, usually on the foot", "the two lights and their buttons"],
   },
   {
@@ -282,7 +282,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug"],
     slots: [slot("Mesh", "portable-mesh")],
     parts: [...has("condenser-coil", "drain-ports", "exhaust-hose"), ...may("grilles")],
-    questions: [
+    attributes: [
       { key: "winter-place", label: "Where it spends the winter", fact: "In winter", kind: "text" },
     ],
     photograph: ["its plate", "both drain ports", "how the hose is fitted to the window"],
@@ -299,7 +299,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug", "gas-cock"],
     slots: [slot("Dust filter", "heater-mesh")],
     parts: [...has("grilles", "flue"), ...may("filter-light")],
-    questions: [REACH],
+    attributes: [REACH],
     photograph: [PLATE, "the flue outside", "how its filters clip in"],
   },
   {
@@ -317,7 +317,7 @@ export const UNIT_KINDS = [
       ...has("magnetic-filter", "inhibitor", "pressure", "radiator"),
       ...may("condensate-trap", "condensate-line", "flue", "heat-exchanger"),
     ],
-    questions: [WATER_SIDE, REACH],
+    attributes: [WATER_SIDE, REACH],
     photograph: [PLATE, "the gauge when cold", "the magnetic filter with both its valves"],
   },
   {
@@ -332,7 +332,7 @@ export const UNIT_KINDS = [
     shutOffs: ["switch", "plug", "water-valve"],
     slots: [slot("Water panel", "humidifier-panel")],
     parts: [...has("damper", "humidistat", "condensate-line")],
-    questions: [HUMIDIFIER_PLACE, REACH],
+    attributes: [HUMIDIFIER_PLACE, REACH],
     photograph: ["its plate", "the damper’s handle in winter", "the panel’s part number"],
   },
   {
@@ -347,7 +347,7 @@ export const UNIT_KINDS = [
     shutOffs: [],
     slots: [maySlot("Return grille filter", "pleated-25", "recirculated", "ceiling-grille")],
     parts: [...has("trunk", "supply-run", "return-run"), ...may("outside-terminal")],
-    questions: [
+    attributes: [
       {
         key: "cleaned-on",
         label: "Cleaned by a professional, last",
@@ -370,7 +370,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug", "gas-cock"],
     slots: [],
     parts: [...has("dryer-duct", "outside-flap")],
-    questions: [
+    attributes: [
       {
         key: "duct-made-of",
         label: "Its duct is",
@@ -398,7 +398,7 @@ export const UNIT_KINDS = [
     shutOffs: [],
     slots: [],
     parts: [...has("batteries", "programme")],
-    questions: [THERMOSTAT_POWER, MADE_ON],
+    attributes: [THERMOSTAT_POWER, MADE_ON],
     photograph: ["its wires with the cover off, and their letters"],
   },
   {
@@ -413,7 +413,7 @@ export const UNIT_KINDS = [
     shutOffs: [],
     slots: [],
     parts: [...has("batteries", "alarm-display")],
-    questions: [MADE_ON, SLEEPS_NEAR],
+    attributes: [MADE_ON, SLEEPS_NEAR],
     photograph: ["its back, with the date it was made"],
   },
 ] as const satisfies readonly UnitKind[];

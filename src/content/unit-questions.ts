@@ -1,5 +1,5 @@
-import type { Question } from "@/core/inventory/attribute";
-import { REACHED, ROOF_SAFE } from "@/core/inventory/reach";
+import type { Attribute } from "@/core/inventory/attribute";
+import { REACHED, ROOF_SAFE } from "./keys";
 
 /** Questions asked of several kinds, or whose answers something is worked out from. */
 const choice = (
@@ -7,7 +7,7 @@ const choice = (
   label: string,
   options: Record<string, string>,
   { hint, fact }: { hint?: string; fact?: string } = {},
-): Question => ({
+): Attribute => ({
   key,
   label,
   ...(fact ? { fact } : {}),
@@ -27,7 +27,7 @@ export const POSITION = choice(
   { hint: "It decides where coil, drain and filter are.", fact: "Air goes" },
 );
 
-export const HEADS: Question = {
+export const HEADS: Attribute = {
   key: "heads",
   label: "How many indoor heads",
   fact: "Heads",
@@ -53,7 +53,7 @@ export const THERMOSTAT_POWER = choice("power", "It runs on", {
 });
 
 /** On alarms and thermostats: the day from which their life is counted. */
-export const MADE_ON: Question = {
+export const MADE_ON: Attribute = {
   key: "made-on",
   label: "Made on",
   fact: "Made",
@@ -61,7 +61,7 @@ export const MADE_ON: Question = {
   kind: "past-day",
 };
 
-export const SLEEPS_NEAR: Question = {
+export const SLEEPS_NEAR: Attribute = {
   key: "near-bedrooms",
   label: "Within about 3 m of the bedrooms’ doors",
   fact: "Near beds",
@@ -81,7 +81,7 @@ export const REACH = choice(
   { fact: "Reached" },
 );
 
-export const SAFE_ROOF: Question = {
+export const SAFE_ROOF: Attribute = {
   key: ROOF_SAFE,
   label:
     "Is the roof reached and worked on safely: stairs or a fixed ladder, an edge that is secured?",

@@ -4,7 +4,6 @@ import type {
   HouseholdKind,
   Main,
   Seat,
-  ShutOff,
   ShutOffKind,
   SlotPlace,
 } from "@/core/inventory/inventory";
@@ -96,14 +95,6 @@ export const MAIN_WORDS: Readonly<Record<Main, string>> = {
   gas: "Main gas cock",
   power: "Main breaker",
 };
-
-/** What of a shut-off goes without saying; which way a switch or a handle is off does not. */
-const PLAIN_OFF: Partial<Record<ShutOffKind, string>> = { plug: "pulled", breaker: "off" };
-export const OFF_UNKNOWN = "which position is off is not noted: find out and write it here";
-
-/** Which position is off, as somebody noted it: it is never supposed. */
-export const offWords = ({ kind, offPosition }: ShutOff): string =>
-  offPosition ?? PLAIN_OFF[kind] ?? OFF_UNKNOWN;
 
 /** How an end is named while it is open, and the verb that puts it right. */
 export const END_WORDS: Readonly<Record<EndKind, { open: string; close: string }>> = {

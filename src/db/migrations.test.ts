@@ -53,11 +53,11 @@ describe("a database of before runs kept their procedure", () => {
       partId: "p",
       taskKey: "renew",
       variant: null,
-      doer: "owner",
+      qualification: "owner",
       facts: ["has-indicator"],
     });
     const state = replayRun(jobOfRun(run), await listRunEvents(store.db, "r"));
-    // Its own steps of then: no question that came later.
+    // Its own steps of then: no attribute that came later.
     expect([state.refused, state.current?.id]).toEqual([[], "dust-slot"]);
     expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off", "part-out"]);
     expect(await listEndEntries(store.db, "h")).toMatchObject([{ id: "r:old", words: "no screw" }]);

@@ -14,7 +14,12 @@ export type FormState = {
   errors: Record<string, string>;
   /** What stands there now, where somebody changed it since the form was opened. */
   theirs?: Record<string, string[]>;
+  /** The name of what the form asks for, made when it was drawn: sent twice it is done once. */
+  commandId?: string;
 };
+
+/** The field in which a form says what it asks for by name. */
+export const COMMAND_ID = "command-id";
 
 /** The field in which a form says what it was opened with. */
 const OPENED_WITH = "opened-with";
@@ -58,13 +63,16 @@ export const emptyForm = (values: Record<string, string[]> = {}): FormState => (
   attempt: 0,
   values,
   errors: {},
+  commandId: crypto.randomUUID(),
 });
+
+const OWN_FIELDS = [OPENED_WITH, COMMAND_ID];
 
 /** Everything typed, by field name; a field that stands several times keeps all its values in order. */
 export function fieldsOf(form: FormData): Record<string, string[]> {
   const fields: Record<string, string[]> = {};
   for (const [name, value] of form.entries())
-    if (typeof value === "string" && !name.startsWith("$") && name !== OPENED_WITH)
+    if (typeof value === "string" && !name.startsWith("$") && !OWN_FIELDS.includes(name))
       (fields[name] ??= []).push(value);
   return fields;
 }
@@ -129,6 +137,9 @@ export const DAY_WORDS: Readonly<Record<DayProblem, string>> = {
   "too-early": "That is before 1900. Write the year with four figures.",
   "too-late": "That is too far ahead. Look at the year again.",
 };
+
+/** Of a day on which something is said to have been fitted in a machine that was not there yet. */
+export const LONG_BEFORE = "That is long before its machine was here. Look at the year again.";
 
 /** A whole number as people type one: figures only. “-5”, “0x10” and “1e3” are none; null too. */
 export function readWhole(text: string, least: number, most: number): number | null {

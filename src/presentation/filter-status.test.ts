@@ -1,17 +1,18 @@
-import { book, today } from "../../tests/demo-book";
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
+import { snapshot, today } from "../../tests/demo-snapshot";
 import { addDays } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { lintelOf } from "@/core/timeline/lintel";
 import { RENEW, taskId, type TaskChanges } from "@/core/scheduling/task";
-import { agendaNow } from "@/server/snapshots/agendas";
-import { filterStatus } from "./filter-status";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { filterSummary } from "./filter-status";
 
 const SLOT = "cellar-filter";
-const by = (changes: TaskChanges): HomeBook => ({
-  ...book,
+const by = (changes: TaskChanges): HomeSnapshot => ({
+  ...snapshot,
   tasks: [{ id: "school", unitId: "cellar-furnace", partId: SLOT, key: RENEW, changes }],
 });
-const status = (home: HomeBook) => filterStatus(home, SLOT, today)!;
+const status = (home: HomeSnapshot) => filterSummary(homeStatus(home, today), SLOT)!;
 
 describe("the strategy that governs a filter", () => {
   it("governs its heading, its reason, its job and its peg alike", () => {
@@ -19,10 +20,10 @@ describe("the strategy that governs a filter", () => {
       const home = by(changes);
       const { due, strategy } = status(home);
       expect(strategy).toBe(changes.school ?? "wear");
-      const agenda = agendaNow(home, today);
-      const job = agenda.find(({ task }) => task.id === taskId({ partId: SLOT }, RENEW))!;
+      const schedule = scheduleNow(home, today);
+      const job = schedule.find(({ task }) => task.id === taskId({ partId: SLOT }, RENEW))!;
       expect(due).toBe(job.due);
-      const pegs = lintelOf(home, agenda, today).pegs.filter(
+      const pegs = lintelOf(home, schedule, today).pegs.filter(
         ({ taskId: id }) => id === job.task.id,
       );
       if (due && due >= today) expect(pegs[0]).toMatchObject({ due, what: "filter" });
@@ -40,9 +41,9 @@ describe("the strategy that governs a filter", () => {
   });
 
   it("still says when what hangs in the slot of a half-entered machine is full", () => {
-    const entering: HomeBook = {
-      ...book,
-      units: book.units.map((unit) =>
+    const entering: HomeSnapshot = {
+      ...snapshot,
+      units: snapshot.units.map((unit) =>
         unit.id === "cellar-furnace" ? { ...unit, setUpStep: "plate" as const } : unit,
       ),
     };
@@ -53,10 +54,10 @@ describe("the strategy that governs a filter", () => {
   });
 
   it("names age only where it runs too little, and what shortened it otherwise", () => {
-    const ages = book.slots.map(({ id }) => filterStatus(book, id, today)!);
-    for (const { standing, why } of ages)
-      if (standing.wear?.limitedBy !== "age") expect(why).not.toMatch(/runs too little/);
-    const lungs = ages.find(({ standing: { slot } }) => slot.id === SLOT)!;
+    const ages = snapshot.slots.map(({ id }) => filterSummary(homeStatus(snapshot, today), id)!);
+    for (const { filterStatus, why } of ages)
+      if (filterStatus.wear?.limitedBy !== "age") expect(why).not.toMatch(/runs too little/);
+    const lungs = ages.find(({ filterStatus: { slot } }) => slot.id === SLOT)!;
     expect(lungs.why).toContain("easier breathing");
   });
 });

@@ -1,22 +1,19 @@
+import type { HomeStatus } from "@/core/timeline/home-status";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import { dueWords, jobFill } from "@/presentation/schedule-words";
-import { historyOf } from "@/core/history/record";
-import type { HomeBook } from "@/core/inventory/inventory";
-import { fillBand, type Standing } from "@/core/filters/filter-status";
-import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type School } from "@/core/scheduling/task";
-import { agendaNow } from "@/server/snapshots/agendas";
-import { standingsOf } from "@/server/snapshots/standings";
-import { cadenceWords } from "./task-words";
+import { fillBand, type FilterStatus } from "@/core/filters/filter-status";
+import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type Strategy } from "@/core/scheduling/task";
+import { triggerWords } from "./task-words";
 import { GRADE_WORDS } from "@/content/words";
 
 /** How a filter stands by the strategy that governs it: the same on every page, label and beam. */
-export type FilterStatus = {
-  standing: Standing;
+export type FilterSummary = {
+  filterStatus: FilterStatus;
   /** Its renewal. */
-  job: TaskStanding | undefined;
-  strategy: School;
+  job: JobStatus | undefined;
+  strategy: Strategy;
   early: PlainDate | null;
   due: PlainDate | null;
   late: PlainDate | null;
@@ -30,32 +27,25 @@ export type FilterStatus = {
 };
 
 /** The renewal job of a slot, as it stands. */
-export const renewalJob = (
-  book: HomeBook,
-  slotId: string,
-  today: PlainDate,
-): TaskStanding | undefined =>
-  agendaNow(book, today).find(({ task }) => task.id === taskId({ partId: slotId }, RENEW));
+const renewalJob = (status: HomeStatus, slotId: string): JobStatus | undefined =>
+  status.jobs.find(({ task }) => task.id === taskId({ partId: slotId }, RENEW));
 
 /** How a slot stands; null where there is none of that name in service. */
-export function filterStatus(
-  book: HomeBook,
-  slotId: string,
-  today: PlainDate,
-): FilterStatus | null {
-  const standing = standingsOf(book, today).find(({ slot }) => slot.id === slotId);
-  return standing ? statusOf(book, standing, today) : null;
+export function filterSummary(status: HomeStatus, slotId: string): FilterSummary | null {
+  const filterStatus = status.filters.find(({ slot }) => slot.id === slotId);
+  return filterStatus ? summaryOf(status, filterStatus) : null;
 }
 
-export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): FilterStatus {
-  const job = renewalJob(book, standing.slot.id, today);
-  const strategy = job?.task.school ?? "wear";
-  const { wear } = standing;
+export function summaryOf(status: HomeStatus, filterStatus: FilterStatus): FilterSummary {
+  const { today } = status;
+  const job = renewalJob(status, filterStatus.slot.id);
+  const strategy = job?.task.strategy ?? "wear";
+  const { wear } = filterStatus;
   // A unit that is being entered has no jobs yet; what hangs in its slot fills all the same.
   const dates = job
     ? { early: job.opens, due: job.due, late: job.closes }
     : { early: wear?.early ?? null, due: wear?.likely ?? null, late: wear?.late ?? null };
-  const common = { standing, job, strategy, ...dates };
+  const common = { filterStatus, job, strategy, ...dates };
   const words = job?.due ? dueWords(job, today) : dates.due ? awayWords(dates.due, today) : "";
   if (strategy === "calendar" && job) {
     const fill = jobFill(job, today);
@@ -63,7 +53,7 @@ export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): 
     return {
       ...common,
       words,
-      why: calendarWords(job, standing, today),
+      why: calendarWords(job, filterStatus, today),
       fill,
       fillWords: percent === null ? "not known" : `${percent} % of its time`,
     };
@@ -71,7 +61,7 @@ export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): 
   return {
     ...common,
     words,
-    why: strategy === "look" ? lookWords(book, standing, job, today) : standing.sentence,
+    why: strategy === "look" ? lookWords(status, filterStatus, job) : filterStatus.sentence,
     fill: wear ? wear.percentNow / 100 : null,
     fillWords: wear ? `${Math.round(wear.percentNow)} % full` : "not known",
     ...(wear ? { band: fillBand(wear) } : {}),
@@ -79,39 +69,37 @@ export function statusOf(book: HomeBook, standing: Standing, today: PlainDate): 
 }
 
 /** “By the calendar: every 90 days, changed 3 Feb.” */
-function calendarWords(job: TaskStanding, { fittedOn }: Standing, today: PlainDate): string {
+function calendarWords(job: JobStatus, { fittedOn }: FilterStatus, today: PlainDate): string {
   const since = fittedOn
     ? `from ${dayAndMonth(fittedOn, today)}`
     : "from the day it goes in, which nobody wrote down";
-  return `By the calendar: ${cadenceWords(job.task.cadence)}, ${since}.`;
+  return `By the calendar: ${triggerWords(job.task.trigger)}, ${since}.`;
 }
 
 /** “At the first grey look: light grey on 1 Mar; look again by Sat 4 Apr.” */
 function lookWords(
-  book: HomeBook,
-  { slot, fittedOn }: Standing,
-  job: TaskStanding | undefined,
-  today: PlainDate,
+  status: HomeStatus,
+  { slot, fittedOn }: FilterStatus,
+  job: JobStatus | undefined,
 ): string {
-  const last = historyOf(book, slot.id).findLast(
-    ({ kind, look }) => kind === "look" && look?.grade,
-  );
+  const { snapshot, today } = status;
+  const last = snapshot.history
+    .ofPart(slot.id)
+    .findLast(({ kind, look }) => kind === "look" && look?.grade);
   const isOfThis = last !== undefined && (fittedOn === null || last.date > fittedOn);
   const seen = isOfThis
     ? `${inSentence(GRADE_WORDS[last.look!.grade!].name)} on ${dayAndMonth(last.date, today)}`
     : "not looked at yet";
   if (job?.due) return `Changed at the first grey look: ${seen}.`;
-  const look = agendaNow(book, today).find(
-    ({ task }) => task.id === taskId({ partId: slot.id }, LOOK),
-  );
+  const look = status.jobs.find(({ task }) => task.id === taskId({ partId: slot.id }, LOOK));
   const next = look?.due ?? addDays(today, LOOK_EVERY_DAYS);
   const by = daysFrom(today, next) <= 0 ? "look now" : `look again by ${dateWords(next, today)}`;
   return `Changed at the first grey look: ${seen}; ${by}.`;
 }
 
 /** Soonest due first by what governs; what was never recorded comes first of all. */
-export function bySoonestStatus(a: FilterStatus, b: FilterStatus): number {
-  const key = ({ standing, due }: FilterStatus) =>
-    standing.fittedOn === null ? "" : (due ?? "9999-12-31");
+export function bySoonestSummary(a: FilterSummary, b: FilterSummary): number {
+  const key = ({ filterStatus, due }: FilterSummary) =>
+    filterStatus.fittedOn === null ? "" : (due ?? "9999-12-31");
   return key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0;
 }

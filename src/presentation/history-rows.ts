@@ -1,13 +1,15 @@
-import { partTasks, unitTasks } from "@/content/default-tasks";
+import { JOBS } from "@/content/default-tasks";
 import { readingWords } from "@/core/readings/reading-units";
 import { breakdownWords } from "@/core/history/breakdown";
 import { partKind } from "@/content/part-kinds";
-import { READING_WORDS, readWords } from "@/content/reading-words";
+import { READING_WORDS } from "@/content/reading-words";
+import { readWords } from "./reading-advice";
 import { GRADE_WORDS } from "@/content/words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
-import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { MEDIA } from "@/core/filters/media";
 
 /** An entry of the record as a line: what happened, where, and what is known besides. */
@@ -20,18 +22,20 @@ export type HistoryLine = {
   isChange: boolean;
 };
 
-function whatHappened(book: HomeBook, event: HistoryEvent): string {
-  const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === event.partId);
+function whatHappened(snapshot: HomeSnapshot, event: HistoryEvent): string {
+  const slot = [...snapshot.slots, ...snapshot.retiredSlots].find(
+    (each) => each.id === event.partId,
+  );
   switch (event.kind) {
     case "fitted":
       return slot && MEDIA[slot.media].cleaned ? "Fitted" : "New filter fitted";
     case "cleaned":
       return "Cleaned and put back";
     case "done":
-      return doneWords(book, event);
+      return doneWords(snapshot, event);
     case "reading":
       return event.reading
-        ? `${READING_WORDS[event.reading.kind].name}: ${readWords(event.reading, book.home.unitSystem)}`
+        ? `${READING_WORDS[event.reading.kind].name}: ${readWords(event.reading, snapshot.home.unitSystem)}`
         : "A reading";
     case "breakdown":
       return "Broke down";
@@ -40,14 +44,14 @@ function whatHappened(book: HomeBook, event: HistoryEvent): string {
     case "put-off":
       return "Not possible";
     case "look":
-      return lookWords(book, event);
+      return lookWords(snapshot, event);
     default:
       return event.words ?? "Note";
   }
 }
 
 /** What a look saw: by eye, by the drop across the filter, or both. */
-function lookWords({ home }: HomeBook, { look }: HistoryEvent): string {
+function lookWords({ home }: HomeSnapshot, { look }: HistoryEvent): string {
   const seen = [
     look?.grade && GRADE_WORDS[look.grade].name,
     look?.pressureDropPa !== undefined &&
@@ -57,15 +61,15 @@ function lookWords({ home }: HomeBook, { look }: HistoryEvent): string {
 }
 
 /** What was done, by the name of the job where the entry says which. */
-function doneWords(book: HomeBook, { partId, unitId, taskKey }: HistoryEvent): string {
-  const part = book.parts.find((each) => each.id === partId);
-  const unit = [...book.units, ...book.retired].find((each) => each.id === unitId);
+function doneWords(snapshot: HomeSnapshot, { partId, unitId, taskKey }: HistoryEvent): string {
+  const part = snapshot.parts.find((each) => each.id === partId);
+  const unit = [...snapshot.units, ...snapshot.retired].find((each) => each.id === unitId);
   const definitions = part
-    ? partTasks(part.kind, unit?.kind)
+    ? JOBS.part(part.kind, unit?.kind ?? "")
     : partId
       ? []
-      : unitTasks(unit?.kind ?? "");
-  const own = book.tasks.find((task) => task.key === taskKey)?.changes.name;
+      : JOBS.unit(unit?.kind ?? "");
+  const own = snapshot.tasks.find((task) => task.key === taskKey)?.changes.name;
   const isMain = taskKey === undefined || definitions[0]?.key === taskKey;
   if (part && isMain) return partKind(part.kind).done;
   return own ?? definitions.find(({ key }) => key === taskKey)?.name ?? "Serviced";
@@ -73,25 +77,28 @@ function doneWords(book: HomeBook, { partId, unitId, taskKey }: HistoryEvent): s
 
 /** The newest first; with `named`, each says at which part it was. */
 export function historyLines(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   events: readonly HistoryEvent[],
   today: PlainDate,
   named: boolean,
 ): HistoryLine[] {
   const partName = new Map(
-    [...book.slots, ...book.retiredSlots, ...book.parts].map((part) => [part.id, part.name]),
+    [...snapshot.slots, ...snapshot.retiredSlots, ...snapshot.parts].map((part) => [
+      part.id,
+      part.name,
+    ]),
   );
   return events.toReversed().map((event) => {
-    const what = whatHappened(book, event);
+    const what = whatHappened(snapshot, event);
     const where = named && event.partId ? partName.get(event.partId) : undefined;
     const details = [
       event.kind === "note" ? undefined : event.words,
       event.costMinor === undefined
         ? undefined
-        : moneyWords({ minor: event.costMinor, currency: book.home.currency }),
+        : moneyWords({ minor: event.costMinor, currency: snapshot.home.currency }),
       event.minutes === undefined ? undefined : `${event.minutes} min`,
       event.corrects ? "corrected" : undefined,
-      ...(event.kind === "breakdown" ? breakdownWords(book, event) : []),
+      ...(event.kind === "breakdown" ? breakdownWords(snapshot, event) : []),
     ];
     return {
       id: event.id,

@@ -1,9 +1,11 @@
-import { book, today } from "../../tests/demo-book";
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
+import { snapshot, today } from "../../tests/demo-snapshot";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { movedBy } from "./moved";
 
-const noted = (more: Partial<HistoryEvent>): [HomeBook, string] => {
+const noted = (more: Partial<HistoryEvent>): [HomeSnapshot, string] => {
   const event: HistoryEvent = {
     id: "noted",
     kind: "done",
@@ -11,9 +13,12 @@ const noted = (more: Partial<HistoryEvent>): [HomeBook, string] => {
     recordedAt: `${today}T09:00:00.000Z`,
     ...more,
   };
-  return [{ ...book, events: [...book.events, event] }, event.id];
+  return [{ ...snapshot, history: snapshot.history.with(event) }, event.id];
 };
-const said = (more: Partial<HistoryEvent>) => movedBy(...noted(more), today);
+const said = (more: Partial<HistoryEvent>) => {
+  const [home, id] = noted(more);
+  return movedBy(homeStatus(home, today), id);
+};
 
 describe("what an entry moved", () => {
   it("says of a service in spring that it counts for the winter behind it", () => {
@@ -60,6 +65,6 @@ describe("what an entry moved", () => {
   });
 
   it("says nothing of what is not in the record", () => {
-    expect(movedBy(book, "nowhere", today)).toEqual([]);
+    expect(movedBy(homeStatus(snapshot, today), "nowhere")).toEqual([]);
   });
 });

@@ -1,9 +1,9 @@
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { betweenWords, dateWords, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
-import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
-import { agendaNow } from "@/server/snapshots/agendas";
-import { cadenceWords } from "./task-words";
+import type { JobStatus } from "@/core/scheduling/schedule";
+import type { HistoryEvent } from "@/core/history/history-event";
+import type { HomeStatus } from "@/core/timeline/home-status";
+import { triggerWords } from "./task-words";
 
 const MOST_LINES = 3;
 /** A season’s job done this long before its next round was for the season that has gone, days. */
@@ -13,25 +13,27 @@ const SEASON_BEHIND_DAYS = 300;
  * What an entry just written changed: a line for each job whose day moved, and why; where none
  * did, what the entry was good for all the same.
  */
-export function movedBy(book: HomeBook, eventId: string, today: PlainDate): string[] {
-  const at = book.events.findIndex(({ id }) => id === eventId);
-  const event = book.events[at];
+export function movedBy(status: HomeStatus, eventId: string): string[] {
+  const { snapshot, today } = status;
+  const at = snapshot.history.entries.findIndex(({ id }) => id === eventId);
+  const event = snapshot.history.entries[at];
   if (!event) return [];
   // A look at the old filter and its change were written down together.
-  const last = book.events[at - 1];
+  const last = snapshot.history.entries[at - 1];
   const isPair =
     (event.kind === "fitted" || event.kind === "cleaned") &&
     last?.kind === "look" &&
     last.partId === event.partId &&
     last.recordedAt === event.recordedAt;
-  const events = book.events.filter((each) => each !== event && !(isPair && each === last));
-  const was = new Map(agendaNow({ ...book, events }, today).map((each) => [each.task.id, each]));
-  const isIt = ({ task }: TaskStanding) =>
+  const history = snapshot.history.without((each) => each === event || (isPair && each === last));
+  const before = status.of({ ...snapshot, history });
+  const was = new Map(before.jobs.map((each) => [each.task.id, each]));
+  const isIt = ({ task }: JobStatus) =>
     task.partId === event.partId && (!event.taskKey || task.key === event.taskKey);
-  const around = agendaNow(book, today)
-    .filter(({ task }) => isAround(task, event))
+  const concerned = status.jobs
+    .filter(({ task }) => isConcerned(task, event))
     .sort((a, b) => Number(isIt(b)) - Number(isIt(a)));
-  const lines = around.flatMap((now) => {
+  const lines = concerned.flatMap((now) => {
     const then = was.get(now.task.id);
     if (!then) return [];
     // Done between two seasons a job is expected to move; where it doesn't, that is said too.
@@ -40,19 +42,19 @@ export function movedBy(book: HomeBook, eventId: string, today: PlainDate): stri
   });
   // A reading that calls for nothing is judged on its page.
   if (lines.length > 0 || event.kind === "reading") return lines.slice(0, MOST_LINES);
-  const [main] = around;
+  const [main] = concerned;
   return main ? [steadyWords(was.get(main.task.id) ?? main, main, event, today)] : [];
 }
 
 /** A visit may serve every part of its unit; what is said of one part stays with it. */
-const isAround = (task: TaskStanding["task"], event: HistoryEvent): boolean =>
+const isConcerned = (task: JobStatus["task"], event: HistoryEvent): boolean =>
   event.partId && event.kind !== "done"
     ? task.partId === event.partId
     : task.unitId === event.unitId;
 
 function movedWords(
-  then: TaskStanding,
-  now: TaskStanding,
+  then: JobStatus,
+  now: JobStatus,
   event: HistoryEvent,
   today: PlainDate,
 ): string {
@@ -64,8 +66,8 @@ function movedWords(
 }
 
 function whyWords(
-  then: TaskStanding,
-  { because, due, lastDone }: TaskStanding,
+  then: JobStatus,
+  { because, due, lastDone }: JobStatus,
   event: HistoryEvent,
   today: PlainDate,
 ): string {
@@ -79,7 +81,7 @@ function whyWords(
   if (lastDone !== event.date) return "Counted anew with what was noted.";
   switch (because.kind) {
     case "season": {
-      const when = cadenceWords(because);
+      const when = triggerWords(because);
       return daysFrom(event.date, due ?? event.date) < SEASON_BEHIND_DAYS
         ? `Done ${on}, it counts for the season behind it; the next belongs before the coming one, ${when}.`
         : `Done ${on}, it counts for the season that follows it; the next comes round a year on, ${when}.`;
@@ -87,14 +89,14 @@ function whyWords(
     case "wear":
       return `Counted from ${on}, with what it took up since then.`;
     default:
-      return `Counted from ${on}: ${cadenceWords(because)}.`;
+      return `Counted from ${on}: ${triggerWords(because)}.`;
   }
 }
 
 /** What an entry was good for that moved no day. */
 function steadyWords(
-  then: TaskStanding,
-  now: TaskStanding,
+  then: JobStatus,
+  now: JobStatus,
   event: HistoryEvent,
   today: PlainDate,
 ): string {

@@ -1,4 +1,4 @@
-import type { Hold } from "@/core/runs/run-state";
+import type { SafetyStop } from "@/core/runs/run-state";
 import type { AlarmState, NotPossible } from "@/core/runs/run-event";
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 
@@ -28,7 +28,9 @@ export const ALARM_STATE_WORDS: Readonly<Record<AlarmState, string>> = {
 };
 
 /** What to do when nothing goes on. */
-export const HOLD_WORDS: Readonly<Record<Hold["why"], { title: string; steps: string[] }>> = {
+export const SAFETY_STOP_WORDS: Readonly<
+  Record<SafetyStop["why"], { title: string; steps: string[] }>
+> = {
   gas: {
     title: "Gas: everybody out, now",
     steps: [
@@ -57,9 +59,9 @@ export const HOLD_WORDS: Readonly<Record<Hold["why"], { title: string; steps: st
 };
 
 /** “Flame: sooting” */
-export function holdTitle(hold: Hold): string {
-  if (hold.why !== "reading") return HOLD_WORDS[hold.why].title;
-  const { value } = hold.seen;
+export function safetyStopTitle(safetyStop: SafetyStop): string {
+  if (safetyStop.why !== "reading") return SAFETY_STOP_WORDS[safetyStop.why].title;
+  const { value } = safetyStop.seen;
   const seen = typeof value === "string" ? (SEEN_WORDS[value] ?? value) : String(value);
-  return `${READING_WORDS[hold.reading].name}: ${seen}`;
+  return `${READING_WORDS[safetyStop.reading].name}: ${seen}`;
 }

@@ -7,10 +7,10 @@ import {
   monthWords,
   spanWords,
 } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 
-type Dates = Pick<TaskStanding, "opens" | "due" | "closes" | "state"> &
-  Partial<Pick<TaskStanding, "because">>;
+type Dates = Pick<JobStatus, "opens" | "due" | "closes" | "state"> &
+  Partial<Pick<JobStatus, "because">>;
 
 /** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”. */
 export function dueWords({ due, closes, state }: Dates, today: PlainDate): string {
@@ -54,7 +54,7 @@ export function windowWords(
 
 /** When it was last done, or since when it is owed. */
 export function lastWords(
-  { lastDone, since, because }: Pick<TaskStanding, "lastDone" | "since" | "because">,
+  { lastDone, since, because }: Pick<JobStatus, "lastDone" | "since" | "because">,
   today: PlainDate,
 ): string {
   const { kind } = because;
@@ -66,17 +66,17 @@ export function lastWords(
 }
 
 /** “put off to Sat 21 Mar: the ladder is too short”; empty where nobody tried in vain. */
-export function putOffWords({ putOff }: Pick<TaskStanding, "putOff">, today: PlainDate): string {
-  if (!putOff) return "";
-  const { on, until, words } = putOff;
+export function deferralWords({ deferral }: Pick<JobStatus, "deferral">, today: PlainDate): string {
+  if (!deferral) return "";
+  const { on, until, words } = deferral;
   return until && until > today
     ? `put off to ${dateWords(until, today)}: ${words}`
     : `not possible on ${dateWords(on, today)}: ${words}`;
 }
 
 /** How far a job has come from when it was last done to when it is due; 1 is due. Null without dates. */
-export function jobFill(standing: TaskStanding, today: PlainDate): number | null {
-  const { due, opens, lastDone, since, state } = standing;
+export function jobFill(jobStatus: JobStatus, today: PlainDate): number | null {
+  const { due, opens, lastDone, since, state } = jobStatus;
   if (state === "none" || !due) return null;
   const base = lastDone ?? since ?? opens;
   if (!base || base >= due) return base && base < today ? 1 : 0;

@@ -1,15 +1,10 @@
-import { cadenceSchema } from "@/core/scheduling/trigger";
+import { triggerSchema } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, READING_KINDS, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { readingWords, unitsFor } from "@/core/readings/reading-units";
 import { PART_KINDS } from "@/content/part-kinds";
-import {
-  PART_READINGS,
-  READING_WORDS,
-  readWords,
-  SEEN_WORDS,
-  UNIT_READINGS,
-} from "@/content/reading-words";
-import { cadenceWords } from "./task-words";
+import { PART_READINGS, READING_WORDS, SEEN_WORDS, UNIT_READINGS } from "@/content/reading-words";
+import { readWords } from "./reading-advice";
+import { triggerWords } from "./task-words";
 import { UNIT_KINDS } from "@/content/unit-kinds";
 
 describe("how a job comes round, in words", () => {
@@ -38,8 +33,8 @@ describe("how a job comes round, in words", () => {
       { kind: "earliest", of: [{ kind: "wear" }, { kind: "every", n: 1, unit: "day" }] },
       "by its wear, or every day",
     ],
-  ])("%j: %s", (cadence, words) => {
-    expect(cadenceWords(cadenceSchema.parse(cadence))).toBe(words);
+  ])("%j: %s", (trigger, words) => {
+    expect(triggerWords(triggerSchema.parse(trigger))).toBe(words);
   });
 });
 

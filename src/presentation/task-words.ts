@@ -1,9 +1,9 @@
-import type { Cadence } from "@/core/scheduling/trigger";
+import type { Trigger } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { GREY_LOOK } from "@/core/scheduling/schedule";
 import { DRIFTING_OUT } from "@/core/readings/capacitor-drift";
-import type { Doer } from "@/core/runs/qualification";
-import type { PlannedTask, School } from "@/core/scheduling/task";
+import type { Qualification } from "@/core/runs/qualification";
+import type { PlannedTask, Strategy } from "@/core/scheduling/task";
 import { spanWords } from "@/core/quantities/words";
 import { READING_WORDS } from "@/content/reading-words";
 
@@ -11,13 +11,14 @@ import { READING_WORDS } from "@/content/reading-words";
 export const pathOfTask = ({ unitId, partId }: Pick<PlannedTask, "unitId" | "partId">): string =>
   partId ? `parts/${partId}` : unitId ? `units/${unitId}#jobs` : "jobs";
 
-export const DOER_WORDS: Readonly<Record<Doer, { name: string; hint: string }>> = {
-  owner: { name: "anyone at home", hint: "no tools to speak of" },
-  confident: { name: "a confident owner", hint: "with the panel off" },
-  licensed: { name: "a licensed person", hint: "gas, refrigerant or mains" },
-};
+export const QUALIFICATION_WORDS: Readonly<Record<Qualification, { name: string; hint: string }>> =
+  {
+    owner: { name: "anyone at home", hint: "no tools to speak of" },
+    confident: { name: "a confident owner", hint: "with the panel off" },
+    licensed: { name: "a licensed person", hint: "gas, refrigerant or mains" },
+  };
 
-export const SCHOOL_WORDS: Readonly<Record<School, { name: string; hint: string }>> = {
+export const STRATEGY_WORDS: Readonly<Record<Strategy, { name: string; hint: string }>> = {
   wear: {
     name: "By wear",
     hint: "Run hours, dust and what was seen here decide; never past its greatest age.",
@@ -72,34 +73,34 @@ function readingWords(reading: ReadingKind): string {
 }
 
 /** How often, or upon what, a job comes round: “every 2 months while it cools”. */
-export function cadenceWords(cadence: Cadence): string {
-  switch (cadence.kind) {
+export function triggerWords(trigger: Trigger): string {
+  switch (trigger.kind) {
     case "every": {
-      const { n, unit, within } = cadence;
+      const { n, unit, within } = trigger;
       const span = n === 1 ? `every ${unit}` : `every ${n} ${unit}s`;
       return within ? `${span} ${WITHIN_WORDS[within]}` : span;
     }
     case "run-hours":
-      return `every ${cadence.n} hours of running`;
+      return `every ${trigger.n} hours of running`;
     case "season": {
-      const turn = TURN_WORDS[cadence.anchor]!;
-      const days = cadence.offsetDays;
-      if (days === 0) return cadence.anchor.startsWith("first") ? `on ${turn}` : `when ${turn}`;
+      const turn = TURN_WORDS[trigger.anchor]!;
+      const days = trigger.offsetDays;
+      if (days === 0) return trigger.anchor.startsWith("first") ? `on ${turn}` : `when ${turn}`;
       return `${spanWords(days)} ${days < 0 ? "before" : "after"} ${turn}`;
     }
     case "age":
-      return `${cadence.minYears} to ${cadence.maxYears} years after it was made`;
+      return `${trigger.minYears} to ${trigger.maxYears} years after it was made`;
     case "after": {
-      const event = EVENT_WORDS[cadence.event] ?? cadence.event;
-      return cadence.days === 0
+      const event = EVENT_WORDS[trigger.event] ?? trigger.event;
+      return trigger.days === 0
         ? `at ${event}`
-        : `within ${spanWords(cadence.days)} after ${event}`;
+        : `within ${spanWords(trigger.days)} after ${event}`;
     }
     case "wear":
       return "by its wear";
     case "reading":
-      return readingWords(cadence.reading);
+      return readingWords(trigger.reading);
     case "earliest":
-      return cadence.of.map(cadenceWords).join(", or ");
+      return trigger.of.map(triggerWords).join(", or ");
   }
 }

@@ -21,6 +21,8 @@ export type FormView = {
   errors: Record<string, string>;
   /** What stands there now, where somebody changed it since this form was opened. */
   theirs?: FormValues;
+  /** The name of what the form asks for: sent twice it is done once. */
+  commandId?: string;
 };
 
 /** What the fields of a form need: the text each starts with, and the problem it has. */
@@ -34,11 +36,13 @@ type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
 /** The field in which a form says what it was opened with. */
 export const OPENED_WITH = "opened-with";
+const COMMAND_ID = "command-id";
+const OWN_FIELDS = [OPENED_WITH, COMMAND_ID];
 
 const valuesOf = (form: FormData): FormValues => {
   const values: FormValues = {};
   for (const [name, value] of form.entries())
-    if (typeof value === "string" && !name.startsWith("$") && name !== OPENED_WITH)
+    if (typeof value === "string" && !name.startsWith("$") && !OWN_FIELDS.includes(name))
       (values[name] ??= []).push(value);
   return values;
 };
@@ -209,6 +213,9 @@ export function Form({
       noValidate
     >
       <input type="hidden" name={OPENED_WITH} value={opened} readOnly />
+      {initial.commandId && (
+        <input type="hidden" name={COMMAND_ID} value={initial.commandId} readOnly />
+      )}
       {typed.found && state.attempt === 0 && !taken && (
         <p role="status" className="mb-4 border-l-4 border-ink bg-surface px-4 py-2">
           What you had typed here is back.{" "}

@@ -18,16 +18,16 @@ export function WithPreview<T>({
   const [answer, setAnswer] = useState<T | null>(null);
   const place = useRef<HTMLDivElement>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const asked = useRef(0);
+  const requests = useRef(0);
   const ask = () => {
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
       const form = place.current?.querySelector("form");
       if (!form) return;
-      const nth = ++asked.current;
+      const nth = ++requests.current;
       void preview(new FormData(form)).then((given) => {
         // A slow answer to an older question is not shown.
-        if (nth === asked.current) setAnswer(given);
+        if (nth === requests.current) setAnswer(given);
       });
     }, PREVIEW_AFTER_MS);
   };

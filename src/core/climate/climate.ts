@@ -105,16 +105,17 @@ export function normals(monthly: readonly number[], from: DayNumber, to: DayNumb
   return values;
 }
 
-/** A home's actual days serve all its slots: read into a map once, forgotten with their list. */
-const mapped = new WeakMap<readonly Actual[], ReadonlyMap<DayNumber, number>>();
-
-/** The last actual given for each day, by day number. The list must not change afterwards. */
-export function actualsByDay(actuals: readonly Actual[]): ReadonlyMap<DayNumber, number> {
-  let byDay = mapped.get(actuals);
-  if (!byDay) {
-    byDay = new Map(actuals.map((actual) => [toDay(actual.date), actual.meanC]));
-    mapped.set(actuals, byDay);
-  }
+/** The last actual given for each day from one day to another, both inclusive, by day number. */
+export function actualsByDay(
+  actuals: readonly Actual[],
+  from: DayNumber,
+  to: DayNumber,
+): ReadonlyMap<DayNumber, number> {
+  const byDay = new Map<DayNumber, number>();
+  // Days compare as they are written; reading each of three years for a filter of weeks takes longer.
+  const [first, last] = [fromDay(from), fromDay(to)];
+  for (const { date, meanC } of actuals)
+    if (date >= first && date <= last) byDay.set(toDay(date), meanC);
   return byDay;
 }
 
@@ -216,7 +217,7 @@ export function climateDays(input: z.output<typeof climateInput>): ClimateResult
   const from = toDay(input.from);
   const to = toDay(input.to);
   const means = normals(climate.monthlyMeanC, from, to);
-  const actuals = actualsByDay(input.actuals);
+  const actuals = actualsByDay(input.actuals, from, to);
   const days = [];
   for (let day = from; day <= to; day++) {
     const actual = actuals.get(day);

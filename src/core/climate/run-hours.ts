@@ -157,7 +157,7 @@ export function runDays(
 ): RunDays {
   const size = Math.max(0, to - from + 1);
   const means = normals(climate.monthlyMeanC, from, to);
-  const actualOn = actualsByDay(actuals);
+  const actualOn = actualsByDay(actuals, from, to);
   const measuredOn = new Map(measured.map((entry) => [toDay(entry.date), entry.hours]));
   const days: RunDays = {
     heating: new Float64Array(size),

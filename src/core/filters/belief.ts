@@ -2,12 +2,12 @@ import { z } from "zod";
 
 /**
  * What is known of a place's own factor k: ln k is normal with mean `mu` and spread `sd`. k says
- * how many times as fast this slot loads as the book supposes.
+ * how many times as fast this slot loads as its rated life supposes.
  */
 export const beliefSchema = z.strictObject({ mu: z.number(), sd: z.number().positive() });
 export type Belief = z.output<typeof beliefSchema>;
 
-/** Before any look: right on average, and between 0.6 and 1.7 times the book in eight homes of ten. */
+/** Before any look: right on average, and between 0.6 and 1.7 times the rated pace in eight homes of ten. */
 export const FIRST_BELIEF: Belief = { mu: 0, sd: 0.4 };
 
 /** Where one in ten lies below, or above, on a standard normal. */
@@ -66,11 +66,11 @@ export function seenByPressure(dropPa: number, cleanDropPa: number, finalRatio: 
   return { load, s: Math.max(LEAST_S_BY_PRESSURE, (GAUGE_ERROR * (1 + rise)) / rise) };
 }
 
-/** What a look teaches, where the book at k = 1 would have put the load at `bookLoad` (above 0). */
-export function learn(belief: Belief, seen: Seen, bookLoad: number): Belief {
+/** What a look teaches, where the rated load at k = 1 is at `bookLoad` (above 0). */
+export function learn(belief: Belief, seen: Seen, ratedLoad: number): Belief {
   const before = 1 / belief.sd ** 2;
   const weight = 1 / seen.s ** 2;
-  const said = Math.log(seen.load) - Math.log(bookLoad);
+  const said = Math.log(seen.load) - Math.log(ratedLoad);
   return {
     mu: (before * belief.mu + weight * said) / (before + weight),
     sd: Math.max(LEAST_SD, 1 / Math.sqrt(before + weight)),

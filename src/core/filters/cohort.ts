@@ -8,7 +8,7 @@ import { MEDIA, type Media } from "./media";
 
 /**
  * How people decide when a filter goes: at the learned day with one look at each change, the same
- * with a look every month, at the book's day, at the first monthly look that shows grey, every 90
+ * with a look every month, at the rated day, at the first monthly look that shows grey, every 90
  * days, or knowing the place perfectly.
  */
 export const WATCHING = [
@@ -33,10 +33,10 @@ export type CohortResult = { meanMiss: number; changesPerYear: number };
 const DAYS_PER_YEAR = 365;
 const LOOK_EVERY_DAYS = 30;
 const FIXED_DAYS = 90;
-/** How places differ from the book: ln k is normal with this spread; wider than a first belief says. */
+/** How places differ from what is rated: ln k is normal with this spread; wider than a first belief says. */
 const TRUE_SD = 0.5;
 /** Below this load nobody could learn anything. */
-const LEAST_BOOK_LOAD = 0.05;
+const LEAST_RATED_LOAD = 0.05;
 
 function climateOf(chance: Chance): Climate {
   const middle = 6 + 10 * chance.uniform();
@@ -69,8 +69,8 @@ function driversOf(chance: Chance): Driver[] {
   return drivers;
 }
 
-/** A place with its own secret: the book's load of every day, and how much faster it really loads. */
-type Place = { bookLoad: Float64Array; maxAgeDays: number; lnK: number };
+/** A place with its own secret: the rated load of every day, and how much faster it really loads. */
+type Place = { ratedLoad: Float64Array; maxAgeDays: number; lnK: number };
 
 function placeOf(media: Media, days: number, chance: Chance): Place {
   const facts = MEDIA[media];
@@ -78,10 +78,10 @@ function placeOf(media: Media, days: number, chance: Chance): Place {
   const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
   const { run } = runDays(climateOf(chance), [], equipment, [], 0, span);
   const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1);
-  const bookLoad = new Float64Array(span + 1);
+  const ratedLoad = new Float64Array(span + 1);
   for (let i = 0; i < span; i++)
-    bookLoad[i + 1] = bookLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
-  return { bookLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * chance.normal() };
+    ratedLoad[i + 1] = ratedLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
+  return { ratedLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * chance.normal() };
 }
 
 const GRADES_SEEN: readonly Seen[] = [
@@ -104,8 +104,8 @@ function look(load: number, chance: Chance): Seen {
   return nearest(lnLoad + nearest(lnLoad).s * chance.normal());
 }
 
-/** The first day after fitting on which a load of k times the book's reaches due, or age does. */
-function dueOn({ bookLoad, maxAgeDays }: Place, fitted: number, lnK: number): number {
+/** The first day after fitting on which a load of k times the rated one reaches due, or age does. */
+function dueOn({ ratedLoad: bookLoad, maxAgeDays }: Place, fitted: number, lnK: number): number {
   const due = bookLoad[fitted]! + Math.exp(-lnK);
   let low = fitted + 1;
   let high = fitted + maxAgeDays;
@@ -127,10 +127,12 @@ function stay(
   watching: Watching,
   chance: Chance,
 ): Stay {
-  const bookAt = (day: number) => place.bookLoad[day]! - place.bookLoad[fitted]!;
-  const realAt = (day: number) => Math.exp(place.lnK) * bookAt(day);
+  const ratedAt = (day: number) => place.ratedLoad[day]! - place.ratedLoad[fitted]!;
+  const realAt = (day: number) => Math.exp(place.lnK) * ratedAt(day);
   const seeing = (belief: Belief, day: number) =>
-    bookAt(day) < LEAST_BOOK_LOAD ? belief : learn(belief, look(realAt(day), chance), bookAt(day));
+    ratedAt(day) < LEAST_RATED_LOAD
+      ? belief
+      : learn(belief, look(realAt(day), chance), ratedAt(day));
   switch (watching) {
     case "perfect":
       return { changed: dueOn(place, fitted, place.lnK), belief: prior };
@@ -172,7 +174,7 @@ function watchPlace(place: Place, days: number, watching: Watching, eyes: Chance
     if (changed > days) return count;
     count.changes++;
     if (changed > DAYS_PER_YEAR) {
-      const load = place.bookLoad[changed]! - place.bookLoad[fitted]!;
+      const load = place.ratedLoad[changed]! - place.ratedLoad[fitted]!;
       count.misses += Math.abs(Math.exp(place.lnK) * load - 1);
       count.counted++;
     }
@@ -183,7 +185,7 @@ function watchPlace(place: Place, days: number, watching: Watching, eyes: Chance
 /**
  * How far from the right day filters are changed by each kind of watcher, in a made-up town whose
  * places load by our own model, each at its own hidden pace. It shows that learning works, not that
- * the book is right.
+ * the rated life is right.
  *
  * @source docs/sources.md#cohort
  */

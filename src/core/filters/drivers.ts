@@ -17,7 +17,7 @@ const begun = <K extends string>(kind: K) =>
 const dated = <K extends string>(kind: K) =>
   z.strictObject({ id, kind: z.literal(kind), on: dateSchema });
 
-/** What makes a filter load faster or slower here than the book supposes, and when. */
+/** What makes a filter load faster or slower here than its rated life supposes, and when. */
 export const driverSchema = z
   .discriminatedUnion("kind", [
     counted("shedding-pets"),

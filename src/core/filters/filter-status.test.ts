@@ -2,26 +2,27 @@ import fc from "fast-check";
 import { addDays, daysFrom, plainDate } from "../quantities/plain-date";
 import { equipmentSchema } from "../climate/run-hours";
 import { climateSchema } from "../climate/climate";
-import { agendaOf } from "../scheduling/schedule";
-import { effectiveHistory } from "../history/effective-history";
-import { fittingOf } from "../history/replacement";
+import { scheduleOf } from "../scheduling/schedule";
+import { HistoryRecord } from "../history/history-record";
+import { replacementOf } from "../history/replacement";
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
 import { jobOf, walk } from "../../../tests/run-events";
 import { replayRun } from "../runs/run";
 import { endsOfHome, leftOpenOf } from "../runs/home-ends";
 import { lintelOf } from "../timeline/lintel";
-import { contextOf, driversOf, engineDriver, faceAreaM2, stintsOf, wearOfSlot } from "./slot-wear";
-import { historyOf } from "../history/record";
 import {
-  isolatorOf,
-  type FilterSlot,
-  type HistoryEvent,
-  type HomeBook,
-  type ScopedDriver,
-  type Unit,
-} from "../inventory/inventory";
-import { bySoonest, daysLeft, fillBand, standingOf } from "./filter-status";
+  contextOf,
+  driversOf,
+  engineDriver,
+  faceAreaM2,
+  installedPeriodsOf,
+  wearOfSlot,
+} from "./slot-wear";
+import { isolatorOf, type FilterSlot, type ScopedDriver, type Unit } from "../inventory/inventory";
+import { type HomeSnapshot } from "../history/home-snapshot";
+import { type HistoryEvent } from "../history/history-event";
+import { bySoonest, daysLeft, fillBand, filterStatusOf } from "./filter-status";
 import { planned, RENEW } from "../scheduling/task";
 
 const today = plainDate("2026-03-14");
@@ -50,19 +51,19 @@ const unit: Unit = {
   systemId: "air",
   kind: "condensing-furnace",
   name: "Cellar furnace",
-  answers: {},
+  attributes: {},
   shutOffs: [],
 };
 
 /** The change of each filter of a home, by its wear. */
-const agenda = (home: HomeBook) => {
-  const change = { key: RENEW, name: "Change the filter", cadence: { kind: "wear" as const } };
+const schedule = (home: HomeSnapshot) => {
+  const change = { key: RENEW, name: "Change the filter", trigger: { kind: "wear" as const } };
   const definition = { ...change, who: "owner" as const, handsOn: 10, waiting: 0 };
   const tasks = home.slots.map(({ id, unitId }) =>
     planned(definition, { unitId, partId: id, kind: "filter" }, undefined),
   );
-  const standings = home.slots.map((each) => standingOf(home, each, today, wordsFor));
-  return agendaOf(home, tasks, standings, today, day(730));
+  const filterStatuses = home.slots.map((each) => filterStatusOf(home, each, today, wordsFor));
+  return scheduleOf(home, tasks, filterStatuses, today, day(730));
 };
 
 let ordinal = 0;
@@ -82,7 +83,7 @@ const event = (
 const look = (offset: number, grade: "clean" | "light" | "grey" | "loaded" | "blocked") =>
   event("look", offset, { look: { grade } });
 
-const book = (events: HistoryEvent[], extra: Partial<HomeBook> = {}): HomeBook => ({
+const snapshot = (events: HistoryEvent[], extra: Partial<HomeSnapshot> = {}): HomeSnapshot => ({
   home: {
     id: "home",
     name: "Home",
@@ -115,7 +116,7 @@ const book = (events: HistoryEvent[], extra: Partial<HomeBook> = {}): HomeBook =
   items: [],
   drivers: [],
   tasks: [],
-  events,
+  history: new HistoryRecord(events),
   actuals: [],
   measured: [],
   ...extra,
@@ -128,7 +129,7 @@ describe("the history that counts", () => {
     const corrected = event("fitted", -38, { corrects: fitted.id });
     const withdrawn = event("withdrawn", -38, { corrects: corrected.id });
     const again = event("fitted", -38, { corrects: withdrawn.id });
-    const ids = (list: HistoryEvent[]) => effectiveHistory(list).map((each) => each.id);
+    const ids = (list: HistoryEvent[]) => new HistoryRecord(list).counted.map((each) => each.id);
     expect(ids([fitted])).toEqual([fitted.id]);
     expect(ids([fitted, corrected])).toEqual([corrected.id]);
     expect(ids([fitted, corrected, withdrawn])).toEqual([]);
@@ -137,37 +138,40 @@ describe("the history that counts", () => {
 
   it("goes by date and keeps the order recorded within a day", () => {
     const [late, early, same] = [event("fitted", -1), event("fitted", -9), look(-1, "grey")];
-    expect(effectiveHistory([late, early, same])).toEqual([early, late, same]);
+    expect(new HistoryRecord([late, early, same]).counted).toEqual([early, late, same]);
   });
 
   it("never changes the record it reads", () => {
     const list = Object.freeze([event("fitted", -3), event("fitted", -9)]);
-    expect(() => effectiveHistory(list)).not.toThrow();
+    expect(() => new HistoryRecord(list).counted).not.toThrow();
   });
 });
 
-describe("stints of a slot", () => {
+describe("installed periods of a slot", () => {
   it("run from fitting to fitting, and the look at the change belongs to the old filter", () => {
-    const home = book([
+    const home = snapshot([
       event("fitted", -60),
       look(-30, "light"),
       look(-5, "loaded"),
       event("fitted", -5),
       look(-1, "clean"),
     ]);
-    const stints = stintsOf(home, home.slots[0]!);
-    expect(stints.map((stint) => [stint.startedOn, stint.looks.map((each) => each.grade)])).toEqual(
-      [
-        [day(-60), ["light", "loaded"]],
-        [day(-5), ["clean"]],
-      ],
-    );
+    const installedPeriods = installedPeriodsOf(home, home.slots[0]!);
+    expect(
+      installedPeriods.map((installedPeriod) => [
+        installedPeriod.startedOn,
+        installedPeriod.looks.map((each) => each.grade),
+      ]),
+    ).toEqual([
+      [day(-60), ["light", "loaded"]],
+      [day(-5), ["clean"]],
+    ]);
   });
 
   it("are relieved by each vacuuming, which puts the due day off and is said so", () => {
     const vacuumed = (ago: number) => event("done", ago, { taskKey: "vacuum" });
     const washed = event("done", -12, { taskKey: "something-else" });
-    const home = book([
+    const home = snapshot([
       event("fitted", -60),
       vacuumed(-50),
       event("fitted", -40),
@@ -177,44 +181,44 @@ describe("stints of a slot", () => {
       vacuumed(-10),
     ]);
     const slot = home.slots[0]!;
-    expect(stintsOf(home, slot).map(({ reliefs }) => reliefs.map(({ date }) => date))).toEqual([
-      [day(-50)],
-      [day(-20), day(-10)],
-    ]);
-    const plain = book([event("fitted", -60), event("fitted", -40)]);
-    const standing = standingOf(home, slot, today, wordsFor);
-    const without = standingOf(plain, slot, today, wordsFor);
-    expect(standing.wear!.likely! > without.wear!.likely!).toBe(true);
-    expect(standing.wear!.bookDue).toBe(without.wear!.bookDue);
-    const reason = standing.reasons.find(({ words }) => words === "vacuuming it in place")!;
-    expect(addDays(standing.wear!.likely!, reason.daysSooner)).toBe(without.wear!.likely);
-    expect(standing.sentence).toContain("vacuuming it in place");
+    expect(
+      installedPeriodsOf(home, slot).map(({ reliefs }) => reliefs.map(({ date }) => date)),
+    ).toEqual([[day(-50)], [day(-20), day(-10)]]);
+    const plain = snapshot([event("fitted", -60), event("fitted", -40)]);
+    const filterStatus = filterStatusOf(home, slot, today, wordsFor);
+    const without = filterStatusOf(plain, slot, today, wordsFor);
+    expect(filterStatus.wear!.likely! > without.wear!.likely!).toBe(true);
+    expect(filterStatus.wear!.bookDue).toBe(without.wear!.bookDue);
+    const reason = filterStatus.reasons.find(({ words }) => words === "vacuuming it in place")!;
+    expect(addDays(filterStatus.wear!.likely!, reason.daysSooner)).toBe(without.wear!.likely);
+    expect(filterStatus.sentence).toContain("vacuuming it in place");
   });
 
   it("remember what each filter was, though the slot takes another now", () => {
     const items = [
       { id: "old", partId: "slot", media: "fibreglass-25" as const, sizeText: "20x20x1" },
     ];
-    const home = book([event("fitted", -60, { itemId: "old" }), event("fitted", -5)], { items });
-    expect(stintsOf(home, home.slots[0]!).map((stint) => stint.slot.media)).toEqual([
-      "fibreglass-25",
-      "pleated-25",
-    ]);
+    const home = snapshot([event("fitted", -60, { itemId: "old" }), event("fitted", -5)], {
+      items,
+    });
+    expect(
+      installedPeriodsOf(home, home.slots[0]!).map((installedPeriod) => installedPeriod.slot.media),
+    ).toEqual(["fibreglass-25", "pleated-25"]);
   });
 
   it("have no wear before the first fitting is known", () => {
-    const home = book([look(-3, "grey")]);
+    const home = snapshot([look(-3, "grey")]);
     expect(wearOfSlot(home, home.slots[0]!, today)).toBeNull();
-    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect([standing.sentence, daysLeft(standing, today)]).toEqual([
+    const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
+    expect([filterStatus.sentence, daysLeft(filterStatus, today)]).toEqual([
       "No change recorded yet.",
       null,
     ]);
   });
 
   it("teach the next filter: a place seen blocked too soon loads fast from the start", () => {
-    const seen = book([event("fitted", -50), look(-30, "blocked"), event("fitted", -20)]);
-    const blind = book([event("fitted", -50), event("fitted", -20)]);
+    const seen = snapshot([event("fitted", -50), look(-30, "blocked"), event("fitted", -20)]);
+    const blind = snapshot([event("fitted", -50), event("fitted", -20)]);
     const fast = wearOfSlot(seen, seen.slots[0]!, today)!;
     const usual = wearOfSlot(blind, blind.slots[0]!, today)!;
     expect(fast.likely! < usual.likely!).toBe(true);
@@ -234,7 +238,7 @@ describe("drivers in their scope", () => {
     { id: "other", scope: "part", partId: "another", kind: "bypass", fraction: 0.5 },
   ];
   it("reach the slots they should", () => {
-    const home = book([], { drivers: scoped });
+    const home = snapshot([], { drivers: scoped });
     expect(driversOf(home, home.slots[0]!).map((driver) => driver.id)).toEqual([
       "home",
       "here",
@@ -258,10 +262,10 @@ describe("drivers in their scope", () => {
 describe("a room's driver", () => {
   const dusty: ScopedDriver = { id: "d", scope: "room", roomId: "hall", kind: "dusty-hobby" };
   it("reaches what stands in the room, and a grille there whose unit does not", () => {
-    const inRoom = book([], { drivers: [dusty], units: [{ ...unit, roomId: "hall" }] });
+    const inRoom = snapshot([], { drivers: [dusty], units: [{ ...unit, roomId: "hall" }] });
     expect(driversOf(inRoom, inRoom.slots[0]!)).toEqual([dusty]);
     const grille = slot({ slotPlace: "wall-grille", roomId: "hall" });
-    expect(driversOf(book([], { drivers: [dusty] }), grille)).toEqual([dusty]);
+    expect(driversOf(snapshot([], { drivers: [dusty] }), grille)).toEqual([dusty]);
     const elsewhere = slot({ slotPlace: "wall-grille", roomId: "study" });
     expect(driversOf(inRoom, elsewhere)).toEqual([]);
   });
@@ -269,13 +273,13 @@ describe("a room's driver", () => {
 
 describe("a breathing trouble in the home", () => {
   const lungs: ScopedDriver = { id: "lungs", scope: "home", kind: "breathing-trouble" };
-  const standing = (extra: Partial<HomeBook>, events = [event("fitted", -20)]) => {
-    const home = book(events, extra);
-    return standingOf(home, home.slots[0]!, today, wordsFor);
+  const filterStatus = (extra: Partial<HomeSnapshot>, events = [event("fitted", -20)]) => {
+    const home = snapshot(events, extra);
+    return filterStatusOf(home, home.slots[0]!, today, wordsFor);
   };
 
   it("brings a filter of breathed air due after three quarters of its load", () => {
-    const [with_, without] = [standing({ drivers: [lungs] }), standing({})];
+    const [with_, without] = [filterStatus({ drivers: [lungs] }), filterStatus({})];
     // The same load against three quarters of the life: 4/3 as full.
     expect(with_.wear!.percentNow).toBeCloseTo((without.wear!.percentNow * 4) / 3, 0);
     expect(with_.wear!.likely! < without.wear!.likely!).toBe(true);
@@ -289,7 +293,7 @@ describe("a breathing trouble in the home", () => {
 
   it("leaves what is learnt of the place alone: it fills no faster for it", () => {
     const events = [event("fitted", -30), look(-12, "grey"), look(-4, "loaded")];
-    const [with_, without] = [standing({ drivers: [lungs] }, events), standing({}, events)];
+    const [with_, without] = [filterStatus({ drivers: [lungs] }, events), filterStatus({}, events)];
     expect(with_.wear!.belief).toEqual(without.wear!.belief);
     expect(with_.wear!.looksUsed).toBe(2);
     expect(with_.wear!.percentNow).toBeCloseTo((without.wear!.percentNow * 4) / 3, 0);
@@ -297,8 +301,8 @@ describe("a breathing trouble in the home", () => {
 
   it("takes a quarter off the age, too, rounded down", () => {
     const slots = [slot({ maxAgeDays: 25 })];
-    expect(standing({ slots }).wear!.likely).toBe(day(-20 + 25));
-    expect(standing({ slots, drivers: [lungs] }).wear!.likely).toBe(day(-20 + 18));
+    expect(filterStatus({ slots }).wear!.likely).toBe(day(-20 + 25));
+    expect(filterStatus({ slots, drivers: [lungs] }).wear!.likely).toBe(day(-20 + 18));
   });
 
   it.each([
@@ -307,74 +311,76 @@ describe("a breathing trouble in the home", () => {
     ["one that has passed", slot(), { ...lungs, to: day(-1) }],
     ["one still to come", slot(), { ...lungs, from: day(1) }],
   ] as const)("changes nothing for %s", (_, at, driver) => {
-    expect(standing({ slots: [at], drivers: [driver] }).wear!.likelyAtWholeLife).toBeNull();
+    expect(filterStatus({ slots: [at], drivers: [driver] }).wear!.likelyAtWholeLife).toBeNull();
   });
 
   it("shortens the changes ahead as well", () => {
     const pegs = (drivers: ScopedDriver[]) => {
-      const home = book([event("fitted", -20)], { drivers });
-      return lintelOf(home, agenda(home), today).pegs.length;
+      const home = snapshot([event("fitted", -20)], { drivers });
+      return lintelOf(home, schedule(home), today).pegs.length;
     };
     expect(pegs([lungs])).toBeGreaterThan(pegs([]));
   });
 });
 
-describe("a standing", () => {
+describe("the status of a filter", () => {
   const drivers: ScopedDriver[] = [
     { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },
     { id: "clay", scope: "home", kind: "dusty-hobby", label: "clay dust" },
   ];
-  it("says how much sooner than the book, and for what, the strongest first", () => {
-    const home = book([event("fitted", -20)], { drivers });
-    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect(standing.sentence).toMatch(
+  it("says how much sooner than rated, and for what, the strongest first", () => {
+    const home = snapshot([event("fitted", -20)], { drivers });
+    const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
+    expect(filterStatus.sentence).toMatch(
       /^\d+ (days|weeks|months) sooner than the book: clay dust .+, the dog .+\.$/,
     );
-    const [first, second] = standing.reasons;
+    const [first, second] = filterStatus.reasons;
     expect(first!.daysSooner).toBeGreaterThan(second!.daysSooner);
   });
 
   it("speaks of the weather it had: a cold February brings it forward", () => {
     const actuals = Array.from({ length: 60 }, (_, i) => ({ date: day(i - 60), meanC: -16 }));
-    const home = book([event("fitted", -50)], { actuals });
-    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect(standing.sentence).toContain("a cold February");
-    expect(standing.wear!.weatherDays).toBeGreaterThan(0);
-    const mild = book([event("fitted", -50)], {
+    const home = snapshot([event("fitted", -50)], { actuals });
+    const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
+    expect(filterStatus.sentence).toContain("a cold February");
+    expect(filterStatus.wear!.weatherDays).toBeGreaterThan(0);
+    const mild = snapshot([event("fitted", -50)], {
       actuals: actuals.map((each) => ({ ...each, meanC: 0 })),
     });
-    expect(standingOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(
+    expect(filterStatusOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(
       /later than the book: a mild February/,
     );
   });
 
   it("names the place's own pace when looks taught one", () => {
-    const home = book([event("fitted", -20), look(-10, "loaded"), look(-5, "blocked")]);
-    const standing = standingOf(home, home.slots[0]!, today, wordsFor);
-    expect(standing.reasons.map((reason) => reason.words)).toContain("this slot’s own pace");
+    const home = snapshot([event("fitted", -20), look(-10, "loaded"), look(-5, "blocked")]);
+    const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
+    expect(filterStatus.reasons.map((reason) => reason.words)).toContain("this slot’s own pace");
   });
 
-  it("has nothing to explain at the book's pace", () => {
-    const home = book([event("fitted", -45)]);
-    expect(standingOf(home, home.slots[0]!, today, wordsFor).sentence).toBe("When the book says.");
+  it("has nothing to explain at the rated pace", () => {
+    const home = snapshot([event("fitted", -45)]);
+    expect(filterStatusOf(home, home.slots[0]!, today, wordsFor).sentence).toBe(
+      "When the book says.",
+    );
   });
 
   it("says so when age decides", () => {
-    const home = book([event("fitted", -20)], { slots: [slot({ maxAgeDays: 25 })] });
-    expect(standingOf(home, home.slots[0]!, today, wordsFor).sentence).toMatch(/^By its age/);
+    const home = snapshot([event("fitted", -20)], { slots: [slot({ maxAgeDays: 25 })] });
+    expect(filterStatusOf(home, home.slots[0]!, today, wordsFor).sentence).toMatch(/^By its age/);
   });
 
   it("sorts the soonest first, what was never recorded before all", () => {
-    const home = book([event("fitted", -20)], { slots: [slot(), slot({ id: "unknown" })] });
+    const home = snapshot([event("fitted", -20)], { slots: [slot(), slot({ id: "unknown" })] });
     const sorted = home.slots
-      .map((each) => standingOf(home, each, today, wordsFor))
+      .map((each) => filterStatusOf(home, each, today, wordsFor))
       .sort(bySoonest);
     expect(sorted.map((each) => each.slot.id)).toEqual(["unknown", "slot"]);
   });
 
   it("has a band about its fill", () => {
-    const home = book([event("fitted", -20)]);
-    const { wear } = standingOf(home, home.slots[0]!, today, wordsFor);
+    const home = snapshot([event("fitted", -20)]);
+    const { wear } = filterStatusOf(home, home.slots[0]!, today, wordsFor);
     const band = fillBand(wear!);
     expect(band.low).toBeCloseTo((wear!.percentNow / 100) * Math.exp(-1.2816 * 0.4), 6);
     expect(band.high).toBeGreaterThan(wear!.percentNow / 100);
@@ -387,8 +393,8 @@ describe("a standing", () => {
 
 describe("the lintel", () => {
   it("runs from 30 days ago to 335 ahead, heating below and cooling above", () => {
-    const home = book([event("fitted", -20)]);
-    const lintel = lintelOf(home, agenda(home), today);
+    const home = snapshot([event("fitted", -20)]);
+    const lintel = lintelOf(home, schedule(home), today);
     expect([lintel.from, lintel.to, lintel.heating.length]).toEqual([day(-30), day(335), 366]);
     const january = lintel.heating[30 + 307]!;
     expect(january).toBeGreaterThan(9);
@@ -397,25 +403,25 @@ describe("the lintel", () => {
   });
 
   it("hangs a peg for each change ahead, in order, each as far on as a filter lasts", () => {
-    const home = book([event("fitted", -20)]);
-    const { pegs } = lintelOf(home, agenda(home), today);
+    const home = snapshot([event("fitted", -20)]);
+    const { pegs } = lintelOf(home, schedule(home), today);
     expect(pegs.length).toBeGreaterThanOrEqual(3);
     expect(pegs.every((peg, i) => i === 0 || peg.due > pegs[i - 1]!.due)).toBe(true);
     expect(pegs.some((peg) => peg.past)).toBe(false);
   });
 
   it("lets what is past its day fall, and goes on from today", () => {
-    const home = book([event("fitted", -110)]);
-    const { pegs } = lintelOf(home, agenda(home), today);
+    const home = snapshot([event("fitted", -110)]);
+    const { pegs } = lintelOf(home, schedule(home), today);
     expect(pegs.map((peg) => peg.past).slice(0, 2)).toEqual([true, false]);
     expect(pegs[1]!.due > today).toBe(true);
   });
 
   it("shows all systems where none is ducted, and no hours where there is no unit", () => {
-    const systems = book([]).systems.map((system) => ({ ...system, ducted: false }));
-    const home = book([], { systems });
+    const systems = snapshot([]).systems.map((system) => ({ ...system, ducted: false }));
+    const home = snapshot([], { systems });
     expect(Math.max(...lintelOf(home, [], today).heating)).toBeGreaterThan(5);
-    const empty = book([], { units: [], slots: [] });
+    const empty = snapshot([], { units: [], slots: [] });
     expect(Math.max(...lintelOf(empty, [], today).heating)).toBe(0);
   });
 });
@@ -424,7 +430,7 @@ describe("a renewal", () => {
   const happened = { date: today, recordedAt: "2026-03-14T08:30:00Z" };
   const ids = { event: "event", item: "item" };
   it("brings a new item in at the price of all its filters", () => {
-    const { event: made, item } = fittingOf(
+    const { event: made, item } = replacementOf(
       slot({ filterCount: 4, priceMinor: 950 }),
       ids,
       happened,
@@ -439,11 +445,11 @@ describe("a renewal", () => {
   });
   it("puts a cleaned one back as the same item, unless there was none", () => {
     const washable = slot({ media: "washable-panel" });
-    expect(fittingOf(washable, ids, happened, "before")).toMatchObject({
+    expect(replacementOf(washable, ids, happened, "before")).toMatchObject({
       item: null,
       event: { kind: "cleaned", itemId: "before" },
     });
-    expect(fittingOf(washable, ids, happened).event.kind).toBe("fitted");
+    expect(replacementOf(washable, ids, happened).event.kind).toBe("fitted");
   });
 });
 
@@ -536,12 +542,12 @@ describe("whatever was recorded", () => {
       look(-20, "light"),
       look(-8, "grey"),
     ];
-    const expected = wearOfSlot(book(events), slot(), today);
+    const expected = wearOfSlot(snapshot(events), slot(), today);
     fc.assert(
       fc.property(fc.shuffledSubarray(events, { minLength: 5 }), (shuffled) => {
-        const home = book(shuffled);
+        const home = snapshot(shuffled);
         expect(wearOfSlot(home, home.slots[0]!, today)).toEqual(expected);
-        expect(historyOf(home, "slot")).toHaveLength(5);
+        expect(home.history.ofPart("slot")).toHaveLength(5);
       }),
       { numRuns: 20 },
     );

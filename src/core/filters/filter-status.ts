@@ -5,19 +5,20 @@ import { reasonSentence, reasonsOf, type AgeFacts, type Reason } from "./reasons
 import { weatherWords } from "./weather-words";
 import { beliefAfter, likelyDue, type WearSummary } from "./wear";
 import { measuredOf } from "./hours-away";
-import { contextOf, driversOf, stintsOf } from "./slot-wear";
+import { contextOf, driversOf, installedPeriodsOf } from "./slot-wear";
 import {
-  dueAtBookPace,
+  dueAtRatedPace,
   likelyOfPlace,
   wearSummaryOfPlace,
   type PlaceContext,
   type PlaceSummary,
-  type Stint,
+  type InstalledPeriod,
 } from "./place-history";
-import type { FilterSlot, HomeBook, ScopedDriver, Unit } from "../inventory/inventory";
+import type { FilterSlot, ScopedDriver, Unit } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** How a slot stands today: what every screen says of it. */
-export type Standing = {
+export type FilterStatus = {
   slot: FilterSlot;
   unit: Unit;
   /** Null when no fitting was ever recorded. */
@@ -27,31 +28,31 @@ export type Standing = {
   sentence: string;
   /** Everything it follows from, for what else is asked of the same slot. */
   context: PlaceContext;
-  stints: Stint[];
+  installedPeriods: InstalledPeriod[];
 };
 
-function unitOf(book: HomeBook, slot: FilterSlot): Unit {
-  const unit = book.units.find((each) => each.id === slot.unitId);
+function unitOf(snapshot: HomeSnapshot, slot: FilterSlot): Unit {
+  const unit = snapshot.units.find((each) => each.id === slot.unitId);
   if (!unit) throw new Error(`standing: slot ${slot.id} has no unit`);
   return unit;
 }
 
-export function standingOf(
-  book: HomeBook,
+export function filterStatusOf(
+  snapshot: HomeSnapshot,
   slot: FilterSlot,
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
-): Standing {
-  const unit = unitOf(book, slot);
-  const context = contextOf(book, slot, today);
-  const stints = stintsOf(book, slot);
+): FilterStatus {
+  const unit = unitOf(snapshot, slot);
+  const context = contextOf(snapshot, slot, today);
+  const installedPeriods = installedPeriodsOf(snapshot, slot);
   try {
-    return workedOut(book, { slot, unit, context, stints }, today, wordsFor);
+    return workedOut(snapshot, { slot, unit, context, installedPeriods }, today, wordsFor);
   } catch {
     // One entry at odds with itself must not take the page of a whole home down.
     const nothing = { wear: null, fittedOn: null, reasons: [] };
     return {
-      ...{ slot, unit, context, stints },
+      ...{ slot, unit, context, installedPeriods },
       ...nothing,
       sentence: "No day can be worked out from what is stored here: look at its entries.",
     };
@@ -59,12 +60,12 @@ export function standingOf(
 }
 
 function workedOut(
-  book: HomeBook,
-  common: Pick<Standing, "slot" | "unit" | "context" | "stints">,
+  snapshot: HomeSnapshot,
+  common: Pick<FilterStatus, "slot" | "unit" | "context" | "installedPeriods">,
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
-): Standing {
-  const { slot, context, stints } = common;
+): FilterStatus {
+  const { slot, context, installedPeriods: stints } = common;
   const wear = wearSummaryOfPlace(context, stints, today);
   const fittedOn = stints.at(-1)?.startedOn ?? null;
   if (!wear || !fittedOn)
@@ -75,15 +76,15 @@ function workedOut(
       reasons: [],
       sentence: "No change recorded yet.",
     };
-  const drivers = driversOf(book, slot);
-  const awayDays = daysAway(book, slot, { context, stints }, wear, today);
+  const drivers = driversOf(snapshot, slot);
+  const awayDays = daysAway(snapshot, slot, { context, installedPeriods: stints }, wear, today);
   const reasons = reasonsOf(
     // The days of an absence count as measured ones: their part is named apart from the weather’s.
     { ...wear, weatherDays: wear.weatherDays === null ? null : wear.weatherDays - awayDays },
     ({ id = "", kind }) =>
       wordsFor(drivers.find((each) => each.id === id) ?? { scope: "home", id, kind }),
     weatherWords(context, fittedOn, today),
-    dueAtBookPace(context, stints, today),
+    dueAtRatedPace(context, stints, today),
     wear.likelyAtWholeLife,
   );
   const away = drivers.find((driver) => driver.kind === "away");
@@ -114,15 +115,15 @@ const AGELESS_DAYS = 36_500;
 /** Of a filter that goes by its age: how old it may get, and when it would be full. */
 function ageFacts(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   wear: PlaceSummary,
   today: PlainDate,
 ): AgeFacts | null {
-  const last = stints.at(-1);
+  const last = installedPeriods.at(-1);
   if (wear.limitedBy !== "age" || !last) return null;
-  const ageless = stints.map((stint) => ({
-    ...stint,
-    slot: { ...stint.slot, maxAgeDays: AGELESS_DAYS },
+  const ageless = installedPeriods.map((installedPeriod) => ({
+    ...installedPeriod,
+    slot: { ...installedPeriod.slot, maxAgeDays: AGELESS_DAYS },
   }));
   return {
     days: wear.input.slot.maxAgeDays ?? MEDIA[wear.input.slot.media].maxAgeDays,
@@ -133,22 +134,22 @@ function ageFacts(
 
 /** By how many days an absence brings a filter forward: below 0, as it puts it off. */
 function daysAway(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   slot: FilterSlot,
-  { context, stints }: Pick<Standing, "context" | "stints">,
+  { context, installedPeriods: stints }: Pick<FilterStatus, "context" | "installedPeriods">,
   { likely }: WearSummary,
   today: PlainDate,
 ): number {
-  const system = book.systems.find((each) => each.id === unitOf(book, slot).systemId);
-  if (!system || !driversOf(book, slot).some((driver) => driver.kind === "away")) return 0;
-  const atHome = { ...context, measured: measuredOf(book, system) };
+  const system = snapshot.systems.find((each) => each.id === unitOf(snapshot, slot).systemId);
+  if (!system || !driversOf(snapshot, slot).some((driver) => driver.kind === "away")) return 0;
+  const atHome = { ...context, measured: measuredOf(snapshot, system) };
   const usual = likelyOfPlace(atHome, stints, today);
   return likely && usual ? daysFrom(likely, usual) : 0;
 }
 
 /** Days until a slot is likely due: negative once past; null when nothing can be said. */
-export function daysLeft(standing: Standing, today: PlainDate): number | null {
-  return standing.wear?.likely ? daysFrom(today, standing.wear.likely) : null;
+export function daysLeft(filterStatus: FilterStatus, today: PlainDate): number | null {
+  return filterStatus.wear?.likely ? daysFrom(today, filterStatus.wear.likely) : null;
 }
 
 /** The shares between which the fill of a gauge may really lie, eight times in ten. */
@@ -161,8 +162,8 @@ export function fillBand(wear: WearSummary): { low: number; high: number } {
 }
 
 /** Soonest due first; what was never recorded comes first of all, as it needs a word. */
-export function bySoonest(a: Standing, b: Standing): number {
-  const key = (standing: Standing) =>
-    standing.wear === null ? "" : (standing.wear.likely ?? "9999-12-31");
+export function bySoonest(a: FilterStatus, b: FilterStatus): number {
+  const key = (filterStatus: FilterStatus) =>
+    filterStatus.wear === null ? "" : (filterStatus.wear.likely ?? "9999-12-31");
   return key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0;
 }

@@ -1,6 +1,7 @@
 import { runDays, type Measured } from "../climate/run-hours";
 import { fromDay, toDay } from "../quantities/plain-date";
-import type { AirSystem, HomeBook, ScopedDriver } from "../inventory/inventory";
+import type { AirSystem, ScopedDriver } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** What is taken of the usual hours where nobody said how far the machines were turned down. */
 export const USUAL_AWAY_SHARE = 0.5;
@@ -10,15 +11,15 @@ const OPEN_END_DAYS = 120;
 const LONGEST_AWAY_DAYS = 3650;
 
 /** Hours that a meter really read. */
-export const measuredOf = (book: HomeBook, system: AirSystem): Measured[] =>
-  book.measured.filter((entry) => entry.systemId === system.id);
+export const measuredOf = (snapshot: HomeSnapshot, system: AirSystem): Measured[] =>
+  snapshot.measured.filter((entry) => entry.systemId === system.id);
 
 /**
  * The hours of the days on which the house is left alone: the model’s, at the share its machines are
  * left running. They stand before what a meter read, which counts for more.
  */
 function hoursAway(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   system: AirSystem,
   drivers: readonly ScopedDriver[],
 ): Measured[] {
@@ -28,15 +29,15 @@ function hoursAway(
       const last = to ? toDay(to) : toDay(from!) + OPEN_END_DAYS;
       // However long ago it began, no filter is asked about more than this.
       const first = Math.max(toDay(from!), last - LONGEST_AWAY_DAYS);
-      const { climate } = book.home;
-      const { run } = runDays(climate, book.actuals, system.equipment, [], first, last);
+      const { climate } = snapshot.home;
+      const { run } = runDays(climate, snapshot.actuals, system.equipment, [], first, last);
       return Array.from(run, (hours, i) => ({ date: fromDay(first + i), hours: fraction * hours }));
     });
 }
 
 /** Every day whose hours are known otherwise than by the model: away, and above that as measured. */
 export const hoursOf = (
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   system: AirSystem,
   drivers: readonly ScopedDriver[],
-): Measured[] => [...hoursAway(book, system, drivers), ...measuredOf(book, system)];
+): Measured[] => [...hoursAway(snapshot, system, drivers), ...measuredOf(snapshot, system)];

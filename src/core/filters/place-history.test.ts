@@ -9,7 +9,7 @@ import {
   wearOfPlace,
   wearSummaryOfPlace,
   type PlaceContext,
-  type Stint,
+  type InstalledPeriod,
 } from "./place-history";
 
 const today = plainDate("2026-03-14");
@@ -26,7 +26,7 @@ const context = (lifeShare: number): PlaceContext => ({
   lifeShare,
 });
 const grades = ["light", "grey", "loaded", "blocked"] as const;
-const stint = fc.record({
+const installedPeriod = fc.record({
   media: fc.constantFrom(...MEDIA_KINDS),
   age: fc.integer({ min: 3, max: 40 }),
   looks: fc.uniqueArray(
@@ -39,7 +39,7 @@ type Drawn = {
   age: number;
   looks: { ago: number; grade: (typeof grades)[number] }[];
 };
-const stintsOf = ({ media, age, looks }: Drawn): Stint[] => [
+const installedPeriodsOf = ({ media, age, looks }: Drawn): InstalledPeriod[] => [
   {
     startedOn: addDays(today, -age),
     reliefs: [],
@@ -67,10 +67,10 @@ const stintsOf = ({ media, age, looks }: Drawn): Stint[] => [
 describe("a place whose filters go early", () => {
   it("learns the same, and is never due later", () => {
     fc.assert(
-      fc.property(stint, (drawn) => {
-        const stints = stintsOf(drawn);
-        const whole = wearSummaryOfPlace(context(1), stints, today)!;
-        const short = wearSummaryOfPlace(context(SHORTER_LIFE_SHARE), stints, today)!;
+      fc.property(installedPeriod, (drawn) => {
+        const installedPeriods = installedPeriodsOf(drawn);
+        const whole = wearSummaryOfPlace(context(1), installedPeriods, today)!;
+        const short = wearSummaryOfPlace(context(SHORTER_LIFE_SHARE), installedPeriods, today)!;
         expect(short.belief.mu).toBeCloseTo(whole.belief.mu, 5);
         expect(short.belief.sd).toBeCloseTo(whole.belief.sd, 5);
         expect(short.looksUsed).toBe(whole.looksUsed);
@@ -84,12 +84,16 @@ describe("a place whose filters go early", () => {
 
   it("says the same in short, at length, and as a bare day", () => {
     fc.assert(
-      fc.property(stint, fc.constantFrom(1, SHORTER_LIFE_SHARE), (drawn, share) => {
-        const stints = stintsOf(drawn);
-        const { likely, early, late } = wearSummaryOfPlace(context(share), stints, today)!;
-        const long = wearOfPlace(context(share), stints, today)!;
+      fc.property(installedPeriod, fc.constantFrom(1, SHORTER_LIFE_SHARE), (drawn, share) => {
+        const installedPeriods = installedPeriodsOf(drawn);
+        const { likely, early, late } = wearSummaryOfPlace(
+          context(share),
+          installedPeriods,
+          today,
+        )!;
+        const long = wearOfPlace(context(share), installedPeriods, today)!;
         expect([long.early, long.likely, long.late]).toEqual([early, likely, late]);
-        expect(likelyOfPlace(context(share), stints, today)).toBe(likely);
+        expect(likelyOfPlace(context(share), installedPeriods, today)).toBe(likely);
       }),
       { numRuns: 40 },
     );
@@ -98,7 +102,7 @@ describe("a place whose filters go early", () => {
   it("is due by three quarters of its age where it hardly runs", () => {
     const still = { ...context(SHORTER_LIFE_SHARE) };
     still.equipment = { ...still.equipment, heats: false, cools: false };
-    const [one] = stintsOf({ media: "pleated-25", age: 10, looks: [] });
+    const [one] = installedPeriodsOf({ media: "pleated-25", age: 10, looks: [] });
     const { likely, limitedBy } = wearSummaryOfPlace(still, [one!], today)!;
     // 120 days, less a quarter: 90 from the day it went in.
     expect(MEDIA["pleated-25"].maxAgeDays).toBe(120);

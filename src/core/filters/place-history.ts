@@ -22,7 +22,7 @@ export type PlaceContext = {
 export const SHORTER_LIFE_SHARE = 0.75;
 
 /** From one fitting or cleaning to the next: what was in place, and how it was seen. */
-export type Stint = {
+export type InstalledPeriod = {
   startedOn: PlainDate;
   slot: WearSlot;
   looks: WearLook[];
@@ -34,30 +34,33 @@ const HORIZON_DAYS = 1095;
 
 function inputOf(
   { lifeShare: _, ...context }: PlaceContext,
-  stint: Stint,
+  installedPeriod: InstalledPeriod,
   today: PlainDate,
   belief: Belief,
   horizonDays: number,
 ): WearInput {
   return {
     today,
-    fittedOn: stint.startedOn,
+    fittedOn: installedPeriod.startedOn,
     ...context,
-    slot: stint.slot,
+    slot: installedPeriod.slot,
     belief,
-    looks: stint.looks,
-    reliefs: stint.reliefs,
+    looks: installedPeriod.looks,
+    reliefs: installedPeriod.reliefs,
     horizonDays,
   };
 }
 
 /** What the filters before the last one taught about this place. */
-export function priorBelief(context: PlaceContext, stints: readonly Stint[]): Belief {
+export function priorBelief(
+  context: PlaceContext,
+  installedPeriods: readonly InstalledPeriod[],
+): Belief {
   let belief = FIRST_BELIEF;
-  for (let i = 0; i + 1 < stints.length; i++) {
-    const stint = stints[i]!;
-    const ended = stints[i + 1]!.startedOn;
-    belief = carried(beliefAfter(inputOf(context, stint, ended, belief, 0)));
+  for (let i = 0; i + 1 < installedPeriods.length; i++) {
+    const installedPeriod = installedPeriods[i]!;
+    const ended = installedPeriods[i + 1]!.startedOn;
+    belief = carried(beliefAfter(inputOf(context, installedPeriod, ended, belief, 0)));
   }
   return belief;
 }
@@ -89,28 +92,28 @@ function inputNow(context: PlaceContext, plain: WearInput): WearInput {
 
 const plainInput = (
   context: PlaceContext,
-  stints: readonly Stint[],
-  last: Stint,
+  installedPeriods: readonly InstalledPeriod[],
+  last: InstalledPeriod,
   today: PlainDate,
-) => inputOf(context, last, today, priorBelief(context, stints), HORIZON_DAYS);
+) => inputOf(context, last, today, priorBelief(context, installedPeriods), HORIZON_DAYS);
 
 /** What the engine is asked of the filter in place; null before the first was fitted. */
 export function wearInputNow(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
 ): WearInput | null {
-  const last = stints.at(-1);
-  return last ? inputNow(context, plainInput(context, stints, last, today)) : null;
+  const last = installedPeriods.at(-1);
+  return last ? inputNow(context, plainInput(context, installedPeriods, last, today)) : null;
 }
 
 /** How the filter now in place wears; null before the first was fitted. Stints in date order. */
 export function wearOfPlace(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
 ): WearResult | null {
-  const input = wearInputNow(context, stints, today);
+  const input = wearInputNow(context, installedPeriods, today);
   return input && wear(input);
 }
 
@@ -124,12 +127,12 @@ export type PlaceSummary = WearSummary & {
 /** The same without its days: all that most screens show. */
 export function wearSummaryOfPlace(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
 ): PlaceSummary | null {
-  const last = stints.at(-1);
+  const last = installedPeriods.at(-1);
   if (!last) return null;
-  const plain = plainInput(context, stints, last, today);
+  const plain = plainInput(context, installedPeriods, last, today);
   const whole = wearSummary(plain);
   if (context.lifeShare === 1) return { ...whole, likelyAtWholeLife: null, input: plain };
   const input = inputNow(context, plain);
@@ -145,22 +148,22 @@ export function wearSummaryOfPlace(
 /** Only the likely due day of the filter in place, after all that was seen of it. */
 export function likelyOfPlace(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
 ): PlainDate | null {
-  const last = stints.at(-1);
+  const last = installedPeriods.at(-1);
   if (!last) return null;
-  const plain = plainInput(context, stints, last, today);
+  const plain = plainInput(context, installedPeriods, last, today);
   return likelyDue({ ...inputNow(context, plain), belief: beliefAfter(plain) });
 }
 
-/** The likely due day of the filter in place if the place loaded just as the book says. */
-export function dueAtBookPace(
+/** The likely due day of the filter in place if the place loaded just as rated. */
+export function dueAtRatedPace(
   context: PlaceContext,
-  stints: readonly Stint[],
+  installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
 ): PlainDate | null {
-  const last = stints.at(-1);
+  const last = installedPeriods.at(-1);
   if (!last) return null;
   const plain = inputOf(context, { ...last, looks: [] }, today, FIRST_BELIEF, HORIZON_DAYS);
   return likelyDue(inputNow(context, plain));

@@ -13,15 +13,15 @@ const MOST_REASONS = 3;
 const BREATHING = "easier breathing";
 
 /**
- * What moved a due date away from the book, the strongest first: drivers, weather, and the place's
- * own factor, which is what the due day at the book's pace is compared for. `wholeLife` is the likely
+ * What moved a due date away from its rated life, the strongest first: drivers, weather, and the place's
+ * own factor, which is what the due day at the rated pace is compared for. `wholeLife` is the likely
  * day without the quarter taken off for lungs.
  */
 export function reasonsOf(
   result: WearSummary,
   wordsFor: (driver: { id?: string | undefined; kind: DriverKind }) => string,
   weather: string | null,
-  bookPace: PlainDate | null,
+  ratedPace: PlainDate | null,
   wholeLife: PlainDate | null = null,
 ): Reason[] {
   // Where age sets the day nothing moves it; what loads the filter meanwhile is named all the same.
@@ -33,8 +33,8 @@ export function reasonsOf(
   );
   if (weather && (result.weatherDays || isByAge))
     reasons.push({ words: weather, daysSooner: result.weatherDays ?? 0 });
-  if (result.likely && bookPace && bookPace !== result.likely)
-    reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, bookPace) });
+  if (result.likely && ratedPace && ratedPace !== result.likely)
+    reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, ratedPace) });
   if (result.likely && wholeLife && wholeLife !== result.likely)
     reasons.push({ words: BREATHING, daysSooner: daysFrom(result.likely, wholeLife) });
   return reasons.sort((a, b) => Math.abs(b.daysSooner) - Math.abs(a.daysSooner));
@@ -70,7 +70,7 @@ function ageSentence(likely: PlainDate, age: AgeFacts, reasons: readonly Reason[
 }
 
 /**
- * Why a due date is not the book's, as a sentence: “2 weeks sooner than the book: clay dust alone 9
+ * Why a due date is not the rated one, as a sentence: “2 weeks sooner than the book: clay dust alone 9
  * days, a cold January 4 days.”
  */
 export function reasonSentence(
@@ -124,7 +124,7 @@ const SLOWER: readonly [upTo: number, words: string][] = [
   [0.85, "three quarters as fast as"],
 ];
 
-/** “about half as fast as the book says”, “about 1.8 times as fast”, or a little either way. */
+/** “about half as fast as rated”, “about 1.8 times as fast”, or a little either way. */
 export function factorWords(belief: Belief): string {
   const k = Math.exp(belief.mu);
   if (Math.abs(k - 1) < 0.05) return "about as fast as the book says";

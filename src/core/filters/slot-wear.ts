@@ -2,20 +2,18 @@ import type { PlainDate } from "../quantities/plain-date";
 import { isRound } from "../quantities/size";
 import { FINAL_RATIO } from "./belief";
 import type { Driver, DriverKind } from "./drivers";
-import { SHORTER_LIFE_SHARE, wearOfPlace, type PlaceContext, type Stint } from "./place-history";
+import {
+  SHORTER_LIFE_SHARE,
+  wearOfPlace,
+  type PlaceContext,
+  type InstalledPeriod,
+} from "./place-history";
 import { RELIEF_SHARE, type WearResult, type WearSlot } from "./wear-schema";
 import { driverSchema } from "./drivers";
 import { ductCleanings } from "../history/duct-cleanings";
 import { hoursOf } from "./hours-away";
-import { historyOf } from "../history/record";
-import type {
-  AirSystem,
-  FilterSlot,
-  HomeBook,
-  Item,
-  ScopedDriver,
-  Unit,
-} from "../inventory/inventory";
+import type { AirSystem, FilterSlot, Item, ScopedDriver, Unit } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** Whether a driver's scope takes in a slot of an air system. */
 function reaches(
@@ -53,10 +51,10 @@ export function engineDriver(driver: DustDriver): Driver {
   });
 }
 
-export function driversOf(book: HomeBook, slot: FilterSlot): ScopedDriver[] {
-  const unit = book.units.find((each) => each.id === slot.unitId);
+export function driversOf(snapshot: HomeSnapshot, slot: FilterSlot): ScopedDriver[] {
+  const unit = snapshot.units.find((each) => each.id === slot.unitId);
   const roomId = slot.roomId ?? unit?.roomId;
-  return book.drivers.filter((driver) => reaches(driver, slot, roomId, unit?.systemId ?? ""));
+  return snapshot.drivers.filter((driver) => reaches(driver, slot, roomId, unit?.systemId ?? ""));
 }
 
 /** Whether somebody whose breathing is troubled breathes what this filter lets through, today. */
@@ -73,26 +71,30 @@ function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: 
   );
 }
 
-export const systemOf = (book: HomeBook, unit: Unit): AirSystem | undefined =>
-  book.systems.find((each) => each.id === unit.systemId);
+export const systemOf = (snapshot: HomeSnapshot, unit: Unit): AirSystem | undefined =>
+  snapshot.systems.find((each) => each.id === unit.systemId);
 
 /** The dust of duct cleanings that are in the record, where air of ducts passes. */
-function ductDust(book: HomeBook, system: AirSystem): Driver[] {
+function ductDust(snapshot: HomeSnapshot, system: AirSystem): Driver[] {
   if (!system.ducted) return [];
-  return ductCleanings(book).map((on) => ({ kind: "duct-cleaning", on, id: `ducts-${on}` }));
+  return ductCleanings(snapshot).map((on) => ({ kind: "duct-cleaning", on, id: `ducts-${on}` }));
 }
 
-export function contextOf(book: HomeBook, slot: FilterSlot, today: PlainDate): PlaceContext {
-  const unit = book.units.find((each) => each.id === slot.unitId);
-  const system = unit && systemOf(book, unit);
+export function contextOf(
+  snapshot: HomeSnapshot,
+  slot: FilterSlot,
+  today: PlainDate,
+): PlaceContext {
+  const unit = snapshot.units.find((each) => each.id === slot.unitId);
+  const system = unit && systemOf(snapshot, unit);
   if (!system) throw new Error(`contextOf: slot ${slot.id} has no air system`);
-  const drivers = driversOf(book, slot);
+  const drivers = driversOf(snapshot, slot);
   return {
-    climate: book.home.climate,
-    actuals: book.actuals,
+    climate: snapshot.home.climate,
+    actuals: snapshot.actuals,
     equipment: system.equipment,
-    measured: hoursOf(book, system, drivers),
-    drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(book, system)],
+    measured: hoursOf(snapshot, system, drivers),
+    drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(snapshot, system)],
     lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
   };
 }
@@ -124,15 +126,15 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
 export const VACUUM = "vacuum";
 
 /** From each fitting or cleaning of a part to the next, with the looks and reliefs between. */
-export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
-  const stints: Stint[] = [];
-  const history = historyOf(book, slot.id);
+export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): InstalledPeriod[] {
+  const installedPeriods: InstalledPeriod[] = [];
+  const history = snapshot.history.ofPart(slot.id);
   // What was seen before somebody had it forgotten teaches nothing any more.
   const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
   const starts = history.filter((event) => event.kind === "fitted" || event.kind === "cleaned");
   starts.forEach((start, i) => {
     const until = starts[i + 1]?.date;
-    const item = book.items.find((each) => each.id === start.itemId);
+    const item = snapshot.items.find((each) => each.id === start.itemId);
     const looks = history.filter(
       (event) =>
         event.kind === "look" &&
@@ -148,7 +150,7 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
         date > start.date &&
         (until === undefined || date < until),
     );
-    stints.push({
+    installedPeriods.push({
       startedOn: start.date,
       reliefs: vacuumed.map(({ date }) => ({ date, share: RELIEF_SHARE })),
       slot: wearSlotOf(slot, item),
@@ -162,9 +164,13 @@ export function stintsOf(book: HomeBook, slot: FilterSlot): Stint[] {
       }),
     });
   });
-  return stints;
+  return installedPeriods;
 }
 
 /** How the filter in a slot stands; null when none was ever recorded. */
-export const wearOfSlot = (book: HomeBook, slot: FilterSlot, today: PlainDate): WearResult | null =>
-  wearOfPlace(contextOf(book, slot, today), stintsOf(book, slot), today);
+export const wearOfSlot = (
+  snapshot: HomeSnapshot,
+  slot: FilterSlot,
+  today: PlainDate,
+): WearResult | null =>
+  wearOfPlace(contextOf(snapshot, slot, today), installedPeriodsOf(snapshot, slot), today);

@@ -130,7 +130,7 @@ describe("wear at ten hours a day, by hand", () => {
     expect(result.percentNow).toBe(0);
   });
 
-  it("leaves weather and dust out of the book", () => {
+  it("leaves weather and dust out of the rated day", () => {
     const measured = [
       { date: "2026-01-18", hours: 24 },
       { date: "2026-01-19", hours: 24 },
@@ -155,7 +155,7 @@ describe("wear in a real winter, against an independent calculation", () => {
     });
   });
 
-  it("with one look: light grey where the book expected 0.6456", () => {
+  it("with one look: light grey where it is rated at 0.6456", () => {
     // Prior and look weigh the same (s 0.40 both): mu = (ln 0.30 − ln 0.645637)/2, sd = 0.4/√2.
     const result = of({ drivers: dogAndClay, looks: [{ date: "2026-02-10", grade: "light" }] });
     expect(result).toMatchObject({
@@ -323,7 +323,7 @@ describe("learning", () => {
   });
 
   it("believes a gauge before an eye", () => {
-    // 60 Pa over 30 clean at ratio 2 is a load of 1 with s 0.20; the book says 0.5 after 27.5 days.
+    // 60 Pa over 30 clean at ratio 2 is a load of 1 with s 0.20; rated it is at 0.5 after 27.5 days.
     const look = { date: "2026-02-15", grade: "clean", pressureDropPa: 60 };
     const result = ten({ slot: { ...slot, cleanDropPa: 30 }, looks: [look] });
     // L1 = 28·10/550 = 0.509091; mu = 25·(0 − ln 0.509091)/(6.25 + 25) = 0.540103

@@ -24,7 +24,7 @@ import type { WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
 /** How far the area of a slot may stretch or shorten the life of its filter. */
 const LEAST_AREA_FACTOR = 0.5;
 const MOST_AREA_FACTOR = 2;
-/** Below this book load a look says nothing of the place: the filter was still new. */
+/** Below this rated load a look says nothing of the place: the filter was still new. */
 const LEAST_LOAD_TO_LEARN = 0.05;
 /** A day on which a cleaned filter ages: it ran at least this long, h. */
 const HOURS_THAT_AGE = 1;
@@ -177,9 +177,9 @@ function learnt(input: WearInput, { load, beforeRelief }: Loads): { belief: Beli
     .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
   for (const look of looks) {
     const index = toDay(look.date) - fitted;
-    const bookLoad = beforeRelief.get(index) ?? load[index]!;
-    if (!reaches(bookLoad, LEAST_LOAD_TO_LEARN)) continue;
-    belief = learn(belief, seenAt(look, input.slot), bookLoad);
+    const ratedLoad = beforeRelief.get(index) ?? load[index]!;
+    if (!reaches(ratedLoad, LEAST_LOAD_TO_LEARN)) continue;
+    belief = learn(belief, seenAt(look, input.slot), ratedLoad);
     used++;
   }
   return { belief, used };
@@ -322,18 +322,8 @@ export type WearSummary = Omit<WearResult, "days">;
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
  */
-export function wearSummary(input: WearInput): WearSummary {
-  let summary = summaries.get(input);
-  if (!summary) {
-    const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
-    summary = summaryOf(input, course);
-    summaries.set(input, summary);
-  }
-  return summary;
-}
-
-/** The same question is asked by a slot’s sheet, its job and the lintel: it is answered once. */
-const summaries = new WeakMap<WearInput, WearSummary>();
+export const wearSummary = (input: WearInput): WearSummary =>
+  summaryOf(input, courseTo(input, weatherOf(input), input.drivers, decisiveDay(input)));
 
 function summaryOf(input: WearInput, real: Course): WearSummary {
   const fitted = toDay(input.fittedOn);
@@ -357,7 +347,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
 
   const hasWeather = input.actuals.length > 0 || input.measured.length > 0;
   const normal = hasWeather ? courseTo(input, NO_WEATHER, input.drivers, fitted + size - 1) : real;
-  const byTheBook = loads(normal.hours, new Float64Array(size).fill(1), rated);
+  const byRatedLife = loads(normal.hours, new Float64Array(size).fill(1), rated);
   const loadNow = real.load[toDay(input.today) - fitted] ?? 0;
 
   return {
@@ -373,7 +363,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
       kind: driver.kind,
       daysBroughtForward: sooner(withoutDriver(driver)),
     })),
-    bookDue: dateAt(dueByLoadOrAge({ ...byTheBook, ageDue: normal.ageDue }, 0)),
+    bookDue: dateAt(dueByLoadOrAge({ ...byRatedLife, ageDue: normal.ageDue }, 0)),
     weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, belief.mu)) : sooner(likely),
   };
 }

@@ -1,8 +1,10 @@
 import { actualsByDay, normals } from "../climate/climate";
 import { daysFrom, toDay } from "../quantities/plain-date";
 import { spanWords } from "../quantities/words";
-import type { FilterSlot, HistoryEvent, HomeBook } from "../inventory/inventory";
-import { standingOf } from "../filters/filter-status";
+import type { FilterSlot } from "../inventory/inventory";
+import type { HomeSnapshot } from "./home-snapshot";
+import type { HistoryEvent } from "./history-event";
+import { filterStatusOf } from "../filters/filter-status";
 
 /** What was so on the day a machine stopped, as far as the record knows. */
 export type BreakdownGround =
@@ -19,23 +21,26 @@ const STRAIN_K = 6;
  * done about it, and the weather.
  */
 export function breakdownGrounds(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   { unitId, date }: Pick<HistoryEvent, "unitId" | "date">,
 ): BreakdownGround[] {
-  const unit = book.units.find((each) => each.id === unitId);
+  const unit = snapshot.units.find((each) => each.id === unitId);
   if (!unit) return [];
-  const before: HomeBook = { ...book, events: book.events.filter((each) => each.date < date) };
-  const filters = book.slots.flatMap((slot): BreakdownGround[] => {
-    const of = book.units.find((each) => each.id === slot.unitId);
+  const before: HomeSnapshot = {
+    ...snapshot,
+    history: snapshot.history.without((each) => each.date >= date),
+  };
+  const filters = snapshot.slots.flatMap((slot): BreakdownGround[] => {
+    const of = snapshot.units.find((each) => each.id === slot.unitId);
     if (of?.systemId !== unit.systemId) return [];
-    const { wear } = standingOf(before, slot, date, () => "");
+    const { wear } = filterStatusOf(before, slot, date, () => "");
     if (!wear || wear.percentNow < NEARLY_FULL_PERCENT) return [];
     const over = wear.likely && wear.likely < date ? daysFrom(wear.likely, date) : null;
     return [{ kind: "filter", slot, percent: wear.percentNow, daysOver: over }];
   });
   const day = toDay(date);
-  const meanC = actualsByDay(book.actuals).get(day);
-  const usual = normals(book.home.climate.monthlyMeanC, day, day)[0]!;
+  const meanC = actualsByDay(snapshot.actuals, day, day).get(day);
+  const usual = normals(snapshot.home.climate.monthlyMeanC, day, day)[0]!;
   const strains = meanC !== undefined && Math.abs(meanC - usual) >= STRAIN_K;
   return [
     ...filters,
@@ -44,8 +49,8 @@ export function breakdownGrounds(
 }
 
 /** The grounds as words for the record: “its filter was 134 % full, 3 weeks over”. */
-export function breakdownWords(book: HomeBook, event: HistoryEvent): string[] {
-  return breakdownGrounds(book, event).map((ground) => {
+export function breakdownWords(snapshot: HomeSnapshot, event: HistoryEvent): string[] {
+  return breakdownGrounds(snapshot, event).map((ground) => {
     if (ground.kind === "weather") {
       const by = Math.round(Math.abs(ground.belowUsualK));
       return `a day ${by} K ${ground.belowUsualK > 0 ? "colder" : "warmer"} than usual`;

@@ -1,6 +1,5 @@
 import { judge, judgeInput, type Judgement } from "../readings/judge";
-import type { HistoryEvent, HomeBook, ReadingTaken } from "../inventory/inventory";
-import { effectiveHistory } from "./effective-history";
+import type { HistoryEvent, ReadingTaken } from "./history-event";
 
 /** A reading in the record, with what it comes to. */
 export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgement: Judgement };
@@ -14,18 +13,9 @@ function storedJudgement({ typed: _, ...taken }: ReadingTaken): Judgement | null
   return input.success ? judge(input.data) : null;
 }
 
-const known = new WeakMap<readonly HistoryEvent[], JudgedReading[]>();
-
-/** Every reading of a home that counts, judged, the oldest first; worked out once for a record. */
-export function readingsOf({ events }: Pick<HomeBook, "events">): JudgedReading[] {
-  let readings = known.get(events);
-  if (!readings) {
-    const taken = events.filter((event) => event.kind === "reading" || event.corrects);
-    readings = effectiveHistory(taken).flatMap((event) => {
-      const judgement = event.reading && storedJudgement(event.reading);
-      return event.reading && judgement ? [{ event, taken: event.reading, judgement }] : [];
-    });
-    known.set(events, readings);
-  }
-  return readings;
-}
+/** The readings among some entries, each with its verdict; what cannot be judged is left out. */
+export const judged = (events: readonly HistoryEvent[]): JudgedReading[] =>
+  events.flatMap((event) => {
+    const judgement = event.reading && storedJudgement(event.reading);
+    return event.reading && judgement ? [{ event, taken: event.reading, judgement }] : [];
+  });

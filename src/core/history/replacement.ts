@@ -1,16 +1,17 @@
 import { MEDIA, type MediaFacts } from "../filters/media";
-import type { FilterSlot, HistoryEvent, Item } from "../inventory/inventory";
+import type { FilterSlot, Item } from "../inventory/inventory";
+import type { HistoryEvent } from "./history-event";
 
-export type FittingIds = { event: string; item: string };
+export type ReplacementIds = { event: string; item: string };
 export type Happened = Pick<HistoryEvent, "date" | "recordedAt" | "runId" | "words" | "minutes">;
 
 /**
  * What a renewal adds to the record: a new item and its fitting, or, for a medium that is cleaned,
  * that the item which was in place went back.
  */
-export function fittingOf(
+export function replacementOf(
   slot: FilterSlot,
-  ids: FittingIds,
+  ids: ReplacementIds,
   happened: Happened,
   itemBefore?: string,
 ): { event: HistoryEvent; item: Item | null } {

@@ -1,7 +1,7 @@
 import { lengthWords, readLength } from "../quantities/length";
 import { plainDate } from "../quantities/plain-date";
 import { inSentence } from "../quantities/words";
-import { answerText, answerWords, readAnswers, type Question } from "./attribute";
+import { attributeText, attributeWords, readAttributes, type Attribute } from "./attribute";
 
 const today = plainDate("2026-03-14");
 
@@ -28,7 +28,7 @@ describe("a length", () => {
 });
 
 describe("answers", () => {
-  const questions: Question[] = [
+  const attributes: Attribute[] = [
     { key: "way", label: "Which way", kind: "choice", options: [{ value: "up", label: "upward" }] },
     { key: "near", label: "Near", kind: "yes-no" },
     { key: "size", label: "Size", kind: "text" },
@@ -38,16 +38,16 @@ describe("answers", () => {
     { key: "length", label: "Length", kind: "length" },
   ];
   const read = (typed: Record<string, string>) =>
-    readAnswers(questions, (key) => typed[key] ?? "", "us", today);
+    readAttributes(attributes, (key) => typed[key] ?? "", "us", today);
 
   it("are read, and what is left empty stays unknown", () => {
     expect(
       read({ way: "up", made: "2020-02-01", heads: "02", length: "21", size: " A-38 " }),
     ).toEqual({
-      answers: { way: "up", made: "2020-02-01", heads: "2", length: "6.4008", size: "A-38" },
+      attributes: { way: "up", made: "2020-02-01", heads: "2", length: "6.4008", size: "A-38" },
       problems: {},
     });
-    expect(read({})).toEqual({ answers: {}, problems: {} });
+    expect(read({})).toEqual({ attributes: {}, problems: {} });
   });
   it.each([
     [{ way: "down" }, "way", "Choose one of these."],
@@ -61,15 +61,15 @@ describe("answers", () => {
     expect(read(typed).problems).toEqual({ [key]: words });
   });
   it("may lie ahead where the question allows it", () => {
-    expect(read({ ends: "2030-01-01" }).answers).toEqual({ ends: "2030-01-01" });
+    expect(read({ ends: "2030-01-01" }).attributes).toEqual({ ends: "2030-01-01" });
   });
   it("are said in words, and typed again as they were meant", () => {
-    const by = (key: string) => questions.find((question) => question.key === key)!;
-    expect(answerWords(by("way"), "up", "us", today)).toBe("upward");
-    expect(answerWords(by("made"), "2020-02-01", "us", today)).toBe("Sat 1 Feb 2020");
-    expect(answerWords(by("length"), "6.4008", "us", today)).toBe("21 ft");
-    expect(answerText(by("length"), "6.4008", "metric")).toBe("6.4 m");
-    expect(answerText(by("heads"), "2", "us")).toBe("2");
+    const by = (key: string) => attributes.find((attribute) => attribute.key === key)!;
+    expect(attributeWords(by("way"), "up", "us", today)).toBe("upward");
+    expect(attributeWords(by("made"), "2020-02-01", "us", today)).toBe("Sat 1 Feb 2020");
+    expect(attributeWords(by("length"), "6.4008", "us", today)).toBe("21 ft");
+    expect(attributeText(by("length"), "6.4008", "metric")).toBe("6.4 m");
+    expect(attributeText(by("heads"), "2", "us")).toBe("2");
   });
 });
 

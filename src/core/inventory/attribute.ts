@@ -2,49 +2,51 @@ import { lengthWords, readLength, type UnitSystem } from "../quantities/length";
 import { EARLIEST_DAY, LATEST_DAY, readPlainDate, type PlainDate } from "../quantities/plain-date";
 import { dateWords } from "../quantities/words";
 
-/** Something worth asking about a unit or a part; what is not answered stays unknown. */
-/** `fact` names the answer on a sheet, where the question itself is too long. */
-export type Question = { key: string; label: string; fact?: string; hint?: string } & (
+/**
+ * Something worth knowing about a unit or a part. It is asked as a question; without an answer it
+ * stays unknown. `fact` names it on a sheet, where the question itself is too long.
+ */
+export type Attribute = { key: string; label: string; fact?: string; hint?: string } & (
   | { kind: "choice"; options: readonly { value: string; label: string }[] }
   | { kind: "yes-no" | "text" | "day" | "past-day" | "count" | "length" }
 );
 
-/** By question: a choice's value, “yes” or “no”, a day, a count, metres, or plain words. */
-export type Answers = Record<string, string>;
+/** What is known, by the key of the attribute: a choice's value, “yes” or “no”, a day, a count, metres, or plain words. */
+export type Attributes = Record<string, string>;
 
 const LONGEST_TEXT = 200;
 const MOST_COUNTED = 999;
 
-type Reading = { answers: Answers; problems: Record<string, string> };
+type Reading = { attributes: Attributes; problems: Record<string, string> };
 
-/** Reads what was typed at questions; an empty field is no answer, and no problem. */
-export function readAnswers(
-  questions: readonly Question[],
+/** Reads what was typed for each attribute; an empty field is no answer, and no problem. */
+export function readAttributes(
+  definitions: readonly Attribute[],
   typed: (key: string) => string,
   system: UnitSystem,
   today: PlainDate,
 ): Reading {
-  const answers: Answers = {};
+  const attributes: Attributes = {};
   const problems: Record<string, string> = {};
-  for (const question of questions) {
-    const text = typed(question.key).trim();
+  for (const attribute of definitions) {
+    const text = typed(attribute.key).trim();
     if (text === "") continue;
-    const read = readAnswer(question, text, system, today);
-    if ("problem" in read) problems[question.key] = read.problem;
-    else answers[question.key] = read.answer;
+    const read = readAttribute(attribute, text, system, today);
+    if ("problem" in read) problems[attribute.key] = read.problem;
+    else attributes[attribute.key] = read.answer;
   }
-  return { answers, problems };
+  return { attributes, problems };
 }
 
-function readAnswer(
-  question: Question,
+function readAttribute(
+  attribute: Attribute,
   text: string,
   system: UnitSystem,
   today: PlainDate,
 ): { answer: string } | { problem: string } {
-  switch (question.kind) {
+  switch (attribute.kind) {
     case "choice":
-      return question.options.some((option) => option.value === text)
+      return attribute.options.some((option) => option.value === text)
         ? { answer: text }
         : { problem: "Choose one of these." };
     case "yes-no":
@@ -70,7 +72,7 @@ function readAnswer(
       if (day < EARLIEST_DAY)
         return { problem: "That is before 1900. Write the year with four figures." };
       if (day > LATEST_DAY) return { problem: "That is too far ahead. Look at the year again." };
-      return question.kind === "past-day" && day > today
+      return attribute.kind === "past-day" && day > today
         ? { problem: "That day is still to come." }
         : { answer: day };
     }
@@ -78,19 +80,19 @@ function readAnswer(
 }
 
 /** An answer as its form field shows it again. */
-export const answerText = (question: Question, answer: string, system: UnitSystem): string =>
-  question.kind === "length" ? lengthWords(Number(answer), system) : answer;
+export const attributeText = (attribute: Attribute, answer: string, system: UnitSystem): string =>
+  attribute.kind === "length" ? lengthWords(Number(answer), system) : answer;
 
 /** An answer as it is read on a sheet. */
-export function answerWords(
-  question: Question,
+export function attributeWords(
+  attribute: Attribute,
   answer: string,
   system: UnitSystem,
   today: PlainDate,
 ): string {
-  switch (question.kind) {
+  switch (attribute.kind) {
     case "choice":
-      return question.options.find((option) => option.value === answer)?.label ?? answer;
+      return attribute.options.find((option) => option.value === answer)?.label ?? answer;
     case "length":
       return lengthWords(Number(answer), system);
     case "day":

@@ -6,14 +6,10 @@ import type { UnitSystem } from "../quantities/length";
 import type { PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { LengthUnit, SizeMm } from "../quantities/size";
-import type { Grade } from "../filters/belief";
 import type { AirSide, DriverKind } from "../filters/drivers";
 import type { Media } from "../filters/media";
-import type { JudgeInput } from "../readings/judge";
-import type { ReadingKind } from "../readings/reading-kinds";
 import type { Direction } from "./directions";
-import type { Answers } from "./attribute";
-import type { TaskSetting } from "../scheduling/task";
+import type { Attributes } from "./attribute";
 
 /** Where the whole house is shut off. */
 export const MAINS = ["water", "gas", "power"] as const;
@@ -104,8 +100,8 @@ export type Unit = {
   contactId?: string;
   access?: string;
   note?: string;
-  /** To the questions of its kind. */
-  answers: Answers;
+  /** By the attributes of its kind. */
+  attributes: Attributes;
   /** In the order in which they are shut. */
   shutOffs: ShutOff[];
   /** The step at which it was left half entered. */
@@ -126,7 +122,7 @@ export type Part = {
   place?: string;
   roomId?: string;
   note?: string;
-  answers: Answers;
+  attributes: Attributes;
   /** The day it was entered, once it is stored. */
   enteredOn?: PlainDate;
 };
@@ -208,73 +204,6 @@ export type DriverFacts = {
   label?: string;
 };
 export type ScopedDriver = DriverScope & DriverFacts & { id: string };
-
-/** What was measured or seen, in the unit it is judged in, and as it was typed. */
-export type ReadingTaken = Omit<JudgeInput, "kind"> & {
-  kind: ReadingKind;
-  typed?: { value: string; unit: string };
-};
-
-export const HISTORY_KINDS = [
-  "fitted",
-  "cleaned",
-  "done",
-  "look",
-  "reading",
-  "breakdown",
-  "forgotten",
-  "put-off",
-  "note",
-  "withdrawn",
-] as const;
-export type HistoryKind = (typeof HISTORY_KINDS)[number];
-export type HistoryEvent = {
-  id: string;
-  kind: HistoryKind;
-  unitId?: string;
-  partId?: string;
-  itemId?: string;
-  /** Which of the jobs of its place was done; the first of them where it does not say. */
-  taskKey?: string;
-  date: PlainDate;
-  recordedAt: string;
-  corrects?: string;
-  runId?: string;
-  words?: string;
-  minutes?: number;
-  costMinor?: number;
-  /** Of a job put off: when to try again. */
-  until?: PlainDate;
-  look?: { grade?: Grade; pressureDropPa?: number };
-  reading?: ReadingTaken;
-};
-
-/** A home with everything that due dates follow from. */
-export type HomeBook = {
-  home: Home;
-  levels: Level[];
-  rooms: Room[];
-  registers: Register[];
-  contacts: Contact[];
-  systems: AirSystem[];
-  /** In service, or being entered. */
-  units: Unit[];
-  /** Out of service; their parts are kept with those of the others. */
-  retired: Unit[];
-  /** Of the units in service. */
-  slots: FilterSlot[];
-  retiredSlots: FilterSlot[];
-  /** Every other part, of all units. */
-  parts: Part[];
-  items: Item[];
-  drivers: ScopedDriver[];
-  /** What was changed of the jobs that come round. */
-  tasks: TaskSetting[];
-  /** Everything recorded, and what corrects it, in the order recorded. */
-  events: HistoryEvent[];
-  actuals: { date: PlainDate; meanC: number }[];
-  measured: { systemId: string; date: PlainDate; hours: number }[];
-};
 
 /** The isolator that a unit's first electric shut-off is. */
 export function isolatorOf(unit: Unit): EndKind {

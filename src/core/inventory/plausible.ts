@@ -5,7 +5,9 @@ import type { Unit } from "./inventory";
 const OLDER_BY_DAYS = 366;
 
 /** The day before which nothing can have been fitted in a unit: long before it was made or came here. */
-export function earliestFitting(unit: Pick<Unit, "fittedOn" | "answers">): PlainDate | null {
-  const made = readPlainDate(unit.answers["made-on"] ?? "") ?? unit.fittedOn;
+export function earliestInstallation(
+  unit: Pick<Unit, "fittedOn" | "attributes">,
+): PlainDate | null {
+  const made = readPlainDate(unit.attributes["made-on"] ?? "") ?? unit.fittedOn;
   return made ? addDays(made, -OLDER_BY_DAYS) : null;
 }

@@ -13,11 +13,11 @@ export const ROOF_SAFE = "roof-safe";
  * until somebody says otherwise; a grille in a ceiling wants a ladder wherever its machine stands.
  */
 export function reachOf(unit: Unit | undefined, slot?: FilterSlot): Reach {
-  const said = REACHES.find((each) => each === unit?.answers[REACHED]);
+  const said = REACHES.find((each) => each === unit?.attributes[REACHED]);
   const reach = said ?? (unit?.kind === "rooftop" ? "roof" : "floor");
   return reach === "floor" && slot?.slotPlace === "ceiling-grille" ? "ladder" : reach;
 }
 
 /** Whether work there is for licensed or building staff: a roof nobody called safely reached. */
 export const isRoofWork = (unit: Unit | undefined): boolean =>
-  reachOf(unit) === "roof" && unit?.answers[ROOF_SAFE] !== "yes";
+  reachOf(unit) === "roof" && unit?.attributes[ROOF_SAFE] !== "yes";

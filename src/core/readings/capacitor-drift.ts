@@ -1,13 +1,13 @@
 import { seasonDays } from "../climate/climate";
 import { fromDay, toDay, type PlainDate } from "../quantities/plain-date";
-import { CAPACITOR_SCHOOLS } from "./judge";
+import { CAPACITOR_STRATEGIES } from "./judge";
 import { trend } from "./trend";
 import type { JudgedReading } from "../history/readings-taken";
-import type { HomeBook } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
-/** What a capacitor’s `after` cadence waits for: the day by which a drifting one is to be replaced. */
+/** What a capacitor’s `after` trigger waits for: the day by which a drifting one is to be replaced. */
 export const DRIFTING_OUT = "drifting-out";
-/** The question at the capacitor, and the answer that follows the drifting school. */
+/** The attribute of the capacitor, and the value that follows the drifting strategy. */
 export const REPLACE_WHEN = { key: "replace-when", drifting: "drifting" } as const;
 
 /** Replaced three weeks before the heat; our choice, as the outdoor coil’s rinsing. */
@@ -25,11 +25,11 @@ export type Drift = {
 };
 
 /**
- * The drifting school: what leaves its label’s limit before a cooling season is over goes before
+ * The drifting strategy: what leaves its label’s limit before a cooling season is over goes before
  * that season. Null where fewer than two values are known, it holds, or no summer is warm.
  */
 export function driftOf(
-  { home }: Pick<HomeBook, "home">,
+  { home }: Pick<HomeSnapshot, "home">,
   readings: readonly JudgedReading[],
 ): Drift | null {
   const series = readings.flatMap(({ event, taken }) =>
@@ -37,7 +37,7 @@ export function driftOf(
   );
   const last = readings.at(-1);
   if (!last || series.length < 2 || typeof last.taken.rated !== "number") return null;
-  const limit = last.taken.rated * (1 - CAPACITOR_SCHOOLS.label / 100);
+  const limit = last.taken.rated * (1 - CAPACITOR_STRATEGIES.label / 100);
   const { crossing } = trend({ series, limit, direction: "below" });
   if (!crossing?.likely) return null;
   const cross = Math.max(toDay(crossing.likely), toDay(last.event.date));

@@ -1,7 +1,7 @@
 import { humidityLimit } from "../calculators/humidity-limit";
 import { actualsByDay, normalOn } from "../climate/climate";
 import { toDay, type PlainDate } from "../quantities/plain-date";
-import type { HomeBook } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** How warm rooms are kept, °C; our choice. */
 const ROOM_C = 21;
@@ -13,10 +13,11 @@ const ROOM_C = 21;
  * @source docs/sources.md#humidity
  */
 export function fogLimitOn(
-  { home, actuals }: Pick<HomeBook, "home" | "actuals">,
+  { home, actuals }: Pick<HomeSnapshot, "home" | "actuals">,
   date: PlainDate,
 ): number {
   const day = toDay(date);
-  const outdoorC = actualsByDay(actuals).get(day) ?? normalOn(home.climate.monthlyMeanC, day);
+  const outdoorC =
+    actualsByDay(actuals, day, day).get(day) ?? normalOn(home.climate.monthlyMeanC, day);
   return humidityLimit({ indoorC: ROOM_C, outdoorC, uValue: "double", indoorRh: undefined }).rhMax;
 }

@@ -16,8 +16,8 @@ import {
   type Verdict,
 } from "./reading-kinds";
 
-/** Two schools of when a capacitor goes: beyond its label (usually 6 %), or beyond 10 %. */
-export const CAPACITOR_SCHOOLS = { label: 6, general: 10 } as const;
+/** Two strategies of when a capacitor goes: beyond its label (usually 6 %), or beyond 10 %. */
+export const CAPACITOR_STRATEGIES = { label: 6, general: 10 } as const;
 export const READING_FLAGS = ["bulged", "leaking", "return-shut"] as const;
 
 const ratedSchema = z.union([
@@ -38,7 +38,7 @@ const judgedBy = {
     }),
     { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined },
   ),
-  school: optional(z.enum(Object.keys(CAPACITOR_SCHOOLS) as ["label", "general"])),
+  school: optional(z.enum(Object.keys(CAPACITOR_STRATEGIES) as ["label", "general"])),
   flags: withDefault(z.array(z.enum(READING_FLAGS)), []),
   mode: optional(z.enum(["open", "loaded"])),
 };
@@ -115,7 +115,7 @@ function groundsOf({ kind, rated, limits, school, flags, mode }: JudgeInput): Gr
   return {
     rated: typeof rated === "number" ? rated : (usual ?? null),
     range: typeof rated === "object" ? rated : null,
-    tolerancePercent: limits.tolerancePercent ?? CAPACITOR_SCHOOLS[school ?? "label"],
+    tolerancePercent: limits.tolerancePercent ?? CAPACITOR_STRATEGIES[school ?? "label"],
     finalRatio: limits.finalRatio ?? 2,
     fogLimit: limits.fogLimit ?? null,
     mode: mode ?? "open",

@@ -91,7 +91,7 @@ function nested(sound: Span, watch: Span, stop: (value: number) => boolean = () 
   };
 }
 
-const around = (middle: number, by: number): Span => ({ low: middle - by, high: middle + by });
+const spanAround = (middle: number, by: number): Span => ({ low: middle - by, high: middle + by });
 const ofRated = (grounds: Grounds): number => {
   if (grounds.rated === null) throw new Error("judge: a rated value is needed");
   return grounds.rated;
@@ -127,7 +127,7 @@ export const MEASURED_KINDS = {
     bands: (grounds) => {
       const rated = ofRated(grounds);
       const allowed = (rated * grounds.tolerancePercent) / 100;
-      return nested(around(rated, CAPACITOR_SOUND_SHARE * allowed), around(rated, allowed));
+      return nested(spanAround(rated, CAPACITOR_SOUND_SHARE * allowed), spanAround(rated, allowed));
     },
   },
   "motor-amps": {
@@ -209,7 +209,7 @@ export const MEASURED_KINDS = {
     unit: "K",
     accepts: { min: -40, max: 40 },
     rated: "none",
-    bands: () => nested(around(0, 1), around(0, 2)),
+    bands: () => nested(spanAround(0, 1), spanAround(0, 2)),
   },
   "heat-recovery-efficiency": {
     unit: "1",
@@ -235,13 +235,13 @@ export const MEASURED_KINDS = {
     unit: "K",
     accepts: { min: -5, max: 60 },
     rated: "value",
-    bands: (grounds) => nested(around(ofRated(grounds), 3), around(ofRated(grounds), 5)),
+    bands: (grounds) => nested(spanAround(ofRated(grounds), 3), spanAround(ofRated(grounds), 5)),
   },
   "subcooling-k": {
     unit: "K",
     accepts: { min: -5, max: 60 },
     rated: "value",
-    bands: (grounds) => nested(around(ofRated(grounds), 3), around(ofRated(grounds), 5)),
+    bands: (grounds) => nested(spanAround(ofRated(grounds), 3), spanAround(ofRated(grounds), 5)),
   },
   "alarm-age-years": {
     unit: "yr",

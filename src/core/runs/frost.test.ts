@@ -1,5 +1,5 @@
 import { plainDate } from "../quantities/plain-date";
-import { book } from "../../../tests/demo-book";
+import { snapshot } from "../../../tests/demo-snapshot";
 import type { HomeEnd } from "./home-ends";
 import { freezesOn, offInFrost } from "./frost";
 
@@ -11,7 +11,7 @@ const end = (unit: string, kind: HomeEnd["end"]): HomeEnd => ({
   blockedBy: [],
   isDrying: false,
 });
-const usual = { ...book, actuals: [] };
+const usual = { ...snapshot, actuals: [] };
 const january = plainDate("2026-01-15");
 const july = plainDate("2026-07-15");
 
@@ -32,7 +32,7 @@ describe("a machine left off in frost", () => {
   });
   it("goes by a day that was noted of late before it goes by the usual one", () => {
     const noted = (date: string, meanC: number) => ({
-      ...book,
+      ...snapshot,
       actuals: [{ date: plainDate(date), meanC }],
     });
     // −9 is usual in mid-January.

@@ -3,7 +3,8 @@ import { isIsolator } from "./loose-ends";
 import { daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
 import type { HomeEnd } from "./home-ends";
 import { systemOf } from "../filters/slot-wear";
-import type { HomeBook, Unit } from "../inventory/inventory";
+import type { Unit } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** Below this mean a night freezes: half a usual day's range above it, °C. Our choice. */
 const FREEZES_BELOW_C = 3;
@@ -11,19 +12,23 @@ const FREEZES_BELOW_C = 3;
 const OBSERVED_DAYS = 2;
 
 /** Whether the night of a day is likely to freeze, by what was observed of late, else by the normals. */
-export function freezesOn(book: HomeBook, today: PlainDate): boolean {
-  const last = book.actuals.at(-1);
+export function freezesOn(snapshot: HomeSnapshot, today: PlainDate): boolean {
+  const last = snapshot.actuals.at(-1);
   const isFresh = last !== undefined && Math.abs(daysFrom(last.date, today)) <= OBSERVED_DAYS;
-  const meanC = isFresh ? last.meanC : normalOn(book.home.climate.monthlyMeanC, toDay(today));
+  const meanC = isFresh ? last.meanC : normalOn(snapshot.home.climate.monthlyMeanC, toDay(today));
   return meanC < FREEZES_BELOW_C;
 }
 
 /** The machines that heat and are off, in frost, with the power or the gas that they wait for. */
-export function offInFrost(book: HomeBook, open: readonly HomeEnd[], today: PlainDate): Unit[] {
-  if (!freezesOn(book, today)) return [];
-  return book.units.filter(
+export function offInFrost(
+  snapshot: HomeSnapshot,
+  open: readonly HomeEnd[],
+  today: PlainDate,
+): Unit[] {
+  if (!freezesOn(snapshot, today)) return [];
+  return snapshot.units.filter(
     (unit) =>
-      systemOf(book, unit)?.equipment.heats === true &&
+      systemOf(snapshot, unit)?.equipment.heats === true &&
       open.some((end) => end.unit === unit.id && (isIsolator(end) || end.end === "gas-shut")),
   );
 }

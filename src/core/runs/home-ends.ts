@@ -1,5 +1,5 @@
 import type { EndEntry, LooseEnds, OpenEnd } from "./loose-ends";
-import { inStep, safeEnds } from "./loose-ends";
+import { withSteadyTimes, safeEnds } from "./loose-ends";
 import { endWordsOf } from "./run";
 import type { RunJob, RunState } from "./run-state";
 
@@ -25,7 +25,7 @@ const isOf = (end: { id: string }, { job }: Going) => end.id.startsWith(`${job.p
  */
 function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndEntry[] {
   const outlived = recorded.filter((entry) => !going.some((run) => isOf(entry, run)));
-  return [...inStep(outlived), ...going.flatMap((run) => run.state.log)];
+  return [...withSteadyTimes(outlived), ...going.flatMap((run) => run.state.log)];
 }
 
 /** What is open at one unit beside one of its runs: that run must not bring its power back over it. */

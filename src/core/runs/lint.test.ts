@@ -235,7 +235,7 @@ describe("lint", () => {
     expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3 * 2 * 2);
     // Six facts, dark debris or none, the new one left out or not, the power left off or not.
     expect(waysOf(changePanelFilter)).toHaveLength(64 * 2 * 2 * 2);
-    // Each school in its first round and in a later one, whatever is seen.
+    // Each strategy in its first round and in a later one, whatever is seen.
     const flushes = waysOf(flushCondensateLine).map(({ steps }) => steps.map(({ id }) => id));
     expect(flushes.some((ids) => ids.includes("flush-bleach"))).toBe(true);
     expect(flushes.some((ids) => ids.includes("flush-after-bleach"))).toBe(true);

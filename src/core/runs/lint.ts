@@ -110,12 +110,12 @@ type Note = (step: string, rule: LintRule) => void;
 function checkReferences(procedure: Procedure, note: Note): void {
   const { steps, variants = [] } = procedure;
   const ids = steps.map((step) => step.id);
-  const known = new Set(variants.map((variant) => variant.id));
+  const variantIds = new Set(variants.map((variant) => variant.id));
   steps.forEach((step, i) => {
     if (ids.indexOf(step.id) !== i) note(step.id, "id-twice");
     const earlier = ids.slice(0, i);
     const refersWell =
-      (step.variants ?? []).every((variant) => known.has(variant)) &&
+      (step.variants ?? []).every((variant) => variantIds.has(variant)) &&
       [step.whenSeen, step.unlessSeen].every(
         (seen) => seen === undefined || earlier.includes(seen.step),
       ) &&

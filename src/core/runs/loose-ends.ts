@@ -121,7 +121,7 @@ export type LooseEnds = z.output<typeof looseEndsOutput>;
  * The same log with no entry earlier than the one before it: for lists whose order is known, but
  * whose times come from devices that do not agree on the time.
  */
-export function inStep<T extends { at: string }>(log: readonly T[]): T[] {
+export function withSteadyTimes<T extends { at: string }>(log: readonly T[]): T[] {
   let latest = "";
   return log.map((entry) => {
     if (latest !== "" && instantOf(entry.at) < instantOf(latest)) return { ...entry, at: latest };
@@ -268,7 +268,7 @@ function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf)
   const live = [...ends.values()];
   const open = live.filter((end) => !end.parked).map((end) => end.entry);
   // A parked panel is off all the same: power waits for it too. A valve shut for the season does not.
-  const standing = live
+  const filterStatus = live
     .filter(({ entry, parked }) => !(parked && entry.end === "valve-shut"))
     .map((end) => end.entry);
   const now = instantOf(at);
@@ -276,7 +276,7 @@ function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf)
   for (const end of open) {
     if (end.end === "part-drying" && end.readyAt !== undefined && instantOf(end.readyAt) > now)
       blocked.push({ id: end.id, by: [], why: "still-drying" });
-    for (const { by, why } of blocksOf(end, standing, open))
+    for (const { by, why } of blocksOf(end, filterStatus, open))
       blocked.push({ id: end.id, by: by.map(({ id }) => id), why });
   }
   const { order } = closingOrder(open, blocksOf);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { DOERS } from "./qualification";
+import { QUALIFICATIONS } from "./qualification";
 import { READING_KINDS, type ReadingKind } from "../readings/reading-kinds";
 import { END_KINDS } from "./loose-ends";
 
@@ -119,7 +119,7 @@ export const stepSchema = z.strictObject({
   /** Shown just before what can hurt. */
   caution: words.optional(),
   /** Who may do it, where that is not who may do the whole job. */
-  who: z.enum(DOERS).optional(),
+  who: z.enum(QUALIFICATIONS).optional(),
   opens: z.array(stepEndSchema).optional(),
   /** The key of an end that an earlier step opened. */
   closes: id.optional(),
@@ -154,7 +154,7 @@ export const stepSchema = z.strictObject({
       wait: z.strictObject({ minutes: z.number().int().positive(), words }).optional(),
     })
     .optional(),
-  /** What the register or the bench knows that helps with this step. */
+  /** What the inventory or a calculator knows that helps with this step. */
   shows: z
     .enum([
       "shut-off",
@@ -183,7 +183,7 @@ export const stepSchema = z.strictObject({
   once: z.literal(true).optional(),
   /** In the place of such a step from the second round on. */
   insteadOf: id.optional(),
-  /** The job stops here: what is open is led back, and the job put off in these words. */
+  /** The job stops here: what is open is led back, and the job deferred in these words. */
   endsJob: z.literal(true).optional(),
   /** From here the job counts: the new filter is in, the clean part is back. */
   renews: z.literal(true).optional(),
@@ -197,7 +197,7 @@ export const procedureSchema = z.strictObject({
   verb: words,
   /** Beside other ways of the same job: what speaks for it. */
   says: words.optional(),
-  who: z.enum(DOERS),
+  who: z.enum(QUALIFICATIONS),
   handsOnMinutes: z.number().int().min(0),
   waitingMinutes: z.number().int().min(0),
   /** Schools: exactly one is followed in a run, the first where nobody chose. */
@@ -238,7 +238,7 @@ export const procedureSchema = z.strictObject({
             }),
           )
           .min(2),
-        /** The unit's own question that says the same. */
+        /** The unit's own attribute that says the same. */
         orOfUnit: id.optional(),
       }),
     )

@@ -1,3 +1,3 @@
 /** Who may do a job: anyone at home, someone sure of their hands, or only a licensed person. */
-export const DOERS = ["owner", "confident", "licensed"] as const;
-export type Doer = (typeof DOERS)[number];
+export const QUALIFICATIONS = ["owner", "confident", "licensed"] as const;
+export type Qualification = (typeof QUALIFICATIONS)[number];

@@ -104,7 +104,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   }),
   /** A step for a licensed person, left to one: the rest waits for them. */
   z.strictObject({ ...base, kind: z.literal("handed-over"), step }),
-  /** Not possible now: what is open is closed again, and the job is put off. */
+  /** Not possible now: what is open is closed again, and the job is deferred. */
   z.strictObject({
     ...base,
     kind: z.literal("turned-back"),

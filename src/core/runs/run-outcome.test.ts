@@ -7,7 +7,7 @@ import {
   countedStep,
   doneEntry,
   endsLeft,
-  putOffEntry,
+  deferralEntry,
   seenEntries,
   wordsOf,
   type RunWhere,
@@ -124,7 +124,7 @@ describe("what was seen on a run, as entries of the record", () => {
 });
 
 describe("what a run amounts to", () => {
-  const turned = (step: string) =>
+  const aborted = (step: string) =>
     event({
       kind: "turned-back",
       step,
@@ -145,7 +145,7 @@ describe("what a run amounts to", () => {
       costMinor: 150,
       words: "the far end is rusty",
     });
-    expect(putOffEntry(state, where())).toBeNull();
+    expect(deferralEntry(state, where())).toBeNull();
   });
 
   it("says what an answer suggests, and nothing of what was as it should be", () => {
@@ -155,11 +155,11 @@ describe("what a run amounts to", () => {
   });
 
   it("is a job put off where somebody turned back before it counted", () => {
-    const so = [...walk(filter, { until: "new-one-in" }), turned("new-one-in")];
+    const so = [...walk(filter, { until: "new-one-in" }), aborted("new-one-in")];
     const state = after(filter, walk(filter, { from: so }));
     expect(countedStep(state)).toBeUndefined();
     expect(doneEntry(state, where())).toBeNull();
-    expect(putOffEntry(state, where())).toMatchObject({
+    expect(deferralEntry(state, where())).toMatchObject({
       kind: "put-off",
       words: "too deep by an inch",
       until: "2026-03-21",
@@ -167,10 +167,10 @@ describe("what a run amounts to", () => {
   });
 
   it("is a job done where somebody turned back only after it counted", () => {
-    const so = [...walk(filter, { until: "call-for-air" }), turned("call-for-air")];
+    const so = [...walk(filter, { until: "call-for-air" }), aborted("call-for-air")];
     const state = after(filter, walk(filter, { from: so }));
     expect(doneEntry(state, where())?.kind).toBe("done");
-    expect(putOffEntry(state, where())).toBeNull();
+    expect(deferralEntry(state, where())).toBeNull();
   });
 
   it("leaves open what was left with words, under its own name, and nothing else", () => {

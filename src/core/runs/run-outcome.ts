@@ -2,9 +2,9 @@ import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
 import type { AlarmSeen, AlarmState, ReadingSeen } from "./run-event";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
 import { endWordsOf } from "./run";
-import type { RunJob, RunState, Settled } from "./run-state";
+import type { RunJob, RunState, CompletedStep } from "./run-state";
 import type { EndEntry } from "./loose-ends";
-import type { HistoryEvent } from "../inventory/inventory";
+import type { HistoryEvent } from "../history/history-event";
 
 export type RunWhere = {
   homeTimeZone: string;
@@ -21,9 +21,9 @@ export type RunWhere = {
   unitOfSlot: (slotId: string) => string | undefined;
 };
 
-/** The step from which the job counts, if it was done before anybody turned back. */
-export const countedStep = (state: RunState): Settled | undefined =>
-  state.settled.find(
+/** The step from which the job counts, if it was done before anybody aborted it. */
+export const countedStep = (state: RunState): CompletedStep | undefined =>
+  state.completed.find(
     ({ step, leftOpen, handedOver, onReturn }) =>
       step.renews === true && leftOpen === undefined && !handedOver && !onReturn,
   );
@@ -37,17 +37,17 @@ const base = (where: RunWhere) => ({
 
 /** The filter of the house that was chosen on the way. */
 const chosenSlot = (state: RunState): string | undefined =>
-  state.settled.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.place;
+  state.completed.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.place;
 
 const NO_LIMITS = { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined };
 
 /** The looks and readings among what was seen, as entries of the record; the same names every time. */
 export function seenEntries(state: RunState, where: RunWhere): HistoryEvent[] {
-  return state.settled.flatMap((settled) => entriesOf(settled, chosenSlot(state), where));
+  return state.completed.flatMap((completed) => entriesOf(completed, chosenSlot(state), where));
 }
 
 function entriesOf(
-  { step, seen, at, event }: Settled,
+  { step, seen, at, event }: CompletedStep,
   chosen: string | undefined,
   where: RunWhere,
 ): HistoryEvent[] {
@@ -138,17 +138,17 @@ function alarmWords(alarms: readonly AlarmSeen[]): string[] {
 /** What was said in passing, and which answers suggest something, in one line. */
 export function wordsOf(state: RunState): string | undefined {
   const said = [
-    ...state.settled.flatMap(({ step, seen }) =>
+    ...state.completed.flatMap(({ step, seen }) =>
       step.records?.kind === "choice"
         ? step.records.options.flatMap(({ value, name, suggests }) =>
             value === seen.choice && suggests ? [name.toLowerCase()] : [],
           )
         : [],
     ),
-    ...state.settled.flatMap(({ step: { records }, seen }) =>
+    ...state.completed.flatMap(({ step: { records }, seen }) =>
       records?.kind === "words" && seen.words ? [`${records.label}: ${seen.words}`] : [],
     ),
-    ...state.settled.flatMap(({ seen }) => alarmWords(seen.alarms ?? [])),
+    ...state.completed.flatMap(({ seen }) => alarmWords(seen.alarms ?? [])),
     ...state.notes.map((note) => note.words),
     ...state.madeSafe.map(({ words }) => `made safe: ${words}`),
     ...(state.round > 0 ? [`${state.round + 1} rounds until it was clear`] : []),
@@ -174,18 +174,18 @@ export function doneEntry(state: RunState, where: RunWhere): HistoryEvent | null
   };
 }
 
-/** That a job was not possible, why, and when to try again; null where nobody turned back. */
-export function putOffEntry(state: RunState, where: RunWhere): HistoryEvent | null {
-  const { turnedBack } = state;
-  if (!turnedBack || countedStep(state)) return null;
+/** That a job was not possible, why, and when to try again; null where nobody aborted it. */
+export function deferralEntry(state: RunState, where: RunWhere): HistoryEvent | null {
+  const { aborted } = state;
+  if (!aborted || countedStep(state)) return null;
   return {
     ...base(where),
-    id: `${turnedBack.event}-put-off`,
+    id: `${aborted.event}-put-off`,
     kind: "put-off",
     taskKey: where.taskKey,
-    date: dayOf(where, turnedBack.at),
-    words: turnedBack.words,
-    ...(turnedBack.until ? { until: turnedBack.until as PlainDate } : {}),
+    date: dayOf(where, aborted.at),
+    words: aborted.words,
+    ...(aborted.until ? { until: aborted.until as PlainDate } : {}),
   };
 }
 
@@ -196,7 +196,7 @@ export function endsLeft(
 ): (EndEntry & { label?: string; words?: string })[] {
   return state.ends.open.flatMap((end) => {
     const entry = state.log.find((each) => each.id === end.id && each.action === "open");
-    const left = state.settled.find(
+    const left = state.completed.find(
       ({ step, leftOpen }) =>
         leftOpen !== undefined && end.id === `${job.place.run}:${step.closes}`,
     );

@@ -1,11 +1,11 @@
 import type { ReadingKind } from "../readings/reading-kinds";
-import type { Doer } from "./qualification";
+import type { Qualification } from "./qualification";
 import type { EndEntry, EndKind, LooseEnds } from "./loose-ends";
 import type { Procedure, RunSetting, Step, StepEnd } from "./procedure";
 import type { Alarm, NotPossible, PhotoMoment, ReadingSeen, RunEvent, Seen } from "./run-event";
 
 /** A step that is behind us: done, left open with words, or left to somebody licensed. */
-export type Settled = {
+export type CompletedStep = {
   step: Step;
   at: string;
   event: string;
@@ -51,7 +51,7 @@ export type Timer = {
   step: string;
 };
 
-export type TurnedBack = {
+export type Aborted = {
   step: string;
   at: string;
   event: string;
@@ -61,7 +61,7 @@ export type TurnedBack = {
 };
 
 /** Why nothing goes on: an alarm, or a reading that means stop. */
-export type Hold = { at: string; step: string } & (
+export type SafetyStop = { at: string; step: string } & (
   | { why: Alarm; event?: string }
   | { why: "reading"; reading: ReadingKind; seen: ReadingSeen; event: string }
 );
@@ -71,7 +71,7 @@ export type Finish = { at: string; minutes?: number; costMinor?: number; used?: 
 export type RunState = {
   status: "going" | "finished" | "stopped";
   steps: Step[];
-  settled: Settled[];
+  completed: CompletedStep[];
   /** The step to do now; null when only the finish is left. */
   current: Step | null;
   /** How often it has gone back to repeat. */
@@ -88,8 +88,8 @@ export type RunState = {
   log: EndEntry[];
   ends: LooseEnds;
   timers: Timer[];
-  turnedBack: TurnedBack | null;
-  hold: Hold | null;
+  aborted: Aborted | null;
+  safetyStop: SafetyStop | null;
   madeSafe: { words: string; at: string }[];
   notes: { step: string; words: string; at: string }[];
   photos: { photo: string; step: string; moment: PhotoMoment }[];
@@ -110,5 +110,5 @@ export type RunJob = {
   procedure: Procedure;
   setting: RunSetting;
   place: RunPlace;
-  doer: Doer;
+  qualification: Qualification;
 };

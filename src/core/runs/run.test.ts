@@ -46,7 +46,7 @@ describe("a run of the panel filter", () => {
     const state = of([...upTo(last), event({ kind: "finished", minutes: 9, costMinor: 890 })]);
     expect(state.status).toBe("finished");
     expect(state.finish).toMatchObject({ minutes: 9, costMinor: 890 });
-    const look = state.settled.find((settled) => settled.step.id === "look");
+    const look = state.completed.find((completed) => completed.step.id === "look");
     expect(look?.seen.grade).toBe("grey");
   });
 
@@ -103,13 +103,13 @@ describe("a run of the panel filter", () => {
     expect(state.ends.open.map(({ end }) => end)).toEqual(["switch-off", "panel-off", "part-out"]);
     // Given up it is not: something is open. Turned back, all of it is closed in its order.
     expect(whys([...events, event({ kind: "stopped" })])).toEqual(["ends-open"]);
-    const turned = event({
+    const aborted = event({
       kind: "turned-back",
       step: "power-off",
       reason: "other",
       words: "the phone rang",
     });
-    const left = walk(job, { from: [...events, turned] }).slice(events.length + 1);
+    const left = walk(job, { from: [...events, aborted] }).slice(events.length + 1);
     expect(left.map((each) => "step" in each && each.step)).toEqual([
       "new-one-in",
       "close-slot",
@@ -156,8 +156,8 @@ describe("a run of the panel filter", () => {
 
   it("ignores a step back that another device has taken already", () => {
     const once = [...upTo("new-one-in"), event({ kind: "back", step: "new-one-in" })];
-    expect(of([...once, event({ kind: "back", step: "new-one-in" })]).settled).toEqual(
-      of(once).settled,
+    expect(of([...once, event({ kind: "back", step: "new-one-in" })]).completed).toEqual(
+      of(once).completed,
     );
   });
 
@@ -236,7 +236,7 @@ describe("a run of the panel filter", () => {
 });
 
 describe("a job that is not possible now", () => {
-  const turned = event({
+  const aborted = event({
     kind: "turned-back",
     step: "check-new",
     reason: "wrong-size",
@@ -245,7 +245,7 @@ describe("a job that is not possible now", () => {
   });
 
   it("is led back: only what is open is still to do, in its order, and nothing counts", () => {
-    const events = [...upTo("dust-slot"), turned];
+    const events = [...upTo("dust-slot"), aborted];
     const left: string[] = [];
     let state = of(events);
     while (state.current) {
@@ -255,16 +255,16 @@ describe("a job that is not possible now", () => {
     }
     expect(left).toEqual(["new-one-in", "close-slot", "power-on"]);
     expect(state.ends.open).toEqual([]);
-    expect(state.settled.filter(({ onReturn }) => onReturn).map(({ step }) => step.id)).toEqual(
+    expect(state.completed.filter(({ onReturn }) => onReturn).map(({ step }) => step.id)).toEqual(
       left,
     );
-    expect(state.turnedBack).toMatchObject({ reason: "wrong-size", until: "2026-03-21" });
+    expect(state.aborted).toMatchObject({ reason: "wrong-size", until: "2026-03-21" });
   });
 
   it("can be gone on with after all", () => {
     const back = event({ kind: "back", step: "turned-back" });
-    const state = of([...upTo("dust-slot"), turned, back]);
-    expect([state.turnedBack, state.current?.id]).toEqual([null, "new-one-in"]);
+    const state = of([...upTo("dust-slot"), aborted, back]);
+    expect([state.aborted, state.current?.id]).toEqual([null, "new-one-in"]);
   });
 });
 
@@ -286,8 +286,8 @@ describe("licensed work", () => {
     const over = event({ kind: "handed-over", step: "sensor-cracked" });
     const back = walk(flame, { from: [...cracked, over] });
     const end = replayRun(flame, back);
-    expect(end.turnedBack?.reason).toBe("licensed");
-    expect(end.settled.map(({ step }) => step.id)).not.toContain("sensor-out");
+    expect(end.aborted?.reason).toBe("licensed");
+    expect(end.completed.map(({ step }) => step.id)).not.toContain("sensor-out");
     expect(end.ends.open).toEqual([]);
   });
 
@@ -314,13 +314,13 @@ describe("what means stop", () => {
 
   it("puts the run on hold, whatever is sent, until somebody made it safe", () => {
     const held = replayRun(flame, sooting);
-    expect(held.hold).toMatchObject({ why: "reading", reading: "flame", step: "test-start" });
+    expect(held.safetyStop).toMatchObject({ why: "reading", reading: "flame", step: "test-start" });
     const finish = event({ kind: "finished" });
     expect(replayRun(flame, [...sooting, finish]).refused[0]?.why).toBe("on-hold");
     const safe = event({ kind: "made-safe", words: "the technician cleaned the burners" });
     const back = event({ kind: "done", step: "set-back" });
     const state = replayRun(flame, [...sooting, safe, back, event({ kind: "finished" })]);
-    expect([state.hold, state.status]).toEqual([null, "finished"]);
+    expect([state.safetyStop, state.status]).toEqual([null, "finished"]);
     expect(state.madeSafe[0]?.words).toContain("technician");
   });
 
@@ -334,7 +334,7 @@ describe("what means stop", () => {
       { place: "loft", state: "tested", ppm },
     ];
     const state = replayRun(round, [event({ kind: "done", step: "co-alarms", round: 0, alarms })]);
-    expect(state.hold?.why ?? null).toBe(why);
+    expect(state.safetyStop?.why ?? null).toBe(why);
   });
 
   it("is gas where it smells of gas, at whichever machine", () => {
@@ -344,14 +344,14 @@ describe("what means stop", () => {
     ];
     const at = walk(round, { until: "smell" });
     const smelled = event({ kind: "done", step: "smell", round: 0, each });
-    expect(replayRun(round, [...at, smelled]).hold?.why).toBe("gas");
+    expect(replayRun(round, [...at, smelled]).safetyStop?.why).toBe("gas");
   });
 
   it("is not what is dark in a duct: that is left alone, and no machine stops for it", () => {
     const dark = walk(job, { seen: { debris: { reading: { value: "dark" } } } });
     const state = of(dark);
-    expect([state.hold, state.ends.open]).toEqual([null, []]);
-    const ids = state.settled.map(({ step }) => step.id);
+    expect([state.safetyStop, state.ends.open]).toEqual([null, []]);
+    const ids = state.completed.map(({ step }) => step.id);
     expect(ids).toContain("dark-debris");
     expect(ids).not.toContain("dust-slot");
   });
@@ -359,14 +359,14 @@ describe("what means stop", () => {
   it("is taken back where the wrong picture was chosen", () => {
     const back = event({ kind: "back", step: "test-start" });
     const state = replayRun(flame, [...sooting, back]);
-    expect([state.hold, state.current?.id]).toEqual([null, "test-start"]);
+    expect([state.safetyStop, state.current?.id]).toEqual([null, "test-start"]);
   });
 
   it.each(["gas", "co"] as const)("holds at once at an alarm: %s", (alarm) => {
     const events = [...upTo("power-off"), event({ kind: "alarm", alarm })];
-    expect(of(events).hold).toMatchObject({ why: alarm, step: "open-slot" });
+    expect(of(events).safetyStop).toMatchObject({ why: alarm, step: "open-slot" });
     expect(whys([...events, done("open-slot")])).toEqual(["on-hold"]);
-    expect(of([...events, event({ kind: "back", step: "alarm" })]).hold).toBeNull();
+    expect(of([...events, event({ kind: "back", step: "alarm" })]).safetyStop).toBeNull();
   });
 });
 
@@ -380,7 +380,7 @@ describe("times", () => {
     expect(timer).toMatchObject({ key: "run", step: "set-cooling" });
     expect(Date.parse(timer!.readyAt) - Date.parse(timer!.startedAt)).toBe(15 * 60_000);
     // Another step was done meanwhile.
-    expect(state.settled.at(-1)?.step.id).toBe("hear-outside");
+    expect(state.completed.at(-1)?.step.id).toBe("hear-outside");
     const early = event({ kind: "done", step: "wait", at: "2026-03-14T09:10:00Z" });
     expect(replayRun(cooling, [...events, early]).refused.map(({ why }) => why)).toEqual([
       "still-waiting",
@@ -447,7 +447,7 @@ describe("times", () => {
 
   it("count as work only as far as somebody worked", () => {
     const at = (minute: number) => new Date(Date.parse(STARTED) + minute * 60_000).toISOString();
-    const settled = (minute: number, kind: "clean" | "wait") => ({
+    const completed = (minute: number, kind: "clean" | "wait") => ({
       step: { id: "x", kind, title: "x" },
       at: at(minute),
       event: "x",
@@ -456,10 +456,10 @@ describe("times", () => {
     // 4 minutes, a night counted as a quarter of an hour, a wait not at all, 2 minutes.
     expect(
       minutesAtWork(STARTED, [
-        settled(4, "clean"),
-        settled(604, "clean"),
-        settled(700, "wait"),
-        settled(702, "clean"),
+        completed(4, "clean"),
+        completed(604, "clean"),
+        completed(700, "wait"),
+        completed(702, "clean"),
       ]),
     ).toBe(4 + 15 + 2);
   });
@@ -485,7 +485,7 @@ describe("a joint that weeps", () => {
   });
 
   it("is nipped and looked at again, and then is well", () => {
-    const ids = replayRun(magnetic, walk(magnetic, { seen: seen("dry") })).settled.map(
+    const ids = replayRun(magnetic, walk(magnetic, { seen: seen("dry") })).completed.map(
       ({ step }) => step.id,
     );
     expect(ids.slice(-2)).toEqual(["nip", "weep-again"]);
@@ -537,7 +537,7 @@ describe("until it runs clear", () => {
 });
 
 describe("what a way takes", () => {
-  it("brings what its steps need, once, in their order, and no other school's", () => {
+  it("brings what its steps need, once, in their order, and no other strategy's", () => {
     const bleach = bringOf(flushCondensateLine, { facts: [], variant: "bleach" });
     expect(bleach.tools).toEqual([
       "a cloth",
@@ -586,7 +586,7 @@ describe("two devices on one run", () => {
           }
           const state = of(log);
           // Whatever was sent, the run is a prefix of its steps, each once, with its ends as they say.
-          const ids = state.settled.map(({ step }) => step.id);
+          const ids = state.completed.map(({ step }) => step.id);
           expect(ids).toEqual(steps.slice(0, ids.length).map(({ id }) => id));
           const kinds = state.ends.open.map(({ end }) => end);
           if (kinds.includes("panel-off") || kinds.includes("part-out"))
@@ -594,7 +594,7 @@ describe("two devices on one run", () => {
           expect(state.notes).toHaveLength(log.filter(({ kind }) => kind === "note").length);
           // Sent again in whole it is the same run.
           const again = [...log, ...log.filter(({ kind }) => kind === "done")];
-          expect(of(again).settled.length).toBeGreaterThanOrEqual(state.settled.length);
+          expect(of(again).completed.length).toBeGreaterThanOrEqual(state.completed.length);
           expect(of(again).refused.every(({ why }) => why === "not-the-step")).toBe(true);
         },
       ),

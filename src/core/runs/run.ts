@@ -2,7 +2,7 @@ import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
 import {
-  inStep,
+  withSteadyTimes,
   instantOf,
   safeEnds,
   type EndEntry,
@@ -15,10 +15,10 @@ import type {
   Again,
   Beside,
   StillOpen,
-  Settled,
+  CompletedStep,
   RunRefusal,
-  TurnedBack,
-  Hold,
+  Aborted,
+  SafetyStop,
   RunState,
   RunPlace,
   RunJob,
@@ -33,14 +33,14 @@ export const endId = (place: RunPlace, key: string) => `${place.run}:${key}`;
 /** What a run is at before the ends and times that follow from it. */
 type Bare = Pick<
   RunState,
-  | "settled"
+  | "completed"
   | "round"
   | "earlier"
   | "stillOpen"
   | "backOn"
   | "again"
-  | "turnedBack"
-  | "hold"
+  | "aborted"
+  | "safetyStop"
   | "madeSafe"
 >;
 type Move = { step: string; before: Bare };
@@ -51,9 +51,9 @@ const wordOf = ({ grade, reading, choice }: Seen): string | undefined =>
 /** What a step has for its word at which a filter was chosen. */
 const CHOSEN = "chosen";
 
-const seenOf = (settled: readonly Settled[]): SeenWords =>
+const seenOf = (completed: readonly CompletedStep[]): SeenWords =>
   new Map(
-    settled.flatMap(({ step, seen, leftOpen }) => {
+    completed.flatMap(({ step, seen, leftOpen }) => {
       if (leftOpen !== undefined) return [[step.id, LEFT_OPEN] as const];
       const isChosen = step.records?.kind === "filter-choice" && seen.place !== undefined;
       const word = isChosen ? CHOSEN : wordOf(seen);
@@ -62,21 +62,25 @@ const seenOf = (settled: readonly Settled[]): SeenWords =>
   );
 
 /** Every end that was opened so far, those of steps gone back over among them. */
-const openedBy = ({ settled, stillOpen }: Pick<Bare, "settled" | "stillOpen">): StepEnd[] => [
+const openedBy = ({
+  completed: settled,
+  stillOpen,
+}: Pick<Bare, "completed" | "stillOpen">): StepEnd[] => [
   ...stillOpen.map(({ end }) => end),
   ...settled.flatMap(({ step, handedOver }) => (handedOver ? [] : (step.opens ?? []))),
 ];
 
 /** The machine an end belongs to: the run's own, or that of the filter chosen on the way. */
-function unitOf({ place }: RunJob, end: StepEnd, settled: readonly Settled[]): string {
-  const chosen = settled.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen.unit;
+function unitOf({ place }: RunJob, end: StepEnd, completed: readonly CompletedStep[]): string {
+  const chosen = completed.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen
+    .unit;
   return (end.ofPlace && chosen) || place.unit;
 }
 
 /** The openings and closings that the steps behind us amount to. */
-function logOf(job: RunJob, bare: Pick<Bare, "settled" | "stillOpen" | "again">): EndEntry[] {
+function logOf(job: RunJob, bare: Pick<Bare, "completed" | "stillOpen" | "again">): EndEntry[] {
   const { place } = job;
-  const { settled } = bare;
+  const { completed: settled } = bare;
   const ends = new Map(openedBy(bare).map((end) => [end.key, end]));
   const live = new Map<string, EndEntry>();
   const log: EndEntry[] = [];
@@ -109,7 +113,7 @@ function logOf(job: RunJob, bare: Pick<Bare, "settled" | "stillOpen" | "again">)
     log.push(opening);
   };
   for (const { end, at } of bare.stillOpen) open(end, at);
-  for (const { step, at, leftOpen, handedOver } of inStep(settled)) {
+  for (const { step, at, leftOpen, handedOver } of withSteadyTimes(settled)) {
     if (handedOver) continue;
     const closing = step.closes === undefined ? undefined : ends.get(step.closes);
     if (closing && leftOpen === undefined && live.delete(closing.key))
@@ -135,7 +139,10 @@ const SUPPLIES: readonly EndKind[] = [
 const isSupply = ({ end, isInside }: StepEnd): boolean => SUPPLIES.includes(end) && !isInside;
 
 /** Ends that are open and not left so in words: what the way back still has to close. */
-function openKeys({ settled, stillOpen }: Pick<Bare, "settled" | "stillOpen">): Set<string> {
+function openKeys({
+  completed: settled,
+  stillOpen,
+}: Pick<Bare, "completed" | "stillOpen">): Set<string> {
   const keys = new Set(stillOpen.map(({ end }) => end.key));
   for (const { step, handedOver } of settled) {
     if (handedOver) continue;
@@ -147,10 +154,10 @@ function openKeys({ settled, stillOpen }: Pick<Bare, "settled" | "stillOpen">): 
 
 /** What is still to do: on the way back only what closes something. */
 function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
-  const { settled, turnedBack } = bare;
+  const { completed: settled, aborted } = bare;
   const behind = new Set(settled.map(({ step }) => step.id));
   const left = steps.filter((step) => !behind.has(step.id));
-  if (!turnedBack) return left;
+  if (!aborted) return left;
   const open = openKeys(bare);
   return left.filter((step) => step.closes !== undefined && open.has(step.closes));
 }
@@ -162,14 +169,14 @@ export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
 }
 
 const fresh: Bare = {
-  settled: [],
+  completed: [],
   round: 0,
   earlier: [],
   stillOpen: [],
   backOn: [],
   again: [],
-  turnedBack: null,
-  hold: null,
+  aborted: null,
+  safetyStop: null,
   madeSafe: [],
 };
 
@@ -205,7 +212,7 @@ function goneBack(job: RunJob, state: RunState, before: Bare): Bare {
 const LONG_AGO = "1970-01-01T00:00:00Z";
 
 function stateOf(job: RunJob, bare: Bare, rest: Omit<RunState, keyof Derived>): RunState {
-  const { settled, earlier } = bare;
+  const { completed: settled, earlier } = bare;
   const steps = stepsFor(job.procedure, job.setting, seenOf(settled), new Set(earlier));
   const log = logOf(job, bare);
   const now = log.at(-1)?.at ?? LONG_AGO;
@@ -217,7 +224,7 @@ function stateOf(job: RunJob, bare: Bare, rest: Omit<RunState, keyof Derived>): 
     log,
     ends: safeEnds({ now, log }),
     timers: [
-      ...inStep(settled).flatMap(({ step, at }) =>
+      ...withSteadyTimes(settled).flatMap(({ step, at }) =>
         step.starts
           ? [
               {
@@ -288,24 +295,24 @@ export function replayRun(
 }
 
 const bareOf = ({
-  settled,
+  completed: settled,
   round,
   earlier,
   stillOpen,
   backOn,
   again,
-  turnedBack,
-  hold,
+  aborted,
+  safetyStop,
   madeSafe,
 }: RunState): Bare => ({
-  settled,
+  completed: settled,
   round,
   earlier,
   stillOpen,
   backOn,
   again,
-  turnedBack,
-  hold,
+  aborted,
+  safetyStop,
   madeSafe,
 });
 
@@ -337,35 +344,41 @@ function applied(
     case "leave-open": {
       if (isBehind(state, event.step)) return nothing;
       const { current } = state;
-      if (state.hold) return refuse("on-hold");
+      if (state.safetyStop) return refuse("on-hold");
       if (current?.id !== event.step) return refuse("not-the-step");
       if (!current.closes) return refuse("closes-nothing");
-      return settle(state, { step: current, at, event: event.id, seen: {}, leftOpen: event.words });
+      return completeStep(state, {
+        step: current,
+        at,
+        event: event.id,
+        seen: {},
+        leftOpen: event.words,
+      });
     }
     case "handed-over": {
       if (isBehind(state, event.step)) return nothing;
       const { current } = state;
-      if (state.hold) return refuse("on-hold");
+      if (state.safetyStop) return refuse("on-hold");
       if (current?.id !== event.step) return refuse("not-the-step");
       if (current.who !== "licensed") return refuse("nothing-to-hand-over");
-      const move = settle(state, {
+      const move = completeStep(state, {
         step: current,
         at,
         event: event.id,
         seen: {},
         handedOver: true,
       });
-      if (move.kind !== "moved" || state.turnedBack) return move;
+      if (move.kind !== "moved" || state.aborted) return move;
       const { step } = event;
       const words = current.title;
-      const turnedBack: TurnedBack = { step, at, event: event.id, reason: "licensed", words };
-      return { ...move, change: { ...move.change, turnedBack } };
+      const aborted: Aborted = { step, at, event: event.id, reason: "licensed", words };
+      return { ...move, change: { ...move.change, aborted } };
     }
     case "turned-back": {
-      if (state.turnedBack || !state.current) return nothing;
+      if (state.aborted || !state.current) return nothing;
       const { step, reason, words, until } = event;
-      const turnedBack = { step, at, event: event.id, reason, words, until };
-      return { kind: "moved", at: TURNED_BACK, change: { turnedBack } };
+      const aborted = { step, at, event: event.id, reason, words, until };
+      return { kind: "moved", at: ABORTED, change: { aborted } };
     }
     case "back":
       return { kind: "back", at: event.step };
@@ -379,18 +392,18 @@ function applied(
       return { kind: "beside", change: { photos: [...state.photos, { photo, step, moment }] } };
     }
     case "alarm": {
-      if (state.hold?.why === event.alarm) return nothing;
-      const hold: Hold = { why: event.alarm, at, step: state.current?.id ?? "" };
-      return { kind: "moved", at: ALARM, change: { hold } };
+      if (state.safetyStop?.why === event.alarm) return nothing;
+      const safetyStop: SafetyStop = { why: event.alarm, at, step: state.current?.id ?? "" };
+      return { kind: "moved", at: ALARM, change: { safetyStop } };
     }
     case "made-safe": {
-      if (!state.hold) return nothing;
+      if (!state.safetyStop) return nothing;
       // What was seen stays seen; the run goes on from it.
       const madeSafe = [...state.madeSafe, { words: event.words, at }];
-      return { kind: "moved", at: MADE_SAFE, change: { hold: null, madeSafe } };
+      return { kind: "moved", at: MADE_SAFE, change: { safetyStop: null, madeSafe } };
     }
     case "finished": {
-      if (state.hold) return refuse("on-hold");
+      if (state.safetyStop) return refuse("on-hold");
       if (state.current) return refuse("steps-left");
       if (forgotten(job, state).length > 0) return refuse("ends-open");
       const { minutes, costMinor, used } = event;
@@ -405,18 +418,18 @@ function applied(
 }
 
 /** What Back names when it takes back something that is no step. */
-const TURNED_BACK = "turned-back";
+const ABORTED = "turned-back";
 const ALARM = "alarm";
 const MADE_SAFE = "made-safe";
 
 const isBehind = (state: RunState, step: string) =>
-  state.settled.some((each) => each.step.id === step);
+  state.completed.some((each) => each.step.id === step);
 
 /** Ends that are open though no step is left that would close them, and nobody said why. */
 const forgotten = (job: RunJob, state: RunState) =>
   state.ends.open.filter(
     ({ id }) =>
-      !state.settled.some(
+      !state.completed.some(
         ({ step, leftOpen }) =>
           leftOpen !== undefined &&
           step.closes !== undefined &&
@@ -424,14 +437,14 @@ const forgotten = (job: RunJob, state: RunState) =>
       ),
   );
 
-function settle(state: RunState, settled: Settled): Applied {
-  const done = state.turnedBack ? { ...settled, onReturn: true as const } : settled;
+function completeStep(state: RunState, completed: CompletedStep): Applied {
+  const done = state.aborted ? { ...completed, onReturn: true as const } : completed;
   const keys = new Set((done.step.opens ?? []).map(({ key }) => key));
   const backOn = state.backOn.filter((key) => key !== done.step.closes && !keys.has(key));
   return {
     kind: "moved",
-    at: settled.step.id,
-    change: { settled: [...state.settled, done], backOn },
+    at: completed.step.id,
+    change: { completed: [...state.completed, done], backOn },
   };
 }
 
@@ -443,7 +456,7 @@ export function holdsUp(
   at: string,
   elsewhere: readonly EndEntry[] = [],
 ): RunRefusal | null {
-  if (step.who === "licensed" && job.doer !== "licensed") return "licensed-only";
+  if (step.who === "licensed" && job.qualification !== "licensed") return "licensed-only";
   const blocks = blocksOf(job, state, step, at, elsewhere);
   if (blocks[0]) return blocks[0].why;
   const isWaiting = state.timers.some(
@@ -451,7 +464,7 @@ export function holdsUp(
       (step.waitsFor?.includes(key) === true || key === againKey(step.id)) &&
       Date.parse(readyAt) > Date.parse(at),
   );
-  return isWaiting && !state.turnedBack ? "still-waiting" : null;
+  return isWaiting && !state.aborted ? "still-waiting" : null;
 }
 
 /** What keeps the end that a step closes from being closed at this instant. */
@@ -478,7 +491,7 @@ function doneAt(
 ): Applied {
   if ((event.round ?? 0) !== state.round || isBehind(state, event.step)) return nothing;
   const { current } = state;
-  if (state.hold) return refuse("on-hold");
+  if (state.safetyStop) return refuse("on-hold");
   if (current?.id !== event.step) return refuse("not-the-step");
   const why = holdsUp(job, state, current, event.at, elsewhere);
   if (why) return refuse(why);
@@ -497,15 +510,15 @@ function doneAt(
     count,
     words,
   };
-  const missing = seenProblem(current, seen, state.settled);
+  const missing = seenProblem(current, seen, state.completed);
   if (missing) return refuse(missing);
 
   const { repeats } = current;
-  const settled: Settled = { step: current, at: event.at, event: event.id, seen };
+  const completed: CompletedStep = { step: current, at: event.at, event: event.id, seen };
   const word = wordOf(seen);
   if (repeats && word !== undefined && !repeats.until.includes(word)) {
-    const from = state.settled.findIndex(({ step }) => step.id === repeats.from);
-    const kept = from === -1 ? state.settled : state.settled.slice(0, from);
+    const from = state.completed.findIndex(({ step }) => step.id === repeats.from);
+    const kept = from === -1 ? state.completed : state.completed.slice(0, from);
     const { wait } = repeats;
     const { id: step, closes } = current;
     const more: Again[] = wait
@@ -523,34 +536,34 @@ function doneAt(
       kind: "moved",
       at: current.id,
       change: {
-        settled: kept,
+        completed: kept,
         round: state.round + 1,
         earlier: [
           ...state.earlier,
-          ...state.settled.slice(kept.length).map((each) => each.step.id),
+          ...state.completed.slice(kept.length).map((each) => each.step.id),
         ],
         again: [...state.again, ...more],
       },
     };
   }
-  const moved = settle(state, settled);
+  const moved = completeStep(state, completed);
   if (moved.kind !== "moved") return moved;
   const at = { at: event.at, step: current.id };
-  if (current.endsJob && !state.turnedBack) {
+  if (current.endsJob && !state.aborted) {
     const { title } = current;
-    const turnedBack: TurnedBack = { ...at, event: event.id, reason: "found", words: title };
-    return { ...moved, change: { ...moved.change, turnedBack } };
+    const aborted: Aborted = { ...at, event: event.id, reason: "found", words: title };
+    return { ...moved, change: { ...moved.change, aborted } };
   }
   const stop = stopOf(current, seen);
   if (!stop) return moved;
   // Carbon monoxide is no matter of this machine: everybody out, whatever was being done.
   const isGas = stop.reading === "smell" && stop.seen.value === "gas";
-  const hold: Hold = isGas
+  const safetyStop: SafetyStop = isGas
     ? { ...at, why: "gas", event: event.id }
     : stop.reading === "co-ppm"
       ? { ...at, why: "co", event: event.id }
       : { ...at, why: "reading", event: event.id, ...stop };
-  return { ...moved, change: { ...moved.change, hold } };
+  return { ...moved, change: { ...moved.change, safetyStop } };
 }
 
 /** What among the things seen at a step means stop. */
@@ -574,7 +587,7 @@ function stopOf(
 function seenProblem(
   { records, recordIsOptional }: Step,
   seen: Seen,
-  settled: readonly Settled[],
+  completed: readonly CompletedStep[],
 ): RunRefusal | null {
   if (!records) return null;
   const isMissing = recordIsOptional ? null : "seen-missing";
@@ -606,7 +619,7 @@ function seenProblem(
       return (seen.alarms ?? []).length === 0 ? isMissing : null;
     case "count": {
       if (seen.count === undefined) return isMissing;
-      const before = settled.find(({ step }) => step.id === records.same)?.seen.count;
+      const before = completed.find(({ step }) => step.id === records.same)?.seen.count;
       return before !== undefined && before !== seen.count ? "count-differs" : null;
     }
     case "words":
@@ -624,10 +637,10 @@ export function endWordsOf(state: RunState, place: RunPlace, id: string): string
 const LONGEST_STEP_MINUTES = 15;
 
 /** Minutes at work as far as the steps tell: long pauses and waits count as one step's at most. */
-export function minutesAtWork(startedAt: string, settled: readonly Settled[]): number {
+export function minutesAtWork(startedAt: string, completed: readonly CompletedStep[]): number {
   let before = Date.parse(startedAt);
   let sum = 0;
-  for (const { at, step } of inStep(settled)) {
+  for (const { at, step } of withSteadyTimes(completed)) {
     const minutes = (Date.parse(at) - before) / MS_PER_MINUTE;
     before = Date.parse(at);
     if (step.kind !== "wait") sum += Math.min(Math.max(0, minutes), LONGEST_STEP_MINUTES);

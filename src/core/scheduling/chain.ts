@@ -2,7 +2,7 @@ import { z } from "zod";
 import { daysFrom, fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
 import { dateSchema, withDefault } from "../quantities/schemas";
 import { taskSchema, type DueTask } from "./trigger";
-import { clockwork, type Clockwork, type Dates } from "./due-calculator";
+import { dueCalculator, type DueCalculator, type Dates } from "./due-calculator";
 import { asDates } from "./due";
 
 /** Windows are given for every day: further ahead there would be too many. */
@@ -13,7 +13,7 @@ export const chainInput = z
     today: dateSchema,
     until: dateSchema,
     task: taskSchema,
-    /** Days that are settled: pinned by hand, or of a published round. */
+    /** Days that are fixed: pinned by hand, or of a published round. */
     fixed: withDefault(
       z.array(z.strictObject({ n: z.number().int().positive(), day: dateSchema })),
       [],
@@ -48,24 +48,24 @@ export type Chain = z.output<typeof chainOutput>;
 /** One coming round of a job; `n` counts from 1, the next. `day` is when it is taken to be done. */
 export type Occurrence = Dates & { n: number; due: DayNumber; day: DayNumber };
 
-export type Settled = ReadonlyMap<number, DayNumber>;
-const NOTHING_SETTLED: Settled = new Map();
+export type FixedDays = ReadonlyMap<number, DayNumber>;
+const NO_FIXED_DAYS: FixedDays = new Map();
 
 /**
  * The coming rounds of a job up to `until`, each counted from the day the one before is done: its
- * settled day, else its due day; what is past already can be done today at the soonest.
+ * fixed day, else its due day; what is past already can be done today at the soonest.
  */
 export function occurrencesOf(
-  work: Clockwork,
+  work: DueCalculator,
   today: DayNumber,
   until: DayNumber,
-  settled: Settled = NOTHING_SETTLED,
+  fixedDays: FixedDays = NO_FIXED_DAYS,
 ): Occurrence[] {
   const occurrences: Occurrence[] = [];
   let dates = work.now();
   let before = -Infinity;
   for (let n = 1; dates !== null && dates.due !== null; n++) {
-    const day: DayNumber = settled.get(n) ?? Math.max(today, dates.due);
+    const day: DayNumber = fixedDays.get(n) ?? Math.max(today, dates.due);
     // A job that is asked for again on the day it was done would never end.
     if (day > until || day <= before) break;
     occurrences.push({ n, opens: dates.opens, due: dates.due, closes: dates.closes, day });
@@ -75,20 +75,20 @@ export function occurrencesOf(
   return occurrences;
 }
 
-export const clockworkOf = (
+export const dueCalculatorOf = (
   task: DueTask,
   today: DayNumber,
   until: DayNumber,
-  settled: Settled = NOTHING_SETTLED,
-): Clockwork =>
-  clockwork(task.cadence, task, { today, from: Math.min(today, ...settled.values()), until });
+  fixedDays: FixedDays = NO_FIXED_DAYS,
+): DueCalculator =>
+  dueCalculator(task.cadence, task, { today, from: Math.min(today, ...fixedDays.values()), until });
 
 /** The rounds of a job ahead, and what each possible day of doing it would make of the next. */
 export function chain(input: z.output<typeof chainInput>): Chain {
   const today = toDay(input.today);
   const until = toDay(input.until);
-  const settled = new Map(input.fixed.map(({ n, day }) => [n, toDay(day)]));
-  const work = clockworkOf(input.task, today, until, settled);
+  const fixedDays = new Map(input.fixed.map(({ n, day }) => [n, toDay(day)]));
+  const work = dueCalculatorOf(input.task, today, until, fixedDays);
   const windows = {
     opens: [] as (PlainDate | null)[],
     due: [] as (PlainDate | null)[],
@@ -101,7 +101,7 @@ export function chain(input: z.output<typeof chainInput>): Chain {
     windows.closes.push(closes);
   }
   return {
-    occurrences: occurrencesOf(work, today, until, settled).map(({ n, due, day, ...rest }) => ({
+    occurrences: occurrencesOf(work, today, until, fixedDays).map(({ n, due, day, ...rest }) => ({
       n,
       ...asDates({ ...rest, due }),
       due: fromDay(due),

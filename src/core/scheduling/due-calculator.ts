@@ -3,8 +3,8 @@ import { addMonths, fromDay, toDay, type DayNumber } from "../quantities/plain-d
 import { reaches } from "../quantities/rounding";
 import { isAtLeast } from "../readings/reading-kinds";
 import { laterFilters, wearSummary } from "../filters/wear";
-import type { Cadence, DueTask, SimpleCadence } from "./trigger";
-import { seasonsAround, stretchTest } from "./year-tables";
+import type { Trigger, DueTask, SimpleTrigger } from "./trigger";
+import { YearTables } from "./year-tables";
 
 /** When a job opens, is due and closes; a day is null when it lies beyond what is counted ahead. */
 export type Dates = { opens: DayNumber | null; due: DayNumber | null; closes: DayNumber | null };
@@ -13,13 +13,13 @@ export type Dates = { opens: DayNumber | null; due: DayNumber | null; closes: Da
  * The dates of a task: as it stands now, and what they would be were it done on some later day.
  * Null where nothing calls for it.
  */
-export type Clockwork = {
+export type DueCalculator = {
   now: () => Dates | null;
   after: (done: DayNumber) => Dates | null;
 };
 
 /** The days that will be asked about: `today`, and the span in which the job may be done. */
-export type Asked = { today: DayNumber; from: DayNumber; until: DayNumber };
+export type CalculationSpan = { today: DayNumber; from: DayNumber; until: DayNumber };
 
 /** A window about an interval of so many days: a fifth before its end, a tenth after; our choice. */
 const OPENS_AT_TENTHS = 8;
@@ -42,12 +42,12 @@ const HOURS_CLOSE_SHARE = 1.1;
 const dayOf = (date: Parameters<typeof toDay>[0] | undefined): DayNumber | null =>
   date === undefined ? null : toDay(date);
 
-/** A clockwork that differs between now and later only in when the job was last done. */
-function counting(task: DueTask, dates: (done: DayNumber | null) => Dates | null): Clockwork {
+/** A due calculator that differs between now and later only in when the job was last done. */
+function counting(task: DueTask, dates: (done: DayNumber | null) => Dates | null): DueCalculator {
   return { now: () => dates(dayOf(task.lastDone)), after: dates };
 }
 
-type Of<K extends SimpleCadence["kind"]> = Extract<SimpleCadence, { kind: K }>;
+type Of<K extends SimpleTrigger["kind"]> = Extract<SimpleTrigger, { kind: K }>;
 
 function intervalEnd({ n, unit }: Of<"every">, base: DayNumber): DayNumber {
   switch (unit) {
@@ -62,13 +62,13 @@ function intervalEnd({ n, unit }: Of<"every">, base: DayNumber): DayNumber {
   }
 }
 
-function every(cadence: Of<"every">, task: DueTask, asked: Asked): Clockwork {
+function every(trigger: Of<"every">, task: DueTask, span: CalculationSpan): DueCalculator {
   const since = dayOf(task.since);
-  const isInside = insideTest(cadence, task, asked);
+  const isInside = insideTest(trigger, task, span);
   return counting(task, (done) => {
     const base = done ?? since;
     if (base === null) return null;
-    const end = intervalEnd(cadence, base);
+    const end = intervalEnd(trigger, base);
     const days = end - base;
     const opens = base + Math.floor((OPENS_AT_TENTHS * days) / 10);
     const closes = base + Math.ceil((CLOSES_AT_TENTHS * days) / 10);
@@ -81,33 +81,34 @@ function every(cadence: Of<"every">, task: DueTask, asked: Asked): Clockwork {
 }
 
 function insideTest(
-  cadence: Of<"every">,
+  trigger: Of<"every">,
   task: DueTask,
-  asked: Asked,
+  span: CalculationSpan,
 ): (day: DayNumber) => boolean {
-  const { within } = cadence;
+  const { within } = trigger;
   if (!within) return () => true;
   const { equipment, climate } = task;
   if (within === "inUse") return (day) => !equipment || inUseOn(equipment, day);
   if (!climate) throw new Error("every: a stretch of the year needs the climate");
-  const first = dayOf(task.lastDone) ?? dayOf(task.since) ?? asked.today;
-  const last = intervalEnd(cadence, Math.max(asked.until, first)) + STRETCH_WITHIN_DAYS;
-  return stretchTest(climate, within, Math.min(first, asked.from), last);
+  const first = dayOf(task.lastDone) ?? dayOf(task.since) ?? span.today;
+  const last = intervalEnd(trigger, Math.max(span.until, first)) + STRETCH_WITHIN_DAYS;
+  const years = task.years ?? new YearTables(climate);
+  return years.stretchTest(within, Math.min(first, span.from), last);
 }
 
-function season(cadence: Of<"season">, task: DueTask, asked: Asked): Clockwork {
+function season(trigger: Of<"season">, task: DueTask, span: CalculationSpan): DueCalculator {
   if (!task.climate) throw new Error("season: the climate is needed");
-  const { anchor, offsetDays } = cadence;
+  const { anchor, offsetDays } = trigger;
   const base = dayOf(task.lastDone) ?? dayOf(task.since);
-  const from = Math.min(asked.from, base ?? asked.from) - Math.abs(offsetDays) - SEASON_SLACK_DAYS;
-  const to = Math.max(asked.until, base ?? 0) + Math.abs(offsetDays) + SEASON_SEARCH_DAYS;
-  const turns = seasonsAround(task.climate, from, to)[anchor];
+  const from = Math.min(span.from, base ?? span.from) - Math.abs(offsetDays) - SEASON_SLACK_DAYS;
+  const to = Math.max(span.until, base ?? 0) + Math.abs(offsetDays) + SEASON_SEARCH_DAYS;
+  const turns = (task.years ?? new YearTables(task.climate)).seasons(from, to)[anchor];
   const since = dayOf(task.since);
   return counting(task, (done) => {
     const after = done ?? since;
     const turn = turns.find((day) =>
       after === null
-        ? day + offsetDays + SEASON_SLACK_DAYS >= asked.today
+        ? day + offsetDays + SEASON_SLACK_DAYS >= span.today
         : day + offsetDays - SEASON_SLACK_DAYS > after,
     );
     if (turn === undefined) return null;
@@ -116,20 +117,20 @@ function season(cadence: Of<"season">, task: DueTask, asked: Asked): Clockwork {
   });
 }
 
-function runHours(cadence: Of<"run-hours">, task: DueTask, asked: Asked): Clockwork {
+function runHours(trigger: Of<"run-hours">, task: DueTask, span: CalculationSpan): DueCalculator {
   const { climate, equipment, actuals, measured } = task;
   if (!climate || !equipment) throw new Error("run-hours: climate and equipment are needed");
   const base = dayOf(task.lastDone) ?? dayOf(task.since);
   const since = dayOf(task.since);
-  const from = Math.min(asked.from, base ?? asked.from);
-  const to = Math.max(asked.until, base ?? 0) + HOURS_AHEAD_DAYS;
+  const from = Math.min(span.from, base ?? span.from);
+  const to = Math.max(span.until, base ?? 0) + HOURS_AHEAD_DAYS;
   const { run } = runDays(climate, actuals, equipment, measured, from, to);
   const sum = new Float64Array(run.length + 1);
   for (let i = 0; i < run.length; i++) sum[i + 1] = sum[i]! + run[i]!;
   return counting(task, (done) => {
     const start = done ?? since;
     if (start === null) return null;
-    const end = Math.max(asked.today, start) + HOURS_AHEAD_DAYS;
+    const end = Math.max(span.today, start) + HOURS_AHEAD_DAYS;
     const reach = (hours: number): DayNumber | null => {
       let low = start;
       let high = end + 1;
@@ -141,14 +142,14 @@ function runHours(cadence: Of<"run-hours">, task: DueTask, asked: Asked): Clockw
       return low <= end ? low : null;
     };
     return {
-      opens: reach(HOURS_OPEN_SHARE * cadence.n),
-      due: reach(cadence.n),
-      closes: reach(HOURS_CLOSE_SHARE * cadence.n),
+      opens: reach(HOURS_OPEN_SHARE * trigger.n),
+      due: reach(trigger.n),
+      closes: reach(HOURS_CLOSE_SHARE * trigger.n),
     };
   });
 }
 
-function age({ minYears, maxYears }: Of<"age">, task: DueTask): Clockwork {
+function age({ minYears, maxYears }: Of<"age">, task: DueTask): DueCalculator {
   const months = (years: number) => Math.floor(12 * years + 0.5);
   const dates = (made: DayNumber | null): Dates | null => {
     if (made === null) return null;
@@ -159,7 +160,7 @@ function age({ minYears, maxYears }: Of<"age">, task: DueTask): Clockwork {
   return { now: () => dates(dayOf(task.manufactured)), after: dates };
 }
 
-function after({ event, days }: Of<"after">, task: DueTask): Clockwork {
+function after({ event, days }: Of<"after">, task: DueTask): DueCalculator {
   const ends = task.events
     .filter((each) => each.kind === event)
     .map((each) => toDay(each.to ?? each.date));
@@ -171,32 +172,32 @@ function after({ event, days }: Of<"after">, task: DueTask): Clockwork {
   });
 }
 
-function reading(cadence: Of<"reading">, task: DueTask): Clockwork {
+function reading(trigger: Of<"reading">, task: DueTask): DueCalculator {
   const latest = task.readings
-    .filter((each) => each.kind === cadence.reading)
+    .filter((each) => each.kind === trigger.reading)
     .reduce<DueTask["readings"][number] | null>(
       (last, each) => (last === null || each.date >= last.date ? each : last),
       null,
     );
   return counting(task, (done) => {
-    if (!latest || !isAtLeast(latest.verdict, cadence.verdict)) return null;
+    if (!latest || !isAtLeast(latest.verdict, trigger.verdict)) return null;
     const due = toDay(latest.date);
     if (done !== null && done >= due) return null;
     return { opens: due, due, closes: due + READING_OPEN_DAYS };
   });
 }
 
-function wearing({ wear }: DueTask, asked: Asked): Clockwork {
+function wearing({ wear, wearDays }: DueTask, span: CalculationSpan): DueCalculator {
   if (!wear) throw new Error("wear: the wear input is needed");
   let later: ReturnType<typeof laterFilters> | null = null;
   return {
     now: () => {
-      const { early, likely, late } = wearSummary(wear);
+      const { early, likely, late } = wearDays ?? wearSummary(wear);
       const day = (date: typeof early) => (date === null ? null : toDay(date));
       return { opens: day(early), due: day(likely), closes: day(late) };
     },
     after: (done) => {
-      later ??= laterFilters(wear, asked.from, asked.until);
+      later ??= laterFilters(wear, span.from, span.until);
       const { early, likely, late } = later(done);
       return { opens: early, due: likely, closes: late };
     },
@@ -213,25 +214,29 @@ export function soonest(dates: readonly (Dates | null)[]): number | null {
   return best;
 }
 
-/** The dates of a task, by whatever its cadence counts. */
-export function clockwork(cadence: Cadence, task: DueTask, asked: Asked): Clockwork {
-  switch (cadence.kind) {
+/** The dates of a task, by whatever its trigger counts. */
+export function dueCalculator(
+  trigger: Trigger,
+  task: DueTask,
+  span: CalculationSpan,
+): DueCalculator {
+  switch (trigger.kind) {
     case "every":
-      return every(cadence, task, asked);
+      return every(trigger, task, span);
     case "run-hours":
-      return runHours(cadence, task, asked);
+      return runHours(trigger, task, span);
     case "season":
-      return season(cadence, task, asked);
+      return season(trigger, task, span);
     case "age":
-      return age(cadence, task);
+      return age(trigger, task);
     case "after":
-      return after(cadence, task);
+      return after(trigger, task);
     case "reading":
-      return reading(cadence, task);
+      return reading(trigger, task);
     case "wear":
-      return wearing(task, asked);
+      return wearing(task, span);
     case "earliest": {
-      const works = cadence.of.map((each) => clockwork(each, task, asked));
+      const works = trigger.of.map((each) => dueCalculator(each, task, span));
       const first = (dates: (Dates | null)[]) => {
         const index = soonest(dates);
         return index === null ? null : dates[index]!;

@@ -6,7 +6,7 @@ import { beliefAfter, laterFilters, wear } from "../filters/wear";
 import { wearInput } from "../filters/wear-schema";
 import { toDay } from "../quantities/plain-date";
 import { chain, chainInput } from "./chain";
-import { cadenceSchema, dueInput } from "./trigger";
+import { triggerSchema, dueInput } from "./trigger";
 import { due } from "./due";
 
 const today = plainDate("2026-03-14");
@@ -40,10 +40,12 @@ describe("a job every so often", () => {
   });
 
   it("counts from when it is owed where it was never done, and says nothing without either", () => {
-    const cadence = { kind: "every", n: 1, unit: "month" };
-    expect(ask({ cadence, since: "2026-03-01" }).due).toBe("2026-04-01");
-    expect(ask({ cadence, since: "2020-01-01", lastDone: "2026-03-01" }).due).toBe("2026-04-01");
-    expect(ask({ cadence })).toEqual({
+    const trigger = { kind: "every", n: 1, unit: "month" };
+    expect(ask({ cadence: trigger, since: "2026-03-01" }).due).toBe("2026-04-01");
+    expect(ask({ cadence: trigger, since: "2020-01-01", lastDone: "2026-03-01" }).due).toBe(
+      "2026-04-01",
+    );
+    expect(ask({ cadence: trigger })).toEqual({
       opens: null,
       due: null,
       closes: null,
@@ -84,14 +86,14 @@ describe("a job every so often", () => {
 describe("jobs by other clocks", () => {
   it("counts run hours from the day it was done, that day included", () => {
     // 24 h a day: 192 h after 8 days, 240 after 10, 264 after 11.
-    const cadence = { kind: "run-hours", n: 240 };
-    expect(dates({ cadence, climate, equipment: always, lastDone: "2026-03-10" })).toEqual([
-      "2026-03-18",
-      "2026-03-20",
-      "2026-03-21",
-    ]);
+    const trigger = { kind: "run-hours", n: 240 };
+    expect(dates({ cadence: trigger, climate, equipment: always, lastDone: "2026-03-10" })).toEqual(
+      ["2026-03-18", "2026-03-20", "2026-03-21"],
+    );
     const never = { ...always, inUse: [] };
-    expect(ask({ cadence, climate, equipment: never, lastDone: "2026-03-10" })).toMatchObject({
+    expect(
+      ask({ cadence: trigger, climate, equipment: never, lastDone: "2026-03-10" }),
+    ).toMatchObject({
       due: null,
       state: "not-yet",
       reason: { code: "run-hours" },
@@ -99,61 +101,65 @@ describe("jobs by other clocks", () => {
   });
 
   it("finds the first turn of the season that opens after it was done", () => {
-    const cadence = { kind: "season", anchor: "heatingStart", offsetDays: -30 };
+    const trigger = { kind: "season", anchor: "heatingStart", offsetDays: -30 };
     // 23 Sep less 30 days is 24 Aug, three weeks either side.
     const autumn = ["2026-08-03", "2026-08-24", "2026-09-14"];
-    expect(dates({ cadence, climate, lastDone: "2026-08-02" })).toEqual(autumn);
-    expect(ask({ cadence, climate, lastDone: "2026-08-03" }).due).toBe("2027-08-24");
+    expect(dates({ cadence: trigger, climate, lastDone: "2026-08-02" })).toEqual(autumn);
+    expect(ask({ cadence: trigger, climate, lastDone: "2026-08-03" }).due).toBe("2027-08-24");
     // Never done: the first that has not closed.
-    expect(dates({ cadence, climate })).toEqual(autumn);
-    expect(ask({ today: "2026-09-14", cadence, climate }).due).toBe("2026-08-24");
-    expect(ask({ today: "2026-09-15", cadence, climate }).due).toBe("2027-08-24");
+    expect(dates({ cadence: trigger, climate })).toEqual(autumn);
+    expect(ask({ today: "2026-09-14", cadence: trigger, climate }).due).toBe("2026-08-24");
+    expect(ask({ today: "2026-09-15", cadence: trigger, climate }).due).toBe("2027-08-24");
   });
 
   it("knows an age from the plate", () => {
-    const cadence = { kind: "age", minYears: 5, maxYears: 6 };
+    const trigger = { kind: "age", minYears: 5, maxYears: 6 };
     // The middle of 60 and 72 months is 66.
-    expect(dates({ cadence, manufactured: "2020-02-29" })).toEqual([
+    expect(dates({ cadence: trigger, manufactured: "2020-02-29" })).toEqual([
       "2025-02-28",
       "2025-08-29",
       "2026-02-28",
     ]);
-    expect(ask({ cadence, lastDone: "2026-01-01" }).state).toBe("none");
+    expect(ask({ cadence: trigger, lastDone: "2026-01-01" }).state).toBe("none");
   });
 
   it("follows what happened, until it is done after that", () => {
-    const cadence = { kind: "after", event: "renovation", days: 10 };
+    const trigger = { kind: "after", event: "renovation", days: 10 };
     const events = [
       { kind: "renovation", date: "2026-01-10", to: "2026-02-20" },
       { kind: "renovation", date: "2025-01-10" },
       { kind: "breakdown", date: "2026-03-01" },
     ];
-    expect(dates({ cadence, events })).toEqual(["2026-02-20", "2026-03-02", "2026-03-12"]);
-    expect(dates({ cadence: { ...cadence, days: 3 }, events })[2]).toBe("2026-03-02");
-    expect(ask({ cadence, events, lastDone: "2026-02-20" }).due).toBe("2026-03-02");
-    expect(ask({ cadence, events, lastDone: "2026-02-21" }).state).toBe("none");
-    expect(ask({ cadence }).state).toBe("none");
+    expect(dates({ cadence: trigger, events })).toEqual(["2026-02-20", "2026-03-02", "2026-03-12"]);
+    expect(dates({ cadence: { ...trigger, days: 3 }, events })[2]).toBe("2026-03-02");
+    expect(ask({ cadence: trigger, events, lastDone: "2026-02-20" }).due).toBe("2026-03-02");
+    expect(ask({ cadence: trigger, events, lastDone: "2026-02-21" }).state).toBe("none");
+    expect(ask({ cadence: trigger }).state).toBe("none");
   });
 
   it("answers a reading that turned bad", () => {
-    const cadence = { kind: "reading", reading: "coil", verdict: "act" };
+    const trigger = { kind: "reading", reading: "coil", verdict: "act" };
     const readings = [
       { kind: "coil", date: "2026-03-10", verdict: "act" },
       { kind: "coil", date: "2025-03-10", verdict: "sound" },
       { kind: "drain", date: "2026-03-12", verdict: "stop" },
     ];
-    expect(dates({ cadence, readings })).toEqual(["2026-03-10", "2026-03-10", "2026-03-24"]);
-    expect(ask({ cadence, readings, lastDone: "2026-03-09" }).state).toBe("due");
-    expect(ask({ cadence, readings, lastDone: "2026-03-10" }).state).toBe("none");
+    expect(dates({ cadence: trigger, readings })).toEqual([
+      "2026-03-10",
+      "2026-03-10",
+      "2026-03-24",
+    ]);
+    expect(ask({ cadence: trigger, readings, lastDone: "2026-03-09" }).state).toBe("due");
+    expect(ask({ cadence: trigger, readings, lastDone: "2026-03-10" }).state).toBe("none");
     const better = [...readings, { kind: "coil", date: "2026-03-13", verdict: "watch" }];
-    expect(ask({ cadence, readings: better }).state).toBe("none");
-    expect(ask({ cadence: { ...cadence, verdict: "watch" }, readings: better }).due).toBe(
+    expect(ask({ cadence: trigger, readings: better }).state).toBe("none");
+    expect(ask({ cadence: { ...trigger, verdict: "watch" }, readings: better }).due).toBe(
       "2026-03-13",
     );
   });
 
   it("takes the soonest of several, and says which it was", () => {
-    const cadence = {
+    const trigger = {
       kind: "earliest",
       of: [
         { kind: "every", n: 1, unit: "year" },
@@ -161,11 +167,11 @@ describe("jobs by other clocks", () => {
       ],
     };
     const events = [{ kind: "duct-cleaning", date: "2026-03-10" }];
-    expect(ask({ cadence, lastDone: "2026-01-01" })).toMatchObject({
+    expect(ask({ cadence: trigger, lastDone: "2026-01-01" })).toMatchObject({
       due: "2027-01-01",
       reason: { code: "earliest", facts: { governs: 0, code: "every" } },
     });
-    expect(ask({ cadence, lastDone: "2026-01-01", events })).toMatchObject({
+    expect(ask({ cadence: trigger, lastDone: "2026-01-01", events })).toMatchObject({
       due: "2026-03-17",
       reason: { code: "earliest", facts: { governs: 1, code: "after", event: "duct-cleaning" } },
     });
@@ -181,8 +187,8 @@ describe("the state of a job", () => {
     ["2026-03-21", "due"],
     ["2026-03-22", "past"],
   ])("on %s is %s", (day, state) => {
-    const cadence = { kind: "every", n: 10, unit: "day" };
-    expect(ask({ today: day, cadence, lastDone: "2026-03-10" }).state).toBe(state);
+    const trigger = { kind: "every", n: 10, unit: "day" };
+    expect(ask({ today: day, cadence: trigger, lastDone: "2026-03-10" }).state).toBe(state);
   });
 });
 
@@ -202,8 +208,8 @@ describe("what due refuses", () => {
     [{ kind: "earliest", of: [] }, ["cadence", "of"]],
     [{ kind: "earliest", of: [{ kind: "wear" }] }, ["wear"]],
     [{ kind: "reading", reading: "mood", verdict: "act" }, ["cadence", "reading"]],
-  ])("%j", (cadence, path) => {
-    expect(refused({ cadence })?.path).toEqual(path);
+  ])("%j", (trigger, path) => {
+    expect(refused({ cadence: trigger })?.path).toEqual(path);
   });
 
   it("an event that ends before it starts", () => {
@@ -276,17 +282,23 @@ describe("chains", () => {
     });
   });
 
-  const cadences = [
+  const triggers = [
     { kind: "every", n: 6, unit: "week", within: "growth" },
     { kind: "season", anchor: "coolingStart", offsetDays: -14 },
     { kind: "run-hours", n: 700 },
     { kind: "wear" },
     { kind: "earliest", of: [{ kind: "wear" }, { kind: "every", n: 2, unit: "month" }] },
-  ].map((cadence) => cadenceSchema.parse(cadence));
+  ].map((trigger) => triggerSchema.parse(trigger));
 
-  it.each(cadences)("says in its windows what it says in its rounds: %j", (cadence) => {
+  it.each(triggers)("says in its windows what it says in its rounds: %j", (trigger) => {
     const { equipment, climate: parsed } = cellar;
-    const task = { cadence, climate: parsed, equipment, lastDone: "2026-02-01", wear: cellar };
+    const task = {
+      cadence: trigger,
+      climate: parsed,
+      equipment,
+      lastDone: "2026-02-01",
+      wear: cellar,
+    };
     const { occurrences, windows } = run({ until: "2028-03-14", task });
     expect(occurrences.length).toBeGreaterThan(1);
     expect(windows.due).toHaveLength(732);

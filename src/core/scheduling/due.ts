@@ -2,8 +2,8 @@ import { z } from "zod";
 import { fromDay, toDay, type DayNumber } from "../quantities/plain-date";
 import { dateSchema } from "../quantities/schemas";
 import { wearSummary } from "../filters/wear";
-import type { Cadence, DueInput, DueTask } from "./trigger";
-import { clockwork, soonest, type Asked, type Dates } from "./due-calculator";
+import type { Trigger, DueInput, DueTask } from "./trigger";
+import { dueCalculator, soonest, type CalculationSpan, type Dates } from "./due-calculator";
 
 export const DUE_STATES = ["not-yet", "open", "due", "past", "none"] as const;
 export type DueState = (typeof DUE_STATES)[number];
@@ -40,21 +40,21 @@ export function stateOn(dates: Dates | null, today: DayNumber): DueState {
 }
 
 /** What the dates were counted from, for the words beside them. */
-function factsOf(cadence: Cadence, task: DueTask, asked: Asked): Record<string, unknown> {
+function factsOf(trigger: Trigger, task: DueTask, span: CalculationSpan): Record<string, unknown> {
   const base = task.lastDone ?? task.since ?? null;
-  switch (cadence.kind) {
+  switch (trigger.kind) {
     case "every":
-      return { base, n: cadence.n, unit: cadence.unit, within: cadence.within ?? null };
+      return { base, n: trigger.n, unit: trigger.unit, within: trigger.within ?? null };
     case "run-hours":
-      return { base, hours: cadence.n };
+      return { base, hours: trigger.n };
     case "season":
-      return { base, anchor: cadence.anchor, offsetDays: cadence.offsetDays };
+      return { base, anchor: trigger.anchor, offsetDays: trigger.offsetDays };
     case "age":
-      return { manufactured: task.manufactured ?? null, ...cadence };
+      return { manufactured: task.manufactured ?? null, ...trigger };
     case "after":
-      return { event: cadence.event, days: cadence.days };
+      return { event: trigger.event, days: trigger.days };
     case "reading": {
-      const readings = task.readings.filter((each) => each.kind === cadence.reading);
+      const readings = task.readings.filter((each) => each.kind === trigger.reading);
       const latest = readings.reduce((last, each) => (each.date >= last.date ? each : last));
       return { ...latest };
     }
@@ -63,9 +63,9 @@ function factsOf(cadence: Cadence, task: DueTask, asked: Asked): Record<string, 
       return { limitedBy, percentNow, looksUsed };
     }
     case "earliest": {
-      const index = soonest(cadence.of.map((each) => clockwork(each, task, asked).now()));
-      const governing = cadence.of[index!]!;
-      return { governs: index, code: governing.kind, ...factsOf(governing, task, asked) };
+      const index = soonest(trigger.of.map((each) => dueCalculator(each, task, span).now()));
+      const governing = trigger.of[index!]!;
+      return { governs: index, code: governing.kind, ...factsOf(governing, task, span) };
     }
   }
 }
@@ -73,19 +73,19 @@ function factsOf(cadence: Cadence, task: DueTask, asked: Asked): Record<string, 
 /**
  * When a job opens, is due and closes, how that stands today, and what it was counted from.
  *
- * @source docs/sources.md#cadences
+ * @source docs/sources.md#triggers
  */
 export function due(input: DueInput): DueResult {
   const { today: date, cadence, ...rest } = input;
   const today = toDay(date);
   const task = { cadence, ...rest };
-  const asked: Asked = { today, from: today, until: today };
-  const dates = clockwork(cadence, task, asked).now();
+  const span: CalculationSpan = { today, from: today, until: today };
+  const dates = dueCalculator(cadence, task, span).now();
   return {
     ...asDates(dates),
     state: stateOn(dates, today),
     reason: dates
-      ? { code: cadence.kind, facts: factsOf(cadence, task, asked) }
+      ? { code: cadence.kind, facts: factsOf(cadence, task, span) }
       : { code: "none", facts: {} },
   };
 }

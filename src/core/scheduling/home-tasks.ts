@@ -9,55 +9,54 @@ import {
   type TaskDefinition,
   type TaskPlace,
   type TaskSetting,
-} from "@/core/scheduling/task";
-import { seasonDays } from "@/core/climate/climate";
-import type { Climate } from "@/core/climate/climate";
-import type { Cadence } from "@/core/scheduling/trigger";
-import { isRoofWork } from "@/core/inventory/reach";
-import type { FilterSlot, HomeBook, Unit } from "@/core/inventory/inventory";
-import {
-  AFTER_DUCTS,
-  AT_GREY,
-  calendarOf,
-  HOME_TASKS,
-  lookTask,
-  partTasks,
-  POLISH_SOONER,
-  renewalTask,
-  slotExtras,
-  unitTasks,
-} from "@/content/default-tasks";
+} from "./task";
+import { seasonDays } from "../climate/climate";
+import type { Climate } from "../climate/climate";
+import type { Trigger } from "./trigger";
+import { isRoofWork } from "../inventory/reach";
+import type { FilterSlot, Unit } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
+import type { JobCatalogue } from "./catalogue";
 
 type Settings = ReadonlyMap<string, TaskSetting>;
 
 /** Looks at filters in ducts follow the cleaning of those. */
-const inDucts = (book: HomeBook, slot: FilterSlot): boolean => {
-  const unit = book.units.find((each) => each.id === slot.unitId);
-  const system = book.systems.find((each) => each.id === unit?.systemId);
+const inDucts = (snapshot: HomeSnapshot, slot: FilterSlot): boolean => {
+  const unit = snapshot.units.find((each) => each.id === slot.unitId);
+  const system = snapshot.systems.find((each) => each.id === unit?.systemId);
   return slot.airSide === "recirculated" && system?.ducted === true;
 };
 
-/** A filter’s jobs: its renewal by the school somebody follows, and the looks that go with it. */
-function slotTasks(book: HomeBook, slot: FilterSlot, settings: Settings): PlannedTask[] {
+/** A filter’s jobs: its renewal by the strategy somebody follows, and the looks that go with it. */
+function slotTasks(
+  snapshot: HomeSnapshot,
+  slot: FilterSlot,
+  settings: Settings,
+  jobs: JobCatalogue,
+): PlannedTask[] {
   const place = { unitId: slot.unitId, partId: slot.id, kind: "filter" };
   const setting = settings.get(taskId(place, RENEW));
-  const { school = "wear", lookEveryDays = LOOK_EVERY_DAYS, cadence } = setting?.changes ?? {};
-  const renewal = planned(renewalTask(slot.media), place, setting);
-  const byGrey = { ...renewal, school, cadence: AT_GREY };
+  const {
+    school = "wear",
+    lookEveryDays = LOOK_EVERY_DAYS,
+    cadence: trigger,
+  } = setting?.changes ?? {};
+  const renewal = planned(jobs.renewal(slot.media), place, setting);
+  const byGrey = { ...renewal, strategy: school, trigger: jobs.atGrey };
   const lookSetting = settings.get(taskId(place, LOOK));
   switch (school) {
     case "wear":
       return [
-        { ...renewal, school, cadence: { kind: "wear" } },
-        ...(inDucts(book, slot) ? [planned(AFTER_DUCTS, place, lookSetting)] : []),
+        { ...renewal, strategy: school, trigger: { kind: "wear" } },
+        ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
       ];
     case "calendar":
       return [
-        { ...renewal, school, cadence: cadence ?? calendarOf(slot.media) },
-        ...(inDucts(book, slot) ? [planned(AFTER_DUCTS, place, lookSetting)] : []),
+        { ...renewal, strategy: school, trigger: trigger ?? jobs.calendar(slot.media) },
+        ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
       ];
     case "look":
-      return [byGrey, planned(lookTask(lookEveryDays), place, lookSetting)];
+      return [byGrey, planned(jobs.look(lookEveryDays), place, lookSetting)];
   }
 }
 
@@ -67,7 +66,7 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
   const definition: TaskDefinition = {
     key,
     name: changes.name ?? "",
-    cadence: changes.cadence ?? { kind: "every", n: 1, unit: "year", within: undefined },
+    trigger: changes.cadence ?? { kind: "every", n: 1, unit: "year", within: undefined },
     who: "owner",
     handsOn: 10,
     waiting: 0,
@@ -79,31 +78,22 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
   );
 }
 
-const known = new WeakMap<HomeBook, PlannedTask[]>();
-
 /** Every job of a home: what comes with its parts, units and itself, and what people added. */
-export function tasksOf(book: HomeBook): PlannedTask[] {
-  let tasks = known.get(book);
-  if (!tasks) {
-    tasks = [
-      ...planAll(book, HOME_TASKS, { kind: "home" }, settingsOf(book)),
-      ...book.units.flatMap((unit) => tasksOfUnit(book, unit)),
-    ];
-    known.set(book, tasks);
-  }
-  return tasks;
-}
+export const tasksOf = (snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] => [
+  ...planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot)),
+  ...snapshot.units.flatMap((unit) => tasksOfUnit(snapshot, unit, jobs)),
+];
 
-const settingsOf = (book: HomeBook): Settings =>
-  new Map(book.tasks.map((each) => [taskId(each, each.key), each]));
+const settingsOf = (snapshot: HomeSnapshot): Settings =>
+  new Map(snapshot.tasks.map((each) => [taskId(each, each.key), each]));
 
 function planAll(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   definitions: readonly TaskDefinition[],
   place: TaskPlace & { kind: string },
   settings: Settings,
 ): PlannedTask[] {
-  const own = book.tasks.filter(
+  const own = snapshot.tasks.filter(
     (each) =>
       each.key.startsWith(OWN_KEY) && each.unitId === place.unitId && each.partId === place.partId,
   );
@@ -114,29 +104,35 @@ function planAll(
 }
 
 /** The jobs of one unit and its parts; none while it is being entered. */
-export function tasksOfUnit(book: HomeBook, unit: Unit): PlannedTask[] {
+export function tasksOfUnit(snapshot: HomeSnapshot, unit: Unit, jobs: JobCatalogue): PlannedTask[] {
   if (unit.setUpStep !== undefined) return [];
-  const settings = settingsOf(book);
+  const settings = settingsOf(snapshot);
+  const isWithoutCooling = !hasCooling(snapshot.home.climate);
   const unitId = unit.id;
   return [
-    ...planAll(book, here(book, unit, unitTasks(unit.kind)), { unitId, kind: unit.kind }, settings),
-    ...book.slots
+    ...planAll(
+      snapshot,
+      here(snapshot, unit, isWithoutCooling, jobs, jobs.unit(unit.kind)),
+      { unitId, kind: unit.kind },
+      settings,
+    ),
+    ...snapshot.slots
       .filter((slot) => slot.unitId === unitId)
       .flatMap((slot) => [
-        ...slotTasks(book, slot, settings),
+        ...slotTasks(snapshot, slot, settings, jobs),
         ...planAll(
-          book,
-          slotExtras(slot.media),
+          snapshot,
+          jobs.besideRenewal(slot.media),
           { unitId, partId: slot.id, kind: "filter" },
           settings,
         ),
       ]),
-    ...book.parts
+    ...snapshot.parts
       .filter((part) => part.unitId === unitId)
       .flatMap(({ id, kind }) =>
         planAll(
-          book,
-          here(book, unit, partTasks(kind, unit.kind)),
+          snapshot,
+          here(snapshot, unit, isWithoutCooling, jobs, jobs.part(kind, unit.kind)),
           { unitId, partId: id, kind },
           settings,
         ),
@@ -154,11 +150,13 @@ const doneByWhom = (
 
 /** Definitions as this house has them: what stands beside its machine, and what its climate never does. */
 function here(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   unit: Unit,
+  isWithoutCooling: boolean,
+  { soonerBesideLint }: JobCatalogue,
   definitions: readonly TaskDefinition[],
 ): TaskDefinition[] {
-  const besideLint = book.drivers.some(
+  const besideLint = snapshot.drivers.some(
     (driver) =>
       driver.kind === "dryer-or-litter-beside" &&
       (driver.scope === "home" ||
@@ -166,38 +164,31 @@ function here(
         (driver.scope === "room" && driver.roomId === unit.roomId)),
   );
   return definitions.map((each) => {
-    const cadence = besideLint && each.key === "polish" ? POLISH_SOONER : each.cadence;
-    return { ...each, cadence: inThisClimate(book.home.climate, cadence) };
+    const trigger =
+      besideLint && each.key === soonerBesideLint.key ? soonerBesideLint.trigger : each.trigger;
+    return { ...each, trigger: isWithoutCooling ? byTimeInUse(trigger) : trigger };
   });
 }
 
 /** Where no summer is warm enough for a season of its own, cooling jobs go by the time in use. */
-function inThisClimate(climate: Climate, cadence: Cadence): Cadence {
-  switch (cadence.kind) {
+function byTimeInUse(trigger: Trigger): Trigger {
+  switch (trigger.kind) {
     case "season":
-      return isOfCooling(cadence.anchor) && !hasCooling(climate)
+      return isOfCooling(trigger.anchor)
         ? { kind: "every", n: 1, unit: "year", within: "inUse" }
-        : cadence;
+        : trigger;
     case "every":
-      return cadence.within === "cooling" && !hasCooling(climate)
-        ? { ...cadence, within: "inUse" }
-        : cadence;
+      return trigger.within === "cooling" ? { ...trigger, within: "inUse" } : trigger;
     case "earliest":
-      return { ...cadence, of: cadence.of.map((each) => inThisClimate(climate, each)) };
+      return { ...trigger, of: trigger.of.map(byTimeInUse) };
     default:
-      return cadence;
+      return trigger;
   }
 }
 
 const isOfCooling = (anchor: string) => anchor.startsWith("cooling") || anchor === "firstWarmDay";
 
 const YEAR_DAYS = 366;
-const cools = new WeakMap<Climate, boolean>();
 /** Whether a climate's usual year ever crosses the bound of the cooling season; the same every year. */
-function hasCooling(climate: Climate): boolean {
-  const known = cools.get(climate);
-  if (known !== undefined) return known;
-  const has = seasonDays(climate, 0, YEAR_DAYS).coolingStart.length > 0;
-  cools.set(climate, has);
-  return has;
-}
+const hasCooling = (climate: Climate): boolean =>
+  seasonDays(climate, 0, YEAR_DAYS).coolingStart.length > 0;

@@ -1,12 +1,12 @@
 import { z } from "zod";
 import type { PlainDate } from "../quantities/plain-date";
-import { cadenceSchema, type Cadence } from "./trigger";
+import { triggerSchema, type Trigger } from "./trigger";
 import type { ReadingKind } from "../readings/reading-kinds";
-import { DOERS, type Doer } from "../runs/qualification";
+import { QUALIFICATIONS, type Qualification } from "../runs/qualification";
 
 /** Three ways of deciding when a filter goes. */
-export const SCHOOLS = ["wear", "look", "calendar"] as const;
-export type School = (typeof SCHOOLS)[number];
+export const STRATEGIES = ["wear", "look", "calendar"] as const;
+export type Strategy = (typeof STRATEGIES)[number];
 
 /** A job as it usually comes round, before anybody changed it. */
 export type TaskDefinition = {
@@ -14,8 +14,8 @@ export type TaskDefinition = {
   key: string;
   /** What is done, as a plain verb. */
   name: string;
-  cadence: Cadence;
-  who: Doer;
+  trigger: Trigger;
+  who: Qualification;
   /** Minutes at work, and of waiting that needs nobody. */
   handsOn: number;
   waiting: number;
@@ -34,11 +34,11 @@ export type TaskDefinition = {
 /** What somebody changed about a job, or all there is of a job of their own. */
 export const taskChangesSchema = z.strictObject({
   name: z.string().min(1).optional(),
-  cadence: cadenceSchema.optional(),
-  school: z.enum(SCHOOLS).optional(),
+  cadence: triggerSchema.optional(),
+  school: z.enum(STRATEGIES).optional(),
   /** Days between looks, where the filter is looked at first. */
   lookEveryDays: z.number().int().positive().optional(),
-  who: z.enum(DOERS).optional(),
+  who: z.enum(QUALIFICATIONS).optional(),
   handsOn: z.number().int().min(0).optional(),
   waiting: z.number().int().min(0).optional(),
   isOff: z.boolean().optional(),
@@ -69,10 +69,10 @@ export type PlannedTask = TaskPlace & {
   name: string;
   /** What it belongs to: the kind of a part or unit, or “home”; with the key, what `alsoDoes` names. */
   kind: string;
-  cadence: Cadence;
+  trigger: Trigger;
   /** Of a filter’s renewal. */
-  school?: School;
-  who: Doer;
+  strategy?: Strategy;
+  who: Qualification;
   handsOn: number;
   waiting: number;
   procedureIds: readonly string[];
@@ -113,8 +113,8 @@ export function planned(
     id: taskId(place, key),
     key,
     name: value.name,
-    cadence: value.cadence,
-    ...(changes.school ? { school: changes.school } : {}),
+    trigger: changes.cadence ?? definition.trigger,
+    ...(changes.school ? { strategy: changes.school } : {}),
     who: value.who,
     handsOn: value.handsOn,
     waiting: value.waiting,

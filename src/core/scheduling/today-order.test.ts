@@ -1,5 +1,5 @@
 import { addDays, plainDate } from "../quantities/plain-date";
-import type { TaskStanding } from "./schedule";
+import type { JobStatus } from "./schedule";
 import { todayOrder } from "./today-order";
 
 const today = plainDate("2026-03-14");
@@ -8,15 +8,15 @@ const every = { kind: "every", n: 10, unit: "day", within: undefined } as const;
 const job = (
   id: string,
   dueIn: number,
-  { isSafety = false, ...extra }: Partial<TaskStanding> & { isSafety?: boolean } = {},
-): TaskStanding => {
+  { isSafety = false, ...extra }: Partial<JobStatus> & { isSafety?: boolean } = {},
+): JobStatus => {
   const due = addDays(today, dueIn);
   return {
     task: {
-      ...{ id, key: "do", name: id, kind: "home", cadence: every, who: "owner", handsOn: 5 },
+      ...{ id, key: "do", name: id, kind: "home", trigger: every, who: "owner", handsOn: 5 },
       ...{ waiting: 0, procedureIds: [], alsoDoes: [], isOff: false, isChanged: false },
       ...{ isSafety, settles: [], isUnreadable: false, isOwn: false },
-    } as TaskStanding["task"],
+    } as JobStatus["task"],
     unit: null,
     opens: addDays(due, -3),
     due,
@@ -25,13 +25,13 @@ const job = (
     because: every,
     lastDone: plainDate("2025-01-01"),
     since: null,
-    putOff: null,
+    deferral: null,
     ahead: [],
     problem: null,
     ...extra,
   };
 };
-const order = (...jobs: TaskStanding[]) =>
+const order = (...jobs: JobStatus[]) =>
   todayOrder(jobs, today).map(({ job: { task }, when }) => `${when} ${task.id}`);
 
 describe("the order of today", () => {
@@ -54,13 +54,13 @@ describe("the order of today", () => {
     ).toEqual(["past vent", "past alarm", "past filter", "past belt"]);
   });
   it("lets what was put off wait for its day, however late it is", () => {
-    const putOff = { on: today, words: "no ladder", until: addDays(today, 3) };
-    expect(order(job("late", -40, { putOff }), job("week", 2))).toEqual([
+    const deferral = { on: today, words: "no ladder", until: addDays(today, 3) };
+    expect(order(job("late", -40, { deferral }), job("week", 2))).toEqual([
       "now week",
       "closer late",
     ]);
-    const over = { ...putOff, until: today };
-    expect(order(job("late", -40, { putOff: over }))).toEqual(["past late"]);
+    const over = { ...deferral, until: today };
+    expect(order(job("late", -40, { deferral: over }))).toEqual(["past late"]);
   });
   it("leaves out what is far off, and what nothing calls for", () => {
     expect(order(job("far", 46), job("none", 0, { due: null, state: "none" }))).toEqual([]);

@@ -1,5 +1,5 @@
 import { addDays, daysFrom, type PlainDate } from "../quantities/plain-date";
-import { isPutOff, type TaskStanding } from "./schedule";
+import { isDeferred, type JobStatus } from "./schedule";
 import { RENEW } from "./task";
 
 /** Due within this many days counts as this week. */
@@ -8,24 +8,25 @@ const SOON_DAYS = 7;
 const CLOSER_DAYS = 45;
 
 export type When = "past" | "now" | "closer";
-export type InOrder = { job: TaskStanding; when: When };
+export type InOrder = { job: JobStatus; when: When };
 
 /** A filter nobody saw fitted: it asks for a word before it can say a day. */
-export const isUnknownFilter = ({ task, lastDone }: TaskStanding): boolean =>
+export const isUnknownFilter = ({ task, lastDone }: JobStatus): boolean =>
   task.key === RENEW && lastDone === null && !task.isOff;
 
-/** Where a job stands today; null when it is not near. What is put off waits for its day. */
-function whenOf(job: TaskStanding, today: PlainDate): When | null {
-  const { due, state, putOff } = job;
+/** Where a job stands today; null when it is not near. What is deferred waits for its day. */
+function whenOf(job: JobStatus, today: PlainDate): When | null {
+  const { due, state, deferral } = job;
   if (due === null) return isUnknownFilter(job) ? "closer" : null;
-  if (isPutOff(job, today)) return putOff!.until! <= addDays(today, CLOSER_DAYS) ? "closer" : null;
+  if (isDeferred(job, today))
+    return deferral!.until! <= addDays(today, CLOSER_DAYS) ? "closer" : null;
   if (state === "past") return "past";
   if (due <= addDays(today, SOON_DAYS)) return "now";
   return due <= addDays(today, CLOSER_DAYS) ? "closer" : null;
 }
 
 const GROUPS: readonly When[] = ["past", "now", "closer"];
-const daysOver = ({ due, closes }: TaskStanding, today: PlainDate): number =>
+const daysOver = ({ due, closes }: JobStatus, today: PlainDate): number =>
   daysFrom(closes ?? due ?? today, today);
 
 /**
@@ -33,8 +34,8 @@ const daysOver = ({ due, closes }: TaskStanding, today: PlainDate): number =>
  * and the worst first; then now and this week; then what comes closer. What is left open or
  * unfinished stands before all of it and is no job.
  */
-export function todayOrder(agenda: readonly TaskStanding[], today: PlainDate): InOrder[] {
-  const near = agenda.flatMap((job): InOrder[] => {
+export function todayOrder(schedule: readonly JobStatus[], today: PlainDate): InOrder[] {
+  const near = schedule.flatMap((job): InOrder[] => {
     const when = whenOf(job, today);
     return when ? [{ job, when }] : [];
   });

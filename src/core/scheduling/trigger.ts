@@ -1,3 +1,5 @@
+import type { WearSummary } from "../filters/wear";
+import type { YearTables } from "./year-tables";
 import { z } from "zod";
 import { climateSchema, actualsSchema, SEASONS } from "../climate/climate";
 import { equipmentSchema, measuredSchema } from "../climate/run-hours";
@@ -23,7 +25,7 @@ const YEARS_OF = {
 /** A turn of the season is never anchored by more than a year. */
 const MOST_OFFSET_DAYS = 366;
 
-const simpleCadences = [
+const simpleTriggers = [
   z
     .strictObject({
       kind: z.literal("every"),
@@ -64,24 +66,24 @@ const simpleCadences = [
   }),
 ] as const;
 
-export type SimpleCadence = z.output<(typeof simpleCadences)[number]>;
-export type Cadence = SimpleCadence | { kind: "earliest"; of: Cadence[] };
+export type SimpleTrigger = z.output<(typeof simpleTriggers)[number]>;
+export type Trigger = SimpleTrigger | { kind: "earliest"; of: Trigger[] };
 
 /** How often, or upon what, a job comes round. */
-export const cadenceSchema: z.ZodType<Cadence> = z.lazy(() =>
+export const triggerSchema: z.ZodType<Trigger> = z.lazy(() =>
   z.discriminatedUnion("kind", [
-    ...simpleCadences,
-    z.strictObject({ kind: z.literal("earliest"), of: z.array(cadenceSchema).min(1) }),
+    ...simpleTriggers,
+    z.strictObject({ kind: z.literal("earliest"), of: z.array(triggerSchema).min(1) }),
   ]),
 );
 
-/** The cadences a cadence is made of. */
-export const partsOf = (cadence: Cadence): SimpleCadence[] =>
-  cadence.kind === "earliest" ? cadence.of.flatMap(partsOf) : [cadence];
+/** The triggers a trigger is made of. */
+export const partsOf = (trigger: Trigger): SimpleTrigger[] =>
+  trigger.kind === "earliest" ? trigger.of.flatMap(partsOf) : [trigger];
 
 /** What a job’s dates follow from, but for the day it is asked. */
 const taskShape = {
-  cadence: cadenceSchema,
+  cadence: triggerSchema,
   lastDone: optional(dateSchema),
   /** From when the job is owed where it was never done. */
   since: optional(dateSchema),
@@ -108,23 +110,30 @@ const taskShape = {
 };
 
 const taskObject = z.strictObject(taskShape);
-export type DueTask = z.output<typeof taskObject>;
+/** A task with what its caller worked out for others too, so that it is worked out once. */
+export type DueTask = z.output<typeof taskObject> & {
+  /** Of its climate. */
+  years?: YearTables;
+  /** What its wear comes to. */
+  wearDays?: WearDates;
+};
+type WearDates = Pick<WearSummary, "early" | "likely" | "late">;
 
-/** Refuses a cadence that lacks what it counts by. */
+/** Refuses a trigger that lacks what it counts by. */
 function checkNeeds(task: DueTask, context: z.RefinementCtx): void {
   const need = (key: "climate" | "equipment" | "wear", why: string) => {
     if (task[key] === undefined)
       context.addIssue({ code: "custom", path: [key], message: `${why} needs ${key}` });
   };
-  for (const cadence of partsOf(task.cadence)) {
-    if (cadence.kind === "season") need("climate", "a season");
-    if (cadence.kind === "wear") need("wear", "wear");
-    if (cadence.kind === "run-hours") {
+  for (const trigger of partsOf(task.cadence)) {
+    if (trigger.kind === "season") need("climate", "a season");
+    if (trigger.kind === "wear") need("wear", "wear");
+    if (trigger.kind === "run-hours") {
       need("climate", "counting run hours");
       need("equipment", "counting run hours");
     }
-    if (cadence.kind === "every" && cadence.within === "inUse") need("equipment", "a spell of use");
-    else if (cadence.kind === "every" && cadence.within) need("climate", "a stretch of the year");
+    if (trigger.kind === "every" && trigger.within === "inUse") need("equipment", "a spell of use");
+    else if (trigger.kind === "every" && trigger.within) need("climate", "a stretch of the year");
   }
 }
 

@@ -7,46 +7,47 @@ import {
 } from "../climate/climate";
 import type { DayNumber } from "../quantities/plain-date";
 
-/** Tables are made a little wider than asked, so that the next question finds its answer there. */
+/** Tables are made a little wider than asked, so that the next one who asks finds its days there. */
 const MARGIN_DAYS = 800;
 
 type Table<T> = { from: DayNumber; to: DayNumber; value: T };
 
-/** Keeps one table for each climate, as wide as anybody has asked for. */
-function remembered<T>(make: (climate: Climate, from: DayNumber, to: DayNumber) => T) {
-  const known = new WeakMap<Climate, Table<T>>();
-  return (climate: Climate, from: DayNumber, to: DayNumber): Table<T> => {
-    const before = known.get(climate);
-    if (before && before.from <= from && before.to >= to) return before;
-    const table = {
-      from: Math.min(from, before?.from ?? from) - MARGIN_DAYS,
-      to: Math.max(to, before?.to ?? to) + MARGIN_DAYS,
-    };
-    const made = { ...table, value: make(climate, table.from, table.to) };
-    known.set(climate, made);
-    return made;
-  };
-}
-
-const rememberedSeasons = remembered(seasonDays);
-const rememberedStretch: Readonly<Record<Stretch, ReturnType<typeof remembered<Uint8Array>>>> = {
-  heating: remembered((climate, from, to) => stretchDays(climate, "heating", from, to)),
-  cooling: remembered((climate, from, to) => stretchDays(climate, "cooling", from, to)),
-  snow: remembered((climate, from, to) => stretchDays(climate, "snow", from, to)),
-  growth: remembered((climate, from, to) => stretchDays(climate, "growth", from, to)),
-};
-
-/** The turns of the seasons, at least from `from` to `to`. A climate must not change afterwards. */
-export const seasonsAround = (climate: Climate, from: DayNumber, to: DayNumber): SeasonDays =>
-  rememberedSeasons(climate, from, to).value;
-
-/** Whether a day lies in a stretch of the year; asked of days at most `to`. */
-export function stretchTest(
-  climate: Climate,
-  stretch: Stretch,
+function widened<T>(
+  before: Table<T> | undefined,
   from: DayNumber,
   to: DayNumber,
-): (day: DayNumber) => boolean {
-  const table = rememberedStretch[stretch](climate, from, to);
-  return (day) => table.value[day - table.from] === 1;
+  make: (from: DayNumber, to: DayNumber) => T,
+): Table<T> {
+  if (before && before.from <= from && before.to >= to) return before;
+  const first = Math.min(from, before?.from ?? from) - MARGIN_DAYS;
+  const last = Math.max(to, before?.to ?? to) + MARGIN_DAYS;
+  return { from: first, to: last, value: make(first, last) };
+}
+
+/**
+ * The turns and stretches of the year in one climate, worked out once for all the jobs that hang on
+ * them and as far as any of them asks. The climate must not change afterwards.
+ */
+export class YearTables {
+  #seasons: Table<SeasonDays> | undefined;
+  readonly #stretches = new Map<Stretch, Table<Uint8Array>>();
+
+  constructor(readonly climate: Climate) {}
+
+  /** The turns of the seasons, at least from `from` to `to`. */
+  seasons(from: DayNumber, to: DayNumber): SeasonDays {
+    this.#seasons = widened(this.#seasons, from, to, (first, last) =>
+      seasonDays(this.climate, first, last),
+    );
+    return this.#seasons.value;
+  }
+
+  /** Whether a day lies in a stretch of the year; asked of days from `from` to at most `to`. */
+  stretchTest(stretch: Stretch, from: DayNumber, to: DayNumber): (day: DayNumber) => boolean {
+    const table = widened(this.#stretches.get(stretch), from, to, (first, last) =>
+      stretchDays(this.climate, stretch, first, last),
+    );
+    this.#stretches.set(stretch, table);
+    return (day) => table.value[day - table.from] === 1;
+  }
 }

@@ -1,8 +1,8 @@
 import { climateDays } from "../climate/climate";
 import { runDays } from "../climate/run-hours";
 import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
-import type { HomeBook } from "../inventory/inventory";
-import type { TaskStanding } from "../scheduling/schedule";
+import type { HomeSnapshot } from "../history/home-snapshot";
+import type { JobStatus } from "../scheduling/schedule";
 import { RENEW } from "../scheduling/task";
 
 const DAYS_BACK = 30;
@@ -38,15 +38,15 @@ const hundredths = (hours: number) => Math.round(hours * 100) / 100;
 
 /** The year over every page: why dates move, and what hangs from it. */
 export function lintelOf(
-  book: HomeBook,
-  agenda: readonly TaskStanding[],
+  snapshot: HomeSnapshot,
+  schedule: readonly JobStatus[],
   today: PlainDate,
 ): Lintel {
   const from = addDays(today, -DAYS_BACK);
   const to = addDays(today, DAYS_AHEAD);
   const size = daysFrom(from, to) + 1;
-  const used = book.systems.filter((system) =>
-    book.units.some((unit) => unit.systemId === system.id),
+  const used = snapshot.systems.filter((system) =>
+    snapshot.units.some((unit) => unit.systemId === system.id),
   );
   const ducted = used.filter(
     ({ ducted: isDucted, equipment }) => isDucted && (equipment.heats || equipment.cools),
@@ -55,8 +55,8 @@ export function lintelOf(
   const heating = new Array<number>(size).fill(0);
   const cooling = new Array<number>(size).fill(0);
   for (const system of shown) {
-    const { climate } = book.home;
-    const days = runDays(climate, book.actuals, system.equipment, [], toDay(from), toDay(to));
+    const { climate } = snapshot.home;
+    const days = runDays(climate, snapshot.actuals, system.equipment, [], toDay(from), toDay(to));
     for (let i = 0; i < size; i++) {
       heating[i]! += days.heating[i]! / shown.length;
       cooling[i]! += days.cooling[i]! / shown.length;
@@ -64,21 +64,21 @@ export function lintelOf(
   }
   // Hundredths of an hour: the ridge is drawn no finer, and every page carries it.
   for (const hours of [heating, cooling]) hours.forEach((each, i) => (hours[i] = hundredths(each)));
-  const { seasons } = climateDays({ climate: book.home.climate, actuals: [], from, to });
+  const { seasons } = climateDays({ climate: snapshot.home.climate, actuals: [], from, to });
   const notches: Notch[] = [
     ...seasons.heatingEnd.map((date) => ({ date, season: "heating ends" as const })),
     ...seasons.firstWarmDay.map((date) => ({ date, season: "first warm day" as const })),
     ...seasons.leafFall.map((date) => ({ date, season: "leaf fall" as const })),
     ...seasons.snowFrom.map((date) => ({ date, season: "snow" as const })),
   ];
-  return { from, to, today, heating, cooling, notches, pegs: pegsOf(agenda, to) };
+  return { from, to, today, heating, cooling, notches, pegs: pegsOf(schedule, to) };
 }
 
-const whatOf = ({ key, who, isSafety }: TaskStanding["task"]): PegWhat =>
+const whatOf = ({ key, who, isSafety }: JobStatus["task"]): PegWhat =>
   key === RENEW ? "filter" : who === "licensed" ? "visit" : isSafety ? "safety" : "job";
 
-function pegsOf(agenda: readonly TaskStanding[], until: PlainDate): Peg[] {
-  const pegs = agenda.flatMap(({ task, state, due, ahead }) =>
+function pegsOf(schedule: readonly JobStatus[], until: PlainDate): Peg[] {
+  const pegs = schedule.flatMap(({ task, state, due, ahead }) =>
     ahead
       .filter((day) => day <= until)
       .map((day, i) => {

@@ -1,7 +1,7 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
 import type { Contact, ContactRole } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
-import { known } from "../known";
+import { withoutNulls } from "../columns";
 import { contacts } from "../schema";
 
 export async function listContacts(db: Reader, homeId: string): Promise<Contact[]> {
@@ -14,7 +14,7 @@ export async function listContacts(db: Reader, homeId: string): Promise<Contact[
     id,
     name,
     role: role as ContactRole,
-    ...known({ phone, email, note }),
+    ...withoutNulls({ phone, email, note }),
   }));
 }
 

@@ -16,10 +16,10 @@ import { alias } from "drizzle-orm/sqlite-core";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { judgedBySchema } from "@/core/readings/judge";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
-import type { HistoryEvent, ReadingTaken } from "@/core/inventory/inventory";
+import type { HistoryEvent, ReadingTaken } from "@/core/history/history-event";
 import type { Grade } from "@/core/filters/belief";
 import type { Reader, Tx } from "../client";
-import { readJson } from "../known";
+import { readJson } from "../columns";
 import { events, looks, readings } from "../schema";
 
 /** What a reading was judged by; the usual where that cannot be read any more. */

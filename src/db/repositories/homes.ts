@@ -4,7 +4,7 @@ import { climateSchema } from "@/core/climate/climate";
 import { dayIn } from "@/core/quantities/plain-date";
 import type { Home, Level, Mains } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
-import { known, readJson } from "../known";
+import { withoutNulls, readJson } from "../columns";
 import { homes, levels, weatherDays } from "../schema";
 
 const figures = z.array(z.number());
@@ -16,7 +16,7 @@ const mainsSchema = z
 
 function mainsOf(column: string): { mains?: Mains } {
   const read = mainsSchema.parse(readJson(column));
-  const mains = known(read) as Mains;
+  const mains = withoutNulls(read) as Mains;
   return Object.keys(mains).length > 0 ? { mains } : {};
 }
 

@@ -6,7 +6,7 @@ import type { Direction } from "@/core/inventory/directions";
 import type { FilterSlot, Item, Part, SlotPlace, TypedSize } from "@/core/inventory/inventory";
 import type { Media } from "@/core/filters/media";
 import type { Reader, Tx } from "../client";
-import { known, readAnswerColumn } from "../known";
+import { withoutNulls, readAttributesColumn } from "../columns";
 import { filterSlots, homes, items, parts, tasks, units } from "../schema";
 
 const ratingOf = (scheme: string | null, name: string | null): { rating?: Rating } =>
@@ -50,7 +50,7 @@ function toSlot(
     cutToSize: slot.cutToSize,
     seat: slot.seat,
     indicator: slot.indicator,
-    ...known({
+    ...withoutNulls({
       place: part.place,
       roomId: part.roomId,
       note: part.note,
@@ -146,9 +146,9 @@ export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
       unitId,
       kind,
       name,
-      answers: readAnswerColumn(rest.answers),
+      attributes: readAttributesColumn(rest.answers),
       enteredOn: dayIn(timeZone, Date.parse(rest.createdAt)),
-      ...known({ place, roomId, note }),
+      ...withoutNulls({ place, roomId, note }),
     }),
   );
 }
@@ -162,7 +162,7 @@ export async function homeOfPart(db: Reader, partId: string): Promise<string | n
   return rows[0]?.homeId ?? null;
 }
 
-const ownRow = ({ name, place, roomId, note }: Omit<Part, "kind" | "answers">) => ({
+const ownRow = ({ name, place, roomId, note }: Omit<Part, "kind" | "attributes">) => ({
   name,
   place: place ?? null,
   roomId: roomId ?? null,
@@ -181,16 +181,16 @@ export async function updateSlot(tx: Tx, slot: FilterSlot): Promise<void> {
 }
 
 export async function insertPart(tx: Tx, part: Part, createdAt: string): Promise<void> {
-  const { id, unitId, kind, answers } = part;
+  const { id, unitId, kind, attributes } = part;
   await tx
     .insert(parts)
-    .values({ id, unitId, kind, ...ownRow(part), answers: JSON.stringify(answers), createdAt });
+    .values({ id, unitId, kind, ...ownRow(part), answers: JSON.stringify(attributes), createdAt });
 }
 
 export async function updatePart(tx: Tx, part: Part): Promise<void> {
   await tx
     .update(parts)
-    .set({ ...ownRow(part), kind: part.kind, answers: JSON.stringify(part.answers) })
+    .set({ ...ownRow(part), kind: part.kind, answers: JSON.stringify(part.attributes) })
     .where(eq(parts.id, part.id));
 }
 

@@ -36,7 +36,7 @@ export async function listRemoved(
     .select({ id: rooms.id, name: rooms.name, deletedAt: rooms.deletedAt })
     .from(rooms)
     .where(and(eq(rooms.homeId, homeId), isNotNull(rooms.deletedAt)));
-  const turned = await db
+  const aborted = await db
     .select({ id: registers.id, name: rooms.name, deletedAt: registers.deletedAt })
     .from(registers)
     .innerJoin(rooms, eq(rooms.id, registers.roomId))
@@ -77,7 +77,7 @@ export async function listRemoved(
       slots.map((row) => ({ ...row, name: `${row.unit}, ${inSentence(row.name)}` })),
     ),
     ...as("room", inRooms),
-    ...as("register", turned),
+    ...as("register", aborted),
     ...as("contact", called),
     ...as(
       "driver",

@@ -1,12 +1,12 @@
 import { and, asc, desc, eq, gte, isNotNull, isNull, max, or } from "drizzle-orm";
 import { z } from "zod";
 import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
-import type { Doer } from "@/core/runs/qualification";
+import type { Qualification } from "@/core/runs/qualification";
 import { JOB_FACTS, procedureSchema, type JobFact, type Procedure } from "@/core/runs/procedure";
 import type { RunJob } from "@/core/runs/run-state";
 import { END_KINDS, type EndEntry, type EndKind } from "@/core/runs/loose-ends";
 import type { Reader, Tx } from "../client";
-import { readJson } from "../known";
+import { readJson } from "../columns";
 import { looseEndEntries, runEvents, runs, tasks } from "../schema";
 
 export type Run = {
@@ -22,7 +22,7 @@ export type Run = {
   procedure: Procedure;
   facts: JobFact[];
   variant: string | null;
-  doer: Doer;
+  qualification: Qualification;
   isolator: EndKind;
   startedAt: string;
   endedAt: string | null;
@@ -68,7 +68,7 @@ export const jobOfRun = (run: Run): RunJob => ({
     run: run.id,
     isolator: run.isolator,
   },
-  doer: run.doer,
+  qualification: run.qualification,
 });
 
 export async function findRun(db: Reader, id: string): Promise<Run | null> {

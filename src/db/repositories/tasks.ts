@@ -2,7 +2,7 @@ import { and, eq, isNull } from "drizzle-orm";
 import { dayIn } from "@/core/quantities/plain-date";
 import { taskChangesSchema, type TaskPlace, type TaskSetting } from "@/core/scheduling/task";
 import type { Reader, Tx } from "../client";
-import { readJson } from "../known";
+import { readJson } from "../columns";
 import { homes, tasks } from "../schema";
 
 /** What was changed of a job; what cannot be read leaves the job as it usually is, and says so. */

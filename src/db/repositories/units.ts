@@ -4,7 +4,7 @@ import { equipmentSchema } from "@/core/climate/run-hours";
 import { dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import type { AirSystem, SetUpStep, ShutOff, ShutOffKind, Unit } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
-import { known, readAnswerColumn, readJson } from "../known";
+import { withoutNulls, readAttributesColumn, readJson } from "../columns";
 import { airSystems, homes, measuredHours, setUpDrafts, shutOffs, units } from "../schema";
 
 /** What an air system is taken to be where what is stored of it cannot be read. */
@@ -23,7 +23,7 @@ export async function listSystems(db: Reader, homeId: string): Promise<AirSystem
     name,
     ducted,
     equipment: equipmentOf(equipment),
-    ...known({ airflowM3h }),
+    ...withoutNulls({ airflowM3h }),
   }));
 }
 
@@ -67,9 +67,9 @@ export async function listUnits(db: Reader, homeId: string): Promise<Unit[]> {
     systemId: row.systemId,
     kind: row.kind,
     name: row.name,
-    answers: readAnswerColumn(row.answers),
+    attributes: readAttributesColumn(row.answers),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
-    ...known({
+    ...withoutNulls({
       roomId: row.roomId,
       make: row.make,
       model: row.model,
@@ -121,7 +121,7 @@ function toRow(unit: Unit) {
     contactId: unit.contactId ?? null,
     access: unit.access ?? null,
     note: unit.note ?? null,
-    answers: JSON.stringify(unit.answers),
+    answers: JSON.stringify(unit.attributes),
     setUpStep: unit.setUpStep ?? null,
     retiredOn: unit.retiredOn ?? null,
     successorId: unit.successorId ?? null,

@@ -8,7 +8,7 @@ import {
   text,
   type AnySQLiteColumn,
 } from "drizzle-orm/sqlite-core";
-import { HISTORY_KINDS } from "@/core/inventory/inventory";
+import { HISTORY_KINDS } from "@/core/history/history-event";
 import { homes } from "./homes";
 import { items, parts } from "./parts";
 import { units } from "./units";
@@ -40,7 +40,7 @@ export const events = sqliteTable(
     words: text("words"),
     minutes: integer("minutes"),
     costMinor: integer("cost_minor"),
-    /** Of a job put off: when to try again. */
+    /** Of a deferred job: when to try again. */
     until: text("until_on"),
   },
   (table) => [
@@ -82,7 +82,7 @@ export const readings = sqliteTable(
     unit: text("unit"),
     typedValue: text("typed_value"),
     typedUnit: text("typed_unit"),
-    /** JSON: rated value or band, limits, school, flags and mode it is judged by. */
+    /** JSON: rated value or band, limits, strategy, flags and mode it is judged by. */
     grounds: text("grounds").notNull().default("{}"),
   },
   (table) => [index("readings_kind").on(table.kind)],

@@ -1,5 +1,6 @@
 export * from "./homes";
 export * from "./rooms";
+export * from "./commands";
 export * from "./contacts";
 export * from "./units";
 export * from "./parts";

@@ -16,7 +16,7 @@ export const parts = sqliteTable(
     place: text("place"),
     roomId: text("room_id").references(() => rooms.id, { onDelete: "restrict" }),
     note: text("note"),
-    /** JSON: answers to the questions of its kind. */
+    /** JSON: values of the attributes of its kind. */
     answers: text("answers").notNull().default("{}"),
     createdAt: text("created_at").notNull(),
     deletedAt: text("deleted_at"),

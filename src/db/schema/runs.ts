@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from "drizzle-orm/sqlite-core";
-import { DOERS } from "@/core/runs/qualification";
+import { QUALIFICATIONS } from "@/core/runs/qualification";
 import { homes } from "./homes";
 import { parts } from "./parts";
 import { tasks } from "./tasks";
@@ -26,7 +26,7 @@ export const runs = sqliteTable(
     facts: text("facts").notNull(),
     variant: text("variant"),
     /** Who does it: what only a licensed person may do is theirs. */
-    doer: text("doer", { enum: DOERS }).notNull().default("owner"),
+    qualification: text("doer", { enum: QUALIFICATIONS }).notNull().default("owner"),
     isolator: text("isolator").notNull(),
     startedAt: text("started_at").notNull(),
     endedAt: text("ended_at"),

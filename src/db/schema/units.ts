@@ -74,7 +74,7 @@ export const units = sqliteTable(
     contactId: text("contact_id").references(() => contacts.id, { onDelete: "restrict" }),
     access: text("access"),
     note: text("note"),
-    /** JSON: answers to the questions of its kind. */
+    /** JSON: values of the attributes of its kind. */
     answers: text("answers").notNull().default("{}"),
     /** The step at which it was left half entered. */
     setUpStep: text("set_up_step"),

@@ -1,5 +1,6 @@
 import Link from "next/link";
-import { offWords, SHUT_OFF_WORDS } from "@/content/words";
+import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords } from "@/presentation/shut-off-words";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
 import type { Selected } from "./house-queries";

@@ -1,15 +1,17 @@
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
-import { standingsOf } from "@/server/snapshots/standings";
-import { bySoonestStatus, statusOf, type FilterStatus } from "@/presentation/filter-status";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { bySoonestSummary, summaryOf, type FilterSummary } from "@/presentation/filter-status";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import { todayOrder } from "@/core/scheduling/today-order";
 import { dueWords } from "@/presentation/schedule-words";
 import { unitKind } from "@/content/unit-kinds";
 import { daysFrom, readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
-import { plateWords, type HomeBook, type Level, type Unit } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import { plateWords, type Level, type Unit } from "@/core/inventory/inventory";
+import { type HomeSnapshot } from "@/core/history/home-snapshot";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 
 /** Due within this many days, a unit's name is written beside it. */
@@ -56,22 +58,22 @@ export async function houseOf(
   openUnits: readonly string[],
   wanted: string | null = null,
 ): Promise<House | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const all = standingsOf(book, today)
-    .map((standing) => statusOf(book, standing, today))
-    .sort(bySoonestStatus);
-  const firsts = new Map<string, FilterStatus>();
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const all = filterStatusesOf(snapshot, today)
+    .map((filterStatus) => summaryOf(homeStatus(snapshot, today), filterStatus))
+    .sort(bySoonestSummary);
+  const firsts = new Map<string, FilterSummary>();
   for (const status of all) {
-    const { id } = status.standing.unit;
+    const { id } = status.filterStatus.unit;
     if (!firsts.has(id)) firsts.set(id, status);
   }
   // The order of Today: what a unit is said to need is what stands first there.
-  const past = todayOrder(agendaNow(book, today), today).flatMap(({ job, when }) =>
+  const past = todayOrder(scheduleNow(snapshot, today), today).flatMap(({ job, when }) =>
     when === "past" ? [job] : [],
   );
-  const units = book.units.map((unit) =>
+  const units = snapshot.units.map((unit) =>
     houseUnit(
       unit,
       firsts.get(unit.id),
@@ -81,22 +83,22 @@ export async function houseOf(
     ),
   );
   const shown =
-    book.units.find((unit) => unit.id === wanted) ??
-    [...firsts.values()][0]?.standing.unit ??
-    book.units[0];
+    snapshot.units.find((unit) => unit.id === wanted) ??
+    [...firsts.values()][0]?.filterStatus.unit ??
+    snapshot.units[0];
   return {
     homeId,
-    levels: book.levels,
+    levels: snapshot.levels,
     units,
-    retired: book.retired.map(({ id, name }) => ({ id, name })),
-    selected: shown ? selectedOf(book, shown, all) : null,
+    retired: snapshot.retired.map(({ id, name }) => ({ id, name })),
+    selected: shown ? selectedOf(snapshot, shown, all) : null,
   };
 }
 
 function houseUnit(
   unit: Unit,
-  first: FilterStatus | undefined,
-  past: TaskStanding | undefined,
+  first: FilterSummary | undefined,
+  past: JobStatus | undefined,
   open: boolean,
   today: PlainDate,
 ): HouseUnit {
@@ -118,7 +120,7 @@ function houseUnit(
         : past
           ? `${inSentence(past.task.name)}: ${dueWords(past, today)}`
           : due
-            ? `${inSentence(first.standing.slot.name)} ${first.words}`
+            ? `${inSentence(first.filterStatus.slot.name)} ${first.words}`
             : first
               ? "never recorded"
               : (alarm ?? ""),
@@ -134,16 +136,16 @@ function houseUnit(
 /** An alarm whose age nobody wrote down; one that is spent stands among the jobs. */
 function alarmWords(unit: Unit): string | null {
   if (unit.kind !== "co-alarm") return null;
-  return readPlainDate(unit.answers["made-on"] ?? "") ? null : "made when?";
+  return readPlainDate(unit.attributes["made-on"] ?? "") ? null : "made when?";
 }
 
-function selectedOf(book: HomeBook, unit: Unit, all: readonly FilterStatus[]): Selected {
+function selectedOf(snapshot: HomeSnapshot, unit: Unit, all: readonly FilterSummary[]): Selected {
   return {
     unit,
     plate: [unitKind(unit.kind).name, plateWords(unit)].filter(Boolean).join(", "),
     filters: all
-      .filter(({ standing }) => standing.unit.id === unit.id)
-      .map(({ standing: { slot }, fill, fillWords, words, why }) => ({
+      .filter(({ filterStatus }) => filterStatus.unit.id === unit.id)
+      .map(({ filterStatus: { slot }, fill, fillWords, words, why }) => ({
         id: slot.id,
         name: slot.name,
         fill: fill ?? 0,
@@ -151,6 +153,6 @@ function selectedOf(book: HomeBook, unit: Unit, all: readonly FilterStatus[]): S
         due: words,
         why,
       })),
-    others: book.parts.filter((part) => part.unitId === unit.id).length,
+    others: snapshot.parts.filter((part) => part.unitId === unit.id).length,
   };
 }

@@ -1,7 +1,7 @@
 import "server-only";
 import { unitKind } from "@/content/unit-kinds";
 import type { Contact, Home, Level, Unit } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type HouseSheet = {
   home: Home;
@@ -12,24 +12,24 @@ export type HouseSheet = {
 
 /** Every machine that can be shut off, level by level. */
 export async function houseSheetOf(homeId: string): Promise<HouseSheet | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const units = book.units.filter(
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const units = snapshot.units.filter(
     (unit) => unit.shutOffs.length > 0 || unitKind(unit.kind).shutOffs.length > 0,
   );
   return {
-    home: book.home,
-    levels: book.levels
+    home: snapshot.home,
+    levels: snapshot.levels
       .map((level) => ({
         level,
         units: units
           .filter((unit) => unit.levelId === level.id)
           .map((unit) => ({
             unit,
-            room: book.rooms.find((room) => room.id === unit.roomId)?.name,
+            room: snapshot.rooms.find((room) => room.id === unit.roomId)?.name,
           })),
       }))
       .filter((each) => each.units.length > 0),
-    contacts: book.contacts.filter(({ role, phone }) => phone && role !== "supplier"),
+    contacts: snapshot.contacts.filter(({ role, phone }) => phone && role !== "supplier"),
   };
 }

@@ -1,11 +1,6 @@
 import Link from "next/link";
-import {
-  CONTACT_ROLE_WORDS,
-  MAIN_WORDS,
-  OFF_UNKNOWN,
-  offWords,
-  SHUT_OFF_WORDS,
-} from "@/content/words";
+import { CONTACT_ROLE_WORDS, MAIN_WORDS, SHUT_OFF_WORDS } from "@/content/words";
+import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { MAINS, type Unit } from "@/core/inventory/inventory";
 import type { HouseSheet } from "./house-sheet-queries";
 

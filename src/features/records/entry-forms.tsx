@@ -1,6 +1,6 @@
 "use client";
 
-import { GRADE_OPTIONS } from "@/content/grade-options";
+import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { CheckField, SelectField, TextArea, TextField, type Option } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { GradeChoice } from "@/ui/grade-choice";

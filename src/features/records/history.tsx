@@ -56,13 +56,7 @@ export function PartHistory({
 }
 
 /** What was done and seen, the newest first; the older half of a long record on request. */
-function History({
-  homeId,
-  lines,
-  total,
-  empty,
-  add,
-}: Lines & { empty: string; add: ReactNode }) {
+function History({ homeId, lines, total, empty, add }: Lines & { empty: string; add: ReactNode }) {
   return (
     <section aria-labelledby="history">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">

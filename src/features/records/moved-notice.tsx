@@ -1,5 +1,6 @@
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { movedBy } from "@/presentation/moved";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 
 /** What the entry named in the address moved, as long as it is the newest of the home. */
@@ -10,12 +11,12 @@ export async function MovedNotice({
   homeId: string;
   noted: string | string[] | undefined;
 }) {
-  const book = typeof noted === "string" ? await homeBook(homeId) : null;
-  if (!book || typeof noted !== "string") return null;
-  const newest = book.events.at(-1);
-  const event = book.events.find(({ id }) => id === noted);
+  const snapshot = typeof noted === "string" ? await homeSnapshot(homeId) : null;
+  if (!snapshot || typeof noted !== "string") return null;
+  const newest = snapshot.history.entries.at(-1);
+  const event = snapshot.history.entries.find(({ id }) => id === noted);
   if (!event || event.recordedAt !== newest?.recordedAt) return null;
-  const lines = movedBy(book, noted, todayIn(book.home.timeZone));
+  const lines = movedBy(homeStatus(snapshot, todayIn(snapshot.home.timeZone)), noted);
   if (lines.length === 0) return null;
   return (
     <div role="status" className="mb-4 border-l-4 border-ink bg-surface px-4 py-2.5">

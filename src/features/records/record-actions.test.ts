@@ -1,24 +1,24 @@
-import { effectiveHistory } from "@/core/history/effective-history";
+import { JOBS } from "@/content/default-tasks";
+import { HistoryRecord } from "@/core/history/history-record";
 import { wearOfSlot } from "@/core/filters/slot-wear";
 import { tasksOf } from "@/core/scheduling/home-tasks";
 import { RENEW } from "@/core/scheduling/task";
 import { plainDate } from "@/core/quantities/plain-date";
 import { appendEvent } from "@/db/repositories/history";
 import { updateSlot } from "@/db/repositories/parts";
-import { readHomeBook } from "@/db/repositories/home-book";
+import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { saveFilters } from "@/features/inventory/guided-add/quick-slot-actions";
 import {
-  changeSlot,
   correctEntry,
-  createSlot,
   forgetLooks,
   noteChanged,
   noteLook,
   notePartDone,
   writeNote,
 } from "./record-actions";
+import { changeSlot, createSlot } from "@/features/inventory/filters/slot-actions";
 
 jest.mock(
   "next/navigation",
@@ -33,10 +33,12 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const book = async () => (await readHomeBook(demo.store.db, HOME))!.book;
-const slot = async (id: string) => (await book()).slots.find((each) => each.id === id)!;
+const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const slot = async (id: string) => (await snapshot()).slots.find((each) => each.id === id)!;
 const record = async (partId: string) =>
-  effectiveHistory((await book()).events).filter((event) => event.partId === partId);
+  new HistoryRecord((await snapshot()).history.entries).counted.filter(
+    (event) => event.partId === partId,
+  );
 const fields = {
   name: "Grille filter",
   slotPlace: "ceiling-grille",
@@ -75,7 +77,7 @@ describe("a slot", () => {
     expect((await record(id)).map(({ kind, date, costMinor }) => [kind, date, costMinor])).toEqual([
       ["fitted", "2026-01-02", 3100],
     ]);
-    const job = tasksOf(await book()).find((task) => task.partId === id);
+    const job = tasksOf(await snapshot(), JOBS).find((task) => task.partId === id);
     expect([job?.key, job?.procedureIds]).toEqual([RENEW, ["change-panel-filter"]]);
   });
 
@@ -91,12 +93,12 @@ describe("a slot", () => {
   });
 
   it("is refused with what was typed, and nothing is written", async () => {
-    const count = (await book()).slots.length;
+    const count = (await snapshot()).slots.length;
     const bad = { ...fields, nominal: "20x0", fittedOn: "2026-04-01" };
     const refusal = await createSlot(HOME, "cellar-furnace", nothingSent, formOf(bad));
     expect(Object.keys(refusal.errors).sort()).toEqual(["fittedOn", "nominal"]);
     expect(refusal.values["nominal"]).toEqual(["20x0"]);
-    expect((await book()).slots).toHaveLength(count);
+    expect((await snapshot()).slots).toHaveLength(count);
     expect(await landing(createSlot(HOME, "boat-heater", nothingSent, formOf(fields)))).toBe("/");
   });
 });
@@ -112,7 +114,7 @@ describe("the quick entry", () => {
       "fittedOn-0": "2026-02-01",
     });
     expect(await landing(saveFilters(HOME, "ducts", to, nothingSent, form))).toBe("/next");
-    const made = (await book()).slots.find((each) => each.unitId === "ducts")!;
+    const made = (await snapshot()).slots.find((each) => each.unitId === "ducts")!;
     expect(made).toMatchObject({
       name: "Return grille filter",
       slotPlace: "wall-grille",
@@ -136,7 +138,7 @@ describe("what was done and seen", () => {
     const last = (await record("kiln-filter")).slice(-2);
     expect(last.map(({ kind }) => kind)).toEqual(["look", "fitted"]);
     expect(last[1]).toMatchObject({ words: "in a hurry", costMinor: 890 });
-    const wear = wearOfSlot(await book(), await slot("kiln-filter"), today)!;
+    const wear = wearOfSlot(await snapshot(), await slot("kiln-filter"), today)!;
     expect(wear.days[0]!.date).toBe("2026-03-12");
   });
 
@@ -173,7 +175,8 @@ describe("what was done and seen", () => {
     expect((await noteLook(HOME, nothingSent, drop("-3"))).errors).toEqual({
       drop: "Write the drop as a number, 0 or more, of what a filter can take.",
     });
-    const belief = async () => wearOfSlot(await book(), await slot("cellar-filter"), today)!.belief;
+    const belief = async () =>
+      wearOfSlot(await snapshot(), await slot("cellar-filter"), today)!.belief;
     const before = await belief();
     await landing(noteLook(HOME, nothingSent, drop("64,5")));
     expect((await record("cellar-filter")).at(-1)!.look).toEqual({ pressureDropPa: 64.5 });
@@ -184,7 +187,7 @@ describe("what was done and seen", () => {
   });
 
   it("teaches nothing any more once it is forgotten, until that is taken back", async () => {
-    const pace = async () => wearOfSlot(await book(), await slot("mesh-left"), today)!.belief;
+    const pace = async () => wearOfSlot(await snapshot(), await slot("mesh-left"), today)!.belief;
     const learnt = await pace();
     expect(learnt.mu).toBeGreaterThan(0.3);
     await landing(forgetLooks(HOME, "mesh-left"));
@@ -203,7 +206,7 @@ describe("what was done and seen", () => {
   it("is a breakdown where it is said to be one", async () => {
     const form = formOf({ date: "2026-03-14", words: "cold in the morning", brokeDown: "on" });
     await landing(writeNote(HOME, "kiln-furnace", nothingSent, form));
-    expect((await book()).events.at(-1)).toMatchObject({
+    expect((await snapshot()).history.entries.at(-1)).toMatchObject({
       kind: "breakdown",
       unitId: "kiln-furnace",
     });
@@ -240,7 +243,7 @@ describe("what was done and seen", () => {
     expect(await landing(writeNote(HOME, "gallery", nothingSent, formOf(note)))).toMatch(
       /units\/gallery$/,
     );
-    expect((await book()).events.at(-1)).not.toHaveProperty("partId");
+    expect((await snapshot()).history.entries.at(-1)).not.toHaveProperty("partId");
     const empty = formOf({ date: "2026-03-14", words: "" });
     expect((await writeNote(HOME, "gallery", nothingSent, empty)).errors).toEqual({
       words: "Write the note.",
@@ -255,8 +258,8 @@ describe("what was done and seen", () => {
     );
     const right = (await record("vent-extract")).find(({ corrects }) => corrects === wrong.id)!;
     expect(right).toMatchObject({ look: { grade: "blocked" }, words: "looked again" });
-    const count = (await book()).events.length;
+    const count = (await snapshot()).history.entries.length;
     await landing(correctEntry(HOME, wrong.id, nothingSent, form));
-    expect((await book()).events).toHaveLength(count);
+    expect((await snapshot()).history.entries).toHaveLength(count);
   });
 });

@@ -1,99 +1,39 @@
 "use server";
 
-import { randomUUID } from "node:crypto";
-import { redirect } from "next/navigation";
 import { z } from "zod";
-import { earliestFitting } from "@/core/inventory/plausible";
-import type { FilterSlot, HomeBook, Unit } from "@/core/inventory/inventory";
 import { GRADES } from "@/core/filters/belief";
-import { historyOf } from "@/core/history/record";
-import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
-import { appendEvent, findEvent, findSuccessor } from "@/db/repositories/history";
-import { insertSlot, listSlots, updateSlot } from "@/db/repositories/parts";
-import { now, todayIn } from "@/lib/clock";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { earliestInstallation } from "@/core/inventory/plausible";
+import type { Unit } from "@/core/inventory/inventory";
 import type { UnitSystem } from "@/core/quantities/length";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { unitsFor } from "@/core/readings/reading-units";
 import { doneForm } from "@/lib/done-form";
 import {
   DAY_WORDS,
-  fieldsOf,
-  type FormState,
   invalid,
   isDay,
-  overtaken,
+  LONG_BEFORE,
   pastDay,
   readDecimal,
   readPastDay,
-  refused,
   singles,
+  type FormState,
 } from "@/lib/forms";
-import { leadOn, leadOnNoted } from "@/lib/lead-on";
-import type { PlainDate } from "@/core/quantities/plain-date";
-import { slotForm } from "@/features/inventory/filters/slot-form";
-import { slotFieldsOf } from "@/features/inventory/filters/slot-queries";
-import { appendFitting } from "@/features/inventory/filters/slot-writes";
-
-export async function createSlot(
-  homeId: string,
-  unitId: string,
-  previous: FormState,
-  form: FormData,
-): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
-  if (!book || !unit) redirect("/");
-  const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const { fittedOn, ...rest } = parsed.data;
-  const earliest = earliestFitting(unit);
-  if (fittedOn && earliest && fittedOn < earliest)
-    return refused(previous, fields, { fittedOn: LONG_BEFORE });
-  const slot: FilterSlot = { id: randomUUID(), unitId, ...rest };
-  const at = now().toISOString();
-  const store = await appStore();
-  await store.write(async (tx) => {
-    await insertSlot(tx, slot, at);
-    if (fittedOn) await appendFitting(tx, homeId, slot, { date: fittedOn, recordedAt: at });
-  });
-  leadOn(`/homes/${homeId}/parts/${slot.id}`);
-}
-
-export async function changeSlot(
-  homeId: string,
-  slotId: string,
-  previous: FormState,
-  form: FormData,
-): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const slot = book?.slots.find((each) => each.id === slotId);
-  if (!book || !slot) redirect("/");
-  const theirs = overtaken(previous, form, slotFieldsOf({ book, slot }));
-  if (theirs) return theirs;
-  const parsed = slotForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const changed: FilterSlot = { ...parsed.data, id: slot.id, unitId: slot.unitId };
-  const store = await appStore();
-  await store.write(async (tx) => {
-    await updateSlot(tx, changed);
-  });
-  leadOn(`/homes/${homeId}/parts/${slotId}`);
-}
-
-const LONG_BEFORE = "That is long before its machine was here. Look at the year again.";
+import { follow, formCommand } from "@/server/commands/form-command";
+import { inHome, placeIn, unitIn } from "@/server/commands/home-command";
+import * as records from "@/server/commands/records";
 
 /** A past day on which something may have been fitted in a unit: not long before that was made. */
-const fittingDay = (today: PlainDate, unit: Unit | undefined) =>
+const installationDay = (today: PlainDate, unit: Unit | undefined) =>
   pastDay(today).refine((date) => {
-    const earliest = unit && earliestFitting(unit);
+    const earliest = unit && earliestInstallation(unit);
     return !earliest || date >= earliest;
   }, LONG_BEFORE);
 
 const changedForm = (today: PlainDate, unit: Unit | undefined) =>
   z.object({
-    date: fittingDay(today, unit),
+    date: installationDay(today, unit),
     grade: z.enum([...GRADES, ""]).optional(),
     words: z.string().max(300, "Shorter, please: up to 300 letters.").optional(),
   });
@@ -105,40 +45,19 @@ export async function noteChanged(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const slot = book?.slots.find((each) => each.id === slotId);
-  if (!book || !slot) redirect("/");
-  const unit = book.units.find(({ id }) => id === slot.unitId);
-  const parsed = changedForm(todayIn(book.home.timeZone), unit).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const { date, grade, words } = parsed.data;
-  const recordedAt = now().toISOString();
-  const itemBefore = historyOf(book, slotId).findLast(
-    (event) => event.itemId !== undefined && event.date <= date,
-  )?.itemId;
-  const store = await appStore();
-  const id = await store.write(async (tx) => {
-    if (grade)
-      await appendEvent(tx, homeId, {
-        id: randomUUID(),
-        kind: "look",
-        unitId: slot.unitId,
-        partId: slotId,
-        ...(itemBefore ? { itemId: itemBefore } : {}),
-        date,
-        recordedAt,
-        look: { grade },
-      });
-    return appendFitting(
-      tx,
-      homeId,
-      slot,
-      { date, recordedAt, ...(words ? { words } : {}) },
-      itemBefore,
-    );
+  return formCommand(homeId, form, async (home, fields) => {
+    const slot = home.snapshot.slots.find((each) => each.id === slotId);
+    if (!slot) return { to: "/" };
+    const parsed = changedForm(home.today, unitIn(home, slot.unitId)).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { date, grade, words } = parsed.data;
+    const noted = await records.recordReplacement(home, slot, {
+      date,
+      ...(words ? { words } : {}),
+      ...(grade ? { grade } : {}),
+    });
+    return { to: `/homes/${homeId}/parts/${slotId}`, noted };
   });
-  leadOnNoted(`/homes/${homeId}/parts/${slotId}`, id);
 }
 
 /** That a part of another kind than a filter slot was seen to. */
@@ -148,27 +67,20 @@ export async function notePartDone(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  const part = book?.parts.find((each) => each.id === partId);
-  if (!book || !part) redirect("/");
-  const parsed = doneForm(todayIn(book.home.timeZone), book.home.currency).safeParse(
-    singles(fields),
-  );
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const store = await appStore();
-  const id = randomUUID();
-  await store.write((tx) =>
-    appendEvent(tx, homeId, {
-      id,
+  return formCommand(homeId, form, async (home, fields) => {
+    const part = home.snapshot.parts.find((each) => each.id === partId);
+    if (!part) return { to: "/" };
+    const { currency } = home.snapshot.home;
+    const parsed = doneForm(home.today, currency).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const noted = await records.record(home, {
       kind: "done",
       unitId: part.unitId,
       partId,
-      recordedAt: now().toISOString(),
       ...parsed.data,
-    }),
-  );
-  leadOnNoted(`/homes/${homeId}/parts/${partId}`, id);
+    });
+    return { to: `/homes/${homeId}/parts/${partId}`, noted };
+  });
 }
 
 const noteForm = (today: PlainDate) =>
@@ -187,33 +99,26 @@ export async function writeNote(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
-  const parsed = noteForm(todayIn(book.home.timeZone)).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const { date, words, partId, brokeDown } = parsed.data;
-  const part = [...book.slots, ...book.retiredSlots, ...book.parts].find(
-    (each) => each.id === partId && each.unitId === unitId,
-  );
-  if (![...book.units, ...book.retired].some((unit) => unit.id === unitId)) redirect("/");
-  const store = await appStore();
-  await store.write((tx) =>
-    appendEvent(tx, homeId, {
-      id: randomUUID(),
+  return formCommand(homeId, form, async (home, fields) => {
+    const parsed = noteForm(home.today).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { date, words, partId, brokeDown } = parsed.data;
+    if (!unitIn(home, unitId)) return { to: "/" };
+    const place = partId ? placeIn(home, partId) : undefined;
+    const part = place?.unitId === unitId ? place : undefined;
+    await records.record(home, {
       kind: brokeDown ? "breakdown" : "note",
       unitId,
       ...(part ? { partId: part.id } : {}),
       date,
-      recordedAt: now().toISOString(),
       words,
-    }),
-  );
-  leadOn(part ? `/homes/${homeId}/parts/${part.id}` : `/homes/${homeId}/units/${unitId}`);
+    });
+    return { to: `/homes/${homeId}/${part ? `parts/${part.id}` : `units/${unitId}`}` };
+  });
 }
 
 /** A look by eye, by the drop across the filter, or by both: the drop counts for more. */
-const lookForm = (book: HomeBook, today: PlainDate) =>
+const lookForm = (snapshot: HomeSnapshot, today: PlainDate) =>
   z
     .object({
       slotId: z.string().min(1, "Choose which filter you looked at."),
@@ -226,9 +131,9 @@ const lookForm = (book: HomeBook, today: PlainDate) =>
         context.addIssue({ code: "custom", path: [path], message });
       const date = readPastDay(fields.date, today);
       if (!isDay(date)) problem("date", DAY_WORDS[date]);
-      const { unitSystem } = book.home;
+      const { unitSystem } = snapshot.home;
       const pressureDropPa = fields.drop === "" ? undefined : readDrop(fields.drop, unitSystem);
-      const slot = book.slots.find((each) => each.id === fields.slotId);
+      const slot = snapshot.slots.find((each) => each.id === fields.slotId);
       if (pressureDropPa === null)
         problem("drop", "Write the drop as a number, 0 or more, of what a filter can take.");
       else if (pressureDropPa !== undefined && slot && slot.cleanDropPa === undefined)
@@ -260,46 +165,28 @@ export async function noteLook(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
-  const parsed = lookForm(book, todayIn(book.home.timeZone)).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const store = await appStore();
-  const slot = (await listSlots(store.db, homeId)).find((each) => each.id === parsed.data.slotId);
-  if (!slot) redirect("/");
-  const id = randomUUID();
-  await store.write((tx) =>
-    appendEvent(tx, homeId, {
-      id,
-      kind: "look",
-      unitId: slot.unitId,
-      partId: slot.id,
-      date: parsed.data.date,
-      recordedAt: now().toISOString(),
-      look: parsed.data.look,
-    }),
-  );
-  leadOnNoted(`/homes/${homeId}/parts/${slot.id}`, id);
+  return formCommand(homeId, form, async (home, fields) => {
+    const parsed = lookForm(home.snapshot, home.today).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { slotId, date, look } = parsed.data;
+    const slot = home.snapshot.slots.find((each) => each.id === slotId);
+    if (!slot) return { to: "/" };
+    const { id: partId, unitId } = slot;
+    const noted = await records.record(home, { kind: "look", unitId, partId, date, look });
+    return { to: `/homes/${homeId}/parts/${partId}`, noted };
+  });
 }
 
-/** Forgets what the looks at a slot taught of its pace: from here on it is the book’s again. */
+/** Forgets what the looks at a slot taught of its pace: from here on it is the rated pace again. */
 export async function forgetLooks(homeId: string, slotId: string): Promise<void> {
-  const book = await homeBook(homeId);
-  const slot = book?.slots.find((each) => each.id === slotId);
-  if (!book || !slot) redirect("/");
-  const store = await appStore();
-  await store.write((tx) =>
-    appendEvent(tx, homeId, {
-      id: randomUUID(),
-      kind: "forgotten",
-      unitId: slot.unitId,
-      partId: slotId,
-      date: todayIn(book.home.timeZone),
-      recordedAt: now().toISOString(),
-    }),
-  );
-  leadOn(`/homes/${homeId}/parts/${slotId}`);
+  const lead = await inHome(homeId, async (home) => {
+    const slot = home.snapshot.slots.find((each) => each.id === slotId);
+    if (!slot) return { to: "/" };
+    const { id: partId, unitId } = slot;
+    await records.record(home, { kind: "forgotten", unitId, partId, date: home.today });
+    return { to: `/homes/${homeId}/parts/${slotId}` };
+  });
+  follow(lead);
 }
 
 /** Writes an entry anew with another day or grade, pointing at the one it corrects. */
@@ -309,28 +196,18 @@ export async function correctEntry(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
-  const parsed = changedForm(todayIn(book.home.timeZone), undefined).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const store = await appStore();
-  const id = randomUUID();
-  const at = await store.write(async (tx) => {
-    const event = await findEvent(tx, homeId, eventId);
-    if (!event || (await findSuccessor(tx, eventId))) return event;
+  return formCommand(homeId, form, async (home, fields) => {
+    const parsed = changedForm(home.today, undefined).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
     const { date, words, grade } = parsed.data;
-    await appendEvent(tx, homeId, {
-      ...event,
-      id,
+    const corrected = await records.correctEntry(home, eventId, {
       date,
-      recordedAt: now().toISOString(),
-      corrects: eventId,
-      words: words || undefined,
-      ...(event.look && grade ? { look: { ...event.look, grade } } : {}),
+      words,
+      grade: grade || undefined,
     });
-    return event;
+    const at = corrected?.event ?? home.snapshot.history.entries.find(({ id }) => id === eventId);
+    if (!at?.unitId) return { to: `/homes/${homeId}/house` };
+    const to = `/homes/${homeId}/${at.partId ? `parts/${at.partId}` : `units/${at.unitId}`}`;
+    return corrected ? { to, noted: corrected.id } : { to };
   });
-  if (!at?.unitId) leadOn(`/homes/${homeId}/house`);
-  leadOnNoted(`/homes/${homeId}/${at.partId ? `parts/${at.partId}` : `units/${at.unitId}`}`, id);
 }

@@ -1,11 +1,12 @@
-import { AGENDA_DAYS } from "@/server/snapshots/agendas";
+import { JOBS } from "@/content/default-tasks";
+import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { tasksOf, tasksOfUnit } from "@/core/scheduling/home-tasks";
-import { standingsOf } from "@/server/snapshots/standings";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
-import { agendaOf, type TaskStanding } from "@/core/scheduling/schedule";
+import { scheduleOf, type JobStatus } from "@/core/scheduling/schedule";
 import { dueWords, windowWords } from "@/presentation/schedule-words";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/scheduling/task";
 
 /** A job’s dates as words, and how far they move from what they are. */
@@ -20,22 +21,22 @@ export type JobDates = {
 };
 
 /** A job and the looks that go with it, as they would stand with other settings. */
-export function standingsWith(
-  book: HomeBook,
+export function jobStatusesWith(
+  snapshot: HomeSnapshot,
   task: PlannedTask,
   changes: TaskChanges,
   today: PlainDate,
-): { job: TaskStanding | undefined; look: TaskStanding | undefined } {
-  const others = book.tasks.filter(
+): { job: JobStatus | undefined; look: JobStatus | undefined } {
+  const others = snapshot.tasks.filter(
     (each) => !(each.key === task.key && taskId(each, each.key) === task.id),
   );
   const { unitId, partId, key } = task;
   const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
-  const changed = { ...book, tasks: [...others, { id: "if", key, changes, ...place }] };
-  const unit = book.units.find((each) => each.id === unitId);
-  const tasks = unit ? tasksOfUnit(changed, unit) : tasksOf(changed).filter(isOfHome);
-  const standings = standingsOf(book, today);
-  const all = agendaOf(changed, tasks, standings, today, addDays(today, AGENDA_DAYS));
+  const changed = { ...snapshot, tasks: [...others, { id: "if", key, changes, ...place }] };
+  const unit = snapshot.units.find((each) => each.id === unitId);
+  const tasks = unit ? tasksOfUnit(changed, unit, JOBS) : tasksOf(changed, JOBS).filter(isOfHome);
+  const filterStatuses = filterStatusesOf(snapshot, today);
+  const all = scheduleOf(changed, tasks, filterStatuses, today, addDays(today, SCHEDULE_DAYS));
   return {
     job: all.find((each) => each.task.id === task.id),
     look: all.find((each) => each.task.id === taskId(task, LOOK) && each.task.id !== task.id),
@@ -51,14 +52,14 @@ function movedWords(before: PlainDate | null, after: PlainDate | null): string |
 }
 
 export function whatIf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   task: PlannedTask,
   changes: TaskChanges,
   today: PlainDate,
 ): JobDates {
-  const now = book.tasks.find((each) => taskId(each, each.key) === task.id)?.changes ?? {};
-  const before = standingsWith(book, task, now, today).job;
-  const { job, look } = standingsWith(book, task, changes, today);
+  const now = snapshot.tasks.find((each) => taskId(each, each.key) === task.id)?.changes ?? {};
+  const before = jobStatusesWith(snapshot, task, now, today).job;
+  const { job, look } = jobStatusesWith(snapshot, task, changes, today);
   const dates = job ?? { opens: null, due: null, closes: null, state: "none" as const };
   return {
     due: dueWords(dates, today),

@@ -1,29 +1,30 @@
+import { JOBS } from "@/content/default-tasks";
 import { tasksOf } from "@/core/scheduling/home-tasks";
-import { cadenceWords } from "@/presentation/task-words";
-import type { Cadence } from "@/core/scheduling/trigger";
-import type { HomeBook } from "@/core/inventory/inventory";
+import { triggerWords } from "@/presentation/task-words";
+import type { Trigger } from "@/core/scheduling/trigger";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { PlannedTask } from "@/core/scheduling/task";
 
 type Values = Record<string, string[]>;
 
-/** The fields of a cadence that can be made by hand; everything else stays “as usual”. */
-function cadenceFields(cadence: Cadence | undefined): Values {
-  switch (cadence?.kind) {
+/** The fields of a trigger that can be made by hand; everything else stays “as usual”. */
+function triggerFields(trigger: Trigger | undefined): Values {
+  switch (trigger?.kind) {
     case "every":
       return {
         by: ["every"],
-        n: [String(cadence.n)],
-        unit: [cadence.unit],
-        within: [cadence.within ?? ""],
+        n: [String(trigger.n)],
+        unit: [trigger.unit],
+        within: [trigger.within ?? ""],
       };
     case "season":
       return {
         by: ["season"],
-        anchor: [cadence.anchor],
-        offsetDays: [String(cadence.offsetDays)],
+        anchor: [trigger.anchor],
+        offsetDays: [String(trigger.offsetDays)],
       };
     case "run-hours":
-      return { by: ["run-hours"], hours: [String(cadence.n)] };
+      return { by: ["run-hours"], hours: [String(trigger.n)] };
     default:
       return {};
   }
@@ -50,19 +51,19 @@ export const NEW_JOB: Values = {
 
 /** What the form of a job begins with, and its default in words. */
 export function jobFormOf({
-  book,
-  standing: { task },
+  snapshot,
+  jobStatus: { task },
 }: {
-  book: HomeBook;
-  standing: { task: PlannedTask };
+  snapshot: HomeSnapshot;
+  jobStatus: { task: PlannedTask };
 }): { values: Values; usual: string | null } {
-  const usual = tasksOf({ ...book, tasks: [] }).find((each) => each.id === task.id);
-  const isUsual = JSON.stringify(usual?.cadence) === JSON.stringify(task.cadence);
+  const usual = tasksOf({ ...snapshot, tasks: [] }, JOBS).find((each) => each.id === task.id);
+  const isUsual = JSON.stringify(usual?.trigger) === JSON.stringify(task.trigger);
   return {
-    usual: usual ? cadenceWords(usual.cadence) : null,
+    usual: usual ? triggerWords(usual.trigger) : null,
     values: {
       ...BLANK,
-      ...cadenceFields(task.cadence),
+      ...triggerFields(task.trigger),
       ...(isUsual ? { by: ["default"] } : {}),
       name: [task.name],
       who: [task.who],

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { DOER_WORDS, STRETCHES, TURNS } from "@/presentation/task-words";
+import { QUALIFICATION_WORDS, STRETCHES, TURNS } from "@/presentation/task-words";
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
@@ -11,7 +11,7 @@ import { SPANS } from "./school-cards";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
-const DOERS = Object.entries(DOER_WORDS).map(([value, { name, hint }]) => ({
+const QUALIFICATIONS = Object.entries(QUALIFICATION_WORDS).map(([value, { name, hint }]) => ({
   value,
   label: `${name} (${hint})`,
 }));
@@ -93,7 +93,7 @@ function JobFields({ fields, usual }: { fields: Fields; usual: string | null }) 
           {...own("hours")}
         />
       </div>
-      <SelectField label="Who may do it" options={DOERS} {...own("who")} />
+      <SelectField label="Who may do it" options={QUALIFICATIONS} {...own("who")} />
       <div className="grid gap-4 wide:grid-cols-3">
         <TextField label="Minutes at work" inputMode="numeric" {...own("handsOn")} />
         <TextField

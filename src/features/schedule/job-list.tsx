@@ -67,7 +67,7 @@ function JobWords({ homeId, row, placed }: { homeId: string; row: JobRow; placed
         {row.isChanged && !row.isOff && " (changed)"}
         {row.state !== "none" && `; ${row.last}`}
         {`; ${row.effort}`}
-        {row.putOff !== "" && `; ${row.putOff}`}
+        {row.deferral !== "" && `; ${row.deferral}`}
       </p>
     </div>
   );

@@ -1,16 +1,16 @@
-import { cadenceWords, DOER_WORDS, pathOfTask } from "@/presentation/task-words";
+import { triggerWords, QUALIFICATION_WORDS, pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, listWords } from "@/core/quantities/words";
 import {
   dueWords,
   jobFill,
   lastWords,
-  putOffWords,
+  deferralWords,
   windowWords,
 } from "@/presentation/schedule-words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import type { DueState } from "@/core/scheduling/due";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { LOOK, RENEW } from "@/core/scheduling/task";
 
 /** A job as every list shows it. */
@@ -32,7 +32,7 @@ export type JobRow = {
   isChanged: boolean;
   isVisit: boolean;
   /** That somebody tried in vain, and when they try again. */
-  putOff: string;
+  deferral: string;
   /** Whether a procedure leads through it. */
   isLed: boolean;
   /** The days of its coming rounds, the first of them. */
@@ -43,7 +43,7 @@ export type JobRow = {
   doneAt: string;
 };
 
-function doneAtOf({ key, partId, id }: TaskStanding["task"]): string {
+function doneAtOf({ key, partId, id }: JobStatus["task"]): string {
   if (key === LOOK) return `look?slot=${partId}`;
   return key === RENEW ? `parts/${partId}/changed` : `jobs/${id}/done`;
 }
@@ -57,28 +57,28 @@ function roundsWords(ahead: readonly PlainDate[], today: PlainDate): string {
   return more > 0 ? `${named.join(", ")} and ${more} more` : listWords(named);
 }
 
-export function jobRow(book: HomeBook, standing: TaskStanding, today: PlainDate): JobRow {
-  const { task, unit } = standing;
-  const part = [...book.slots, ...book.parts].find((each) => each.id === task.partId);
+export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: PlainDate): JobRow {
+  const { task, unit } = jobStatus;
+  const part = [...snapshot.slots, ...snapshot.parts].find((each) => each.id === task.partId);
   const minutes = `${task.handsOn} min`;
   return {
     id: task.id,
     name: task.name,
     where: [unit?.name, part?.name].filter(Boolean).join(", "),
     path: pathOfTask(task),
-    state: standing.state,
-    due: dueWords(standing, today),
-    window: windowWords(standing, today),
-    how: task.isOff ? "switched off" : cadenceWords(task.cadence),
-    last: lastWords(standing, today),
-    effort: task.who === "owner" ? minutes : `${minutes}, ${DOER_WORDS[task.who].name}`,
-    fill: jobFill(standing, today),
+    state: jobStatus.state,
+    due: dueWords(jobStatus, today),
+    window: windowWords(jobStatus, today),
+    how: task.isOff ? "switched off" : triggerWords(task.trigger),
+    last: lastWords(jobStatus, today),
+    effort: task.who === "owner" ? minutes : `${minutes}, ${QUALIFICATION_WORDS[task.who].name}`,
+    fill: jobFill(jobStatus, today),
     isOff: task.isOff,
     isChanged: task.isChanged,
     isVisit: task.who === "licensed",
-    putOff: putOffWords(standing, today),
+    deferral: deferralWords(jobStatus, today),
     isLed: task.procedureIds.length > 0,
-    rounds: roundsWords(standing.ahead, today),
+    rounds: roundsWords(jobStatus.ahead, today),
     isRenewal: task.key === RENEW,
     doneAt: doneAtOf(task),
   };

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { SEASONS } from "@/core/climate/climate";
-import { cadenceSchema, SPAN_UNITS, WITHIN, type Cadence } from "@/core/scheduling/trigger";
-import { DOERS } from "@/core/runs/qualification";
+import { triggerSchema, SPAN_UNITS, WITHIN, type Trigger } from "@/core/scheduling/trigger";
+import { QUALIFICATIONS } from "@/core/runs/qualification";
 import { capitalised } from "@/core/quantities/words";
-import { SCHOOLS, type TaskChanges } from "@/core/scheduling/task";
+import { STRATEGIES, type TaskChanges } from "@/core/scheduling/task";
 import { readDecimal, readWhole } from "@/lib/forms";
 
 const MOST_SPAN = 1000;
@@ -12,7 +12,7 @@ const MOST_OFFSET = 180;
 const MOST_HOURS = 100_000;
 
 /** The ways a job can be made to come round by hand; the rest stay as their default says. */
-export const CADENCE_CHOICES = ["default", "every", "season", "run-hours"] as const;
+export const TRIGGER_CHOICES = ["default", "every", "season", "run-hours"] as const;
 
 const choice = <T extends string>(values: readonly T[]) => z.enum(values as readonly [T, ...T[]]);
 
@@ -20,14 +20,14 @@ const choice = <T extends string>(values: readonly T[]) => z.enum(values as read
 export const jobForm = z
   .object({
     name: z.string().max(60, "Shorter, please: up to 60 letters."),
-    by: choice(CADENCE_CHOICES),
+    by: choice(TRIGGER_CHOICES),
     n: z.string(),
     unit: choice(SPAN_UNITS),
     within: choice([...WITHIN, ""]),
     anchor: choice(SEASONS),
     offsetDays: z.string(),
     hours: z.string(),
-    who: choice(DOERS),
+    who: choice(QUALIFICATIONS),
     handsOn: z.string(),
     waiting: z.string(),
     isOff: z.string().optional(),
@@ -40,21 +40,21 @@ export const jobForm = z
       if (value === null) problem(name, `A whole number, ${least} to ${most}.`);
       return value ?? least;
     };
-    let cadence: Cadence | undefined;
+    let trigger: Trigger | undefined;
     if (fields.by === "every") {
       const n = whole("n", MOST_SPAN, 1);
-      cadence = { kind: "every", n, unit: fields.unit, within: fields.within || undefined };
+      trigger = { kind: "every", n, unit: fields.unit, within: fields.within || undefined };
     }
     if (fields.by === "run-hours")
-      cadence = { kind: "run-hours", n: whole("hours", MOST_HOURS, 1) };
+      trigger = { kind: "run-hours", n: whole("hours", MOST_HOURS, 1) };
     if (fields.by === "season") {
       const days = readDecimal(fields.offsetDays || "0");
       const isFine = days !== null && Number.isInteger(days) && Math.abs(days) <= MOST_OFFSET;
       if (!isFine) problem("offsetDays", `Whole days, −${MOST_OFFSET} to ${MOST_OFFSET}.`);
-      cadence = { kind: "season", anchor: fields.anchor, offsetDays: isFine ? days : 0 };
+      trigger = { kind: "season", anchor: fields.anchor, offsetDays: isFine ? days : 0 };
     }
     // The check of the form is the check of the store: what this lets through can be read again.
-    const checked = cadence && cadenceSchema.safeParse(cadence);
+    const checked = trigger && triggerSchema.safeParse(trigger);
     if (checked && !checked.success)
       problem(
         fields.by === "every" ? "n" : fields.by === "season" ? "offsetDays" : "hours",
@@ -64,7 +64,7 @@ export const jobForm = z
     const waiting = whole("waiting", MOST_MINUTES);
     return {
       name: fields.name,
-      cadence,
+      cadence: trigger,
       who: fields.who,
       handsOn,
       waiting,
@@ -72,10 +72,10 @@ export const jobForm = z
     };
   });
 
-/** By which school a filter goes, and the figures that school needs. */
-export const schoolForm = z
+/** By which strategy a filter goes, and the figures that strategy needs. */
+export const strategyForm = z
   .object({
-    school: choice(SCHOOLS),
+    school: choice(STRATEGIES),
     n: z.string(),
     unit: choice(SPAN_UNITS),
     lookEvery: z.string(),
@@ -96,15 +96,15 @@ export const schoolForm = z
         return {};
       case "calendar": {
         const n = whole("n", MOST_SPAN);
-        const cadence: Cadence = { kind: "every", n, unit: fields.unit, within: undefined };
-        const checked = cadenceSchema.safeParse(cadence);
+        const trigger: Trigger = { kind: "every", n, unit: fields.unit, within: undefined };
+        const checked = triggerSchema.safeParse(trigger);
         if (!checked.success)
           context.addIssue({
             code: "custom",
             path: ["n"],
             message: capitalised(`${checked.error.issues[0]?.message ?? "too long"}.`),
           });
-        return { school: "calendar", cadence };
+        return { school: "calendar", cadence: trigger };
       }
       case "look":
         return { school: "look", lookEveryDays: whole("lookEvery", 365) };

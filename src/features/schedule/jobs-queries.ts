@@ -1,11 +1,12 @@
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { slotTitle } from "@/presentation/slot-words";
-import { standingsOf } from "@/server/snapshots/standings";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
-import type { HomeBook, Unit } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
+import type { Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { jobRow, type JobRow } from "./job-rows";
 
@@ -13,16 +14,16 @@ import { jobRow, type JobRow } from "./job-rows";
 export type JobsOf = { unitId?: string; partId?: string };
 
 export async function jobsOf(homeId: string, of: JobsOf): Promise<JobRow[]> {
-  const book = await homeBook(homeId);
-  if (!book) return [];
-  const today = todayIn(book.home.timeZone);
-  return agendaNow(book, today)
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return [];
+  const today = todayIn(snapshot.home.timeZone);
+  return scheduleNow(snapshot, today)
     .filter(({ task }) => task.unitId === of.unitId && task.partId === of.partId)
-    .map((standing) => jobRow(book, standing, today));
+    .map((jobStatus) => jobRow(snapshot, jobStatus, today));
 }
 
 export type JobsPage = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
   /** The home’s own, which belong to no unit. */
   own: JobRow[];
@@ -33,13 +34,13 @@ export type JobsPage = {
 };
 
 export async function jobsPageOf(homeId: string): Promise<JobsPage | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const all = [...agendaNow(book, today)].sort(bySoonestDue);
-  const rows = (some: TaskStanding[]) => some.map((standing) => jobRow(book, standing, today));
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const all = [...scheduleNow(snapshot, today)].sort(bySoonestDue);
+  const rows = (some: JobStatus[]) => some.map((jobStatus) => jobRow(snapshot, jobStatus, today));
   return {
-    book,
+    snapshot,
     today,
     own: rows(all.filter(({ task }) => !task.unitId && !task.partId)),
     coming: rows(all.filter(({ due, task }) => due !== null && task.unitId)),
@@ -48,21 +49,21 @@ export async function jobsPageOf(homeId: string): Promise<JobsPage | null> {
 }
 
 export type JobPage = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
-  standing: TaskStanding;
+  jobStatus: JobStatus;
   row: JobRow;
   unitName: string | null;
 };
 
 export async function jobPageOf(homeId: string, taskId: string): Promise<JobPage | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const standing = agendaNow(book, today).find((each) => each.task.id === taskId);
-  if (!standing) return null;
-  const row = jobRow(book, standing, today);
-  return { book, today, standing, row, unitName: standing.unit?.name ?? null };
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const jobStatus = scheduleNow(snapshot, today).find((each) => each.task.id === taskId);
+  if (!jobStatus) return null;
+  const row = jobRow(snapshot, jobStatus, today);
+  return { snapshot, today, jobStatus, row, unitName: jobStatus.unit?.name ?? null };
 }
 
 /** A place a job of one’s own may belong to, and how it is called; null where there is none. */
@@ -70,10 +71,10 @@ export async function placeNameOf(
   homeId: string,
   { unitId, partId }: { unitId: string | undefined; partId: string | undefined },
 ): Promise<{ place: JobsOf; name: string } | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const part = [...book.slots, ...book.parts].find((each) => each.id === partId);
-  const unit = book.units.find((each) => each.id === (part?.unitId ?? unitId));
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const part = [...snapshot.slots, ...snapshot.parts].find((each) => each.id === partId);
+  const unit = snapshot.units.find((each) => each.id === (part?.unitId ?? unitId));
   if ((partId && !part) || (unitId && !unit)) return null;
   return {
     place: { ...(unit ? { unitId: unit.id } : {}), ...(part ? { partId: part.id } : {}) },
@@ -89,17 +90,17 @@ export async function firstDueOf(
   homeId: string,
   unitId: string,
 ): Promise<{ unit: Unit; rows: JobRow[]; unknown: { id: string; words: string }[] } | null> {
-  const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
-  if (!book || !unit) return null;
-  const today = todayIn(book.home.timeZone);
-  const rows = agendaNow(book, today)
+  const snapshot = await homeSnapshot(homeId);
+  const unit = snapshot?.units.find((each) => each.id === unitId);
+  if (!snapshot || !unit) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const rows = scheduleNow(snapshot, today)
     .filter(({ task, due }) => task.unitId === unitId && due !== null)
     .sort(bySoonestDue)
     .slice(0, MOST_FIRST)
-    .map((standing) => jobRow(book, standing, today));
-  const unknown = standingsOf(book, today)
-    .filter((standing) => standing.unit.id === unitId && standing.fittedOn === null)
+    .map((jobStatus) => jobRow(snapshot, jobStatus, today));
+  const unknown = filterStatusesOf(snapshot, today)
+    .filter((filterStatus) => filterStatus.unit.id === unitId && filterStatus.fittedOn === null)
     .map(({ slot }) => ({ id: slot.id, words: `${slotTitle(slot)}: nobody has said yet.` }));
   return { unit, rows, unknown };
 }

@@ -1,20 +1,20 @@
 import { plainDate } from "@/core/quantities/plain-date";
-import { readHomeBook } from "@/db/repositories/home-book";
+import { readHome } from "@/server/snapshots/read-home";
 import { appendEvent } from "@/db/repositories/history";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import {
   addJob,
   changeJob,
-  chooseSchool,
+  chooseStrategy,
   noteJobDone,
   previewJob,
-  previewSchool,
+  previewStrategy,
   resetJob,
 } from "./jobs-actions";
 import { NEW_JOB, jobFormOf } from "./job-form-values";
 import { jobPageOf, jobsOf, jobsPageOf, placeNameOf } from "./jobs-queries";
-import { schoolsOf } from "./schools";
+import { strategiesOf } from "./schools";
 
 jest.mock(
   "next/navigation",
@@ -31,7 +31,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const book = async () => (await readHomeBook(demo.store.db, HOME))!.book;
+const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
 const row = async (id: string) => (await jobPageOf(HOME, id))!.row;
 const filled = async (id: string, extra: Record<string, string> = {}) => {
   const { values } = jobFormOf((await jobPageOf(HOME, id))!);
@@ -80,7 +80,7 @@ describe("noting a job done", () => {
       /^\/homes\/sluice-house\/jobs\?noted=/,
     );
     expect((await row("home.walk")).last).toBe("last Sat 14 Mar, today");
-    const entry = (await book()).events.at(-1)!;
+    const entry = (await snapshot()).history.entries.at(-1)!;
     expect(entry).toMatchObject({ kind: "done", taskKey: "walk", words: "all quiet", minutes: 6 });
     expect(entry).not.toHaveProperty("unitId");
   });
@@ -105,7 +105,7 @@ describe("changing how a job comes round", () => {
       state: "not-yet",
       isChanged: true,
     });
-    const setting = (await book()).tasks.find((task) => task.partId === "dryer-dryer-duct")!;
+    const setting = (await snapshot()).tasks.find((task) => task.partId === "dryer-dryer-duct")!;
     expect(Object.keys(setting.changes).sort()).toEqual(["cadence", "handsOn"]);
     await landing(resetJob(HOME, DUCT));
     expect(await row(DUCT)).toMatchObject({ how: "every year", state: "past", isChanged: false });
@@ -188,50 +188,52 @@ describe("a job of one’s own", () => {
   });
 });
 
-describe("the schools of a filter", () => {
+describe("the strategies of a filter", () => {
   const choose = (fields: Record<string, string>) =>
     formOf({ school: "wear", n: "90", unit: "day", lookEvery: "30", ...fields });
 
   it("stand side by side, wear governing until somebody decides otherwise", async () => {
-    const { cards, values, hasLearnt } = (await schoolsOf(HOME, "cellar-filter"))!;
-    expect(cards.map(({ school, governs, says }) => [school, governs, says])).toEqual([
+    const { cards, values, hasLearnt } = (await strategiesOf(HOME, "cellar-filter"))!;
+    expect(cards.map(({ strategy, governs, says }) => [strategy, governs, says])).toEqual([
       ["wear", true, "Mon 16 Mar"],
       ["look", false, "look by Sat 21 Mar"],
       ["calendar", false, "Wed 20 May"],
     ]);
     expect(cards[2]!.why).toBe("Every 90 days while it is in use, from 19 Feb.");
     expect([values["school"], hasLearnt]).toEqual([["wear"], true]);
-    expect(await schoolsOf(HOME, "nothing")).toBeNull();
+    expect(await strategiesOf(HOME, "nothing")).toBeNull();
   });
 
   it("show how the dates would move, then move them, and go back", async () => {
     const calendar = choose({ school: "calendar", n: "2", unit: "month" });
-    expect(await previewSchool(HOME, FILTER, calendar)).toMatchObject({
+    expect(await previewStrategy(HOME, FILTER, calendar)).toMatchObject({
       due: "in about 5 weeks",
       moved: "5 weeks later than now",
     });
-    await landing(chooseSchool(HOME, FILTER, nothingSent, calendar));
-    const after = (await schoolsOf(HOME, "cellar-filter"))!;
+    await landing(chooseStrategy(HOME, FILTER, nothingSent, calendar));
+    const after = (await strategiesOf(HOME, "cellar-filter"))!;
     expect(after.cards.find((card) => card.governs)).toMatchObject({
-      school: "calendar",
+      strategy: "calendar",
       says: "Sun 19 Apr",
     });
     const looks = choose({ school: "look", lookEvery: "14" });
-    expect(await previewSchool(HOME, FILTER, looks)).toMatchObject({
+    expect(await previewStrategy(HOME, FILTER, looks)).toMatchObject({
       due: "",
       look: "7 days over",
     });
-    await landing(chooseSchool(HOME, FILTER, nothingSent, choose({})));
-    expect((await book()).tasks.find((task) => task.partId === "cellar-filter")!.changes).toEqual(
-      {},
-    );
+    await landing(chooseStrategy(HOME, FILTER, nothingSent, choose({})));
+    expect(
+      (await snapshot()).tasks.find((task) => task.partId === "cellar-filter")!.changes,
+    ).toEqual({});
     const bad = choose({ school: "look", lookEvery: "0" });
-    expect((await chooseSchool(HOME, FILTER, nothingSent, bad)).errors).toHaveProperty("lookEvery");
+    expect((await chooseStrategy(HOME, FILTER, nothingSent, bad)).errors).toHaveProperty(
+      "lookEvery",
+    );
   });
 
   it("take the look of today as the reason to change where one looks first", async () => {
     const look = async () =>
-      (await schoolsOf(HOME, "kiln-filter"))!.cards.find(({ school }) => school === "look")!;
+      (await strategiesOf(HOME, "kiln-filter"))!.cards.find(({ strategy }) => strategy === "look")!;
     expect((await look()).why).toContain("Not looked at yet.");
     await demo.store.write((tx) =>
       appendEvent(tx, HOME, {

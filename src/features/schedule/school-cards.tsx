@@ -1,29 +1,32 @@
 "use client";
 
-import { SCHOOL_WORDS } from "@/presentation/task-words";
+import { STRATEGY_WORDS } from "@/presentation/task-words";
 import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
 import { useState } from "react";
 import type { JobDates } from "./job-dates";
-import type { School } from "@/core/scheduling/task";
-import type { SchoolCard } from "./schools";
+import type { Strategy } from "@/core/scheduling/task";
+import type { StrategyCard } from "./schools";
 import { DatesPreview } from "./dates-preview";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
-const SCHOOLS = Object.entries(SCHOOL_WORDS).map(([value, { name }]) => ({ value, label: name }));
+const STRATEGIES = Object.entries(STRATEGY_WORDS).map(([value, { name }]) => ({
+  value,
+  label: name,
+}));
 
-/** The three schools side by side, which of them governs here, and the way to another. */
-export function SchoolCards({
+/** The three strategies side by side, which of them governs here, and the way to another. */
+export function StrategyCards({
   cards,
   action,
   preview,
   initial,
   forget,
 }: {
-  cards: readonly SchoolCard[];
+  cards: readonly StrategyCard[];
   /** Forgets what looks taught; null where they taught nothing yet. */
   forget: (() => Promise<void>) | null;
   action: Action;
@@ -38,7 +41,7 @@ export function SchoolCards({
       <ul className="grid border-t-2 border-ink wide:grid-cols-3">
         {cards.map((card) => (
           <li
-            key={card.school}
+            key={card.strategy}
             data-governs={card.governs || undefined}
             className="border-rule py-2.5 data-governs:-mt-[3px] data-governs:border-t-[6px] data-governs:border-t-ink max-wide:border-b wide:border-l wide:px-4 wide:first:border-l-0 wide:first:pl-0"
           >
@@ -68,7 +71,7 @@ export function SchoolCards({
               {(fields) => (
                 <>
                   <Choice
-                    school={fields.value("school") ?? "wear"}
+                    strategy={fields.value("school") ?? "wear"}
                     value={fields.value}
                     error={fields.error}
                   />
@@ -84,11 +87,11 @@ export function SchoolCards({
 }
 
 function Choice({
-  school: first,
+  strategy: first,
   value,
   error,
 }: {
-  school: string;
+  strategy: string;
   value: (name: string) => string | undefined;
   error: (name: string) => string | undefined;
 }) {
@@ -99,9 +102,9 @@ function Choice({
         <ChoiceField
           label="How it is decided here"
           name="school"
-          options={SCHOOLS}
+          options={STRATEGIES}
           defaultValue={first}
-          hint={SCHOOL_WORDS[school as School].hint}
+          hint={STRATEGY_WORDS[school as Strategy].hint}
         />
       </div>
       <div hidden={school !== "calendar"} className="flex gap-4">

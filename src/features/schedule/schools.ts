@@ -1,24 +1,23 @@
+import { JOBS } from "@/content/default-tasks";
 import "server-only";
-import { calendarOf } from "@/content/default-tasks";
 import { tasksOf } from "@/core/scheduling/home-tasks";
-import { standingsOf } from "@/server/snapshots/standings";
-import { cadenceWords, SCHOOL_WORDS } from "@/presentation/task-words";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { triggerWords, STRATEGY_WORDS } from "@/presentation/task-words";
 import { GRADE_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
-import { historyOf } from "@/core/history/record";
-import type { HomeBook } from "@/core/inventory/inventory";
-import type { Standing } from "@/core/filters/filter-status";
-import { LOOK_EVERY_DAYS, RENEW, SCHOOLS, taskId, type School } from "@/core/scheduling/task";
+import type { JobStatus } from "@/core/scheduling/schedule";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { FilterStatus } from "@/core/filters/filter-status";
+import { LOOK_EVERY_DAYS, RENEW, STRATEGIES, taskId, type Strategy } from "@/core/scheduling/task";
 import { factorWords, sureWords } from "@/core/filters/reasons";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
-import { standingsWith } from "./job-dates";
+import { jobStatusesWith } from "./job-dates";
 
-/** What one school says of a filter. */
-export type SchoolCard = {
-  school: School;
+/** What one strategy says of a filter. */
+export type StrategyCard = {
+  strategy: Strategy;
   name: string;
   governs: boolean;
   /** Its day, in a few words. */
@@ -27,40 +26,48 @@ export type SchoolCard = {
 };
 type Values = Record<string, string[]>;
 
-export type SchoolsOf = {
+export type StrategiesOf = {
   taskId: string;
   today: PlainDate;
-  cards: SchoolCard[];
+  cards: StrategyCard[];
   /** Whether looks have taught anything of this place. */
   hasLearnt: boolean;
   /** What the form to choose one begins with. */
   values: Values;
 };
 
-export async function schoolsOf(homeId: string, slotId: string): Promise<SchoolsOf | null> {
-  const book = await homeBook(homeId);
-  const task = book && tasksOf(book).find((each) => each.id === taskId({ partId: slotId }, RENEW));
-  if (!book || !task) return null;
-  const today = todayIn(book.home.timeZone);
-  const standing = standingsOf(book, today).find((each) => each.slot.id === slotId);
-  if (!standing) return null;
-  const now = book.tasks.find((each) => taskId(each, each.key) === task.id)?.changes ?? {};
-  const governing = task.school ?? "wear";
+export async function strategiesOf(homeId: string, slotId: string): Promise<StrategiesOf | null> {
+  const snapshot = await homeSnapshot(homeId);
+  const task =
+    snapshot &&
+    tasksOf(snapshot, JOBS).find((each) => each.id === taskId({ partId: slotId }, RENEW));
+  if (!snapshot || !task) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const filterStatus = filterStatusesOf(snapshot, today).find((each) => each.slot.id === slotId);
+  if (!filterStatus) return null;
+  const now = snapshot.tasks.find((each) => taskId(each, each.key) === task.id)?.changes ?? {};
+  const governing = task.strategy ?? "wear";
   const calendar =
-    governing === "calendar" && now.cadence ? now.cadence : calendarOf(standing.slot.media);
+    governing === "calendar" && now.cadence ? now.cadence : JOBS.calendar(filterStatus.slot.media);
   const lookEveryDays = now.lookEveryDays ?? LOOK_EVERY_DAYS;
-  const cards = SCHOOLS.map((school): SchoolCard => {
+  const cards = STRATEGIES.map((strategy): StrategyCard => {
     const changes = {
-      school,
+      school: strategy,
       lookEveryDays,
-      ...(school === "calendar" ? { cadence: calendar } : {}),
+      ...(strategy === "calendar" ? { cadence: calendar } : {}),
     };
-    const { job, look } = standingsWith(book, task, changes, today);
+    const { job, look } = jobStatusesWith(snapshot, task, changes, today);
     return {
-      school,
-      name: SCHOOL_WORDS[school].name,
-      governs: school === governing,
-      ...cardWords(book, school, { standing, job, look, today, every: cadenceWords(calendar) }),
+      strategy,
+      name: STRATEGY_WORDS[strategy].name,
+      governs: strategy === governing,
+      ...cardWords(snapshot, strategy, {
+        filterStatus,
+        job,
+        look,
+        today,
+        every: triggerWords(calendar),
+      }),
     };
   });
   const every = calendar.kind === "every" ? calendar : null;
@@ -68,7 +75,7 @@ export async function schoolsOf(homeId: string, slotId: string): Promise<Schools
     taskId: task.id,
     today,
     cards,
-    hasLearnt: standing.wear !== null && standing.wear.belief.mu !== 0,
+    hasLearnt: filterStatus.wear !== null && filterStatus.wear.belief.mu !== 0,
     values: {
       school: [governing],
       n: [String(every?.n ?? 90)],
@@ -79,21 +86,21 @@ export async function schoolsOf(homeId: string, slotId: string): Promise<Schools
 }
 
 type Said = {
-  standing: Standing;
-  job: TaskStanding | undefined;
-  look: TaskStanding | undefined;
+  filterStatus: FilterStatus;
+  job: JobStatus | undefined;
+  look: JobStatus | undefined;
   today: PlainDate;
   every: string;
 };
 
 function cardWords(
-  book: HomeBook,
-  school: School,
-  { standing, job, look, today, every }: Said,
-): Pick<SchoolCard, "says" | "why"> {
+  snapshot: HomeSnapshot,
+  strategy: Strategy,
+  { filterStatus, job, look, today, every }: Said,
+): Pick<StrategyCard, "says" | "why"> {
   const on = (date: PlainDate | null | undefined) => (date ? dateWords(date, today) : "no day yet");
-  const { fittedOn, wear } = standing;
-  switch (school) {
+  const { fittedOn, wear } = filterStatus;
+  switch (strategy) {
     case "wear":
       return {
         says: on(job?.due),
@@ -109,7 +116,9 @@ function cardWords(
           : `${capitalised(every)}, from the day it goes in.`,
       };
     case "look": {
-      const last = historyOf(book, standing.slot.id).findLast(({ kind }) => kind === "look");
+      const last = snapshot.history
+        .ofPart(filterStatus.slot.id)
+        .findLast(({ kind }) => kind === "look");
       const grade = last?.look?.grade;
       const isNow = job?.due != null;
       const seen =

@@ -125,11 +125,11 @@ function useFound(homeId: string) {
   const [results, setResults] = useState<Found[]>([]);
   const [state, setState] = useState<State>("idle");
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const asked = useRef(0);
+  const requests = useRef(0);
   const setQuery = (text: string) => {
     setText(text);
     clearTimeout(timer.current);
-    const nth = ++asked.current;
+    const nth = ++requests.current;
     if (text.trim() === "") {
       setResults([]);
       setState("idle");
@@ -138,7 +138,7 @@ function useFound(homeId: string) {
     if (results.length === 0) setState("asking");
     timer.current = setTimeout(() => {
       void ask(homeId, text).then((answer) => {
-        if (nth !== asked.current) return;
+        if (nth !== requests.current) return;
         setResults(answer ?? []);
         setState(answer === null ? "failed" : answer.length > 0 ? "found" : "nothing");
       });

@@ -5,9 +5,10 @@ import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";
-import { plateWords, type HomeBook } from "@/core/inventory/inventory";
+import { plateWords } from "@/core/inventory/inventory";
+import { type HomeSnapshot } from "@/core/history/home-snapshot";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { findBySize, findByWords, type FoundRow } from "@/db/repositories/find";
 
 /** Sizes typed in the other unit are rounded there: 500 mm for 19 1/2 in. */
@@ -18,19 +19,22 @@ export type Found = { id: string; group: string; title: string; detail: string; 
 
 /** What a home has that fits what was typed: a size in any notation, or words. */
 export async function found(homeId: string, query: string): Promise<Found[]> {
-  const book = await homeBook(homeId);
+  const snapshot = await homeSnapshot(homeId);
   const text = query.trim().slice(0, 100);
-  if (!book || text === "") return [];
-  const size = readSize(text, book.home.unitSystem === "us" ? "in" : "mm");
-  return size.ok ? bySize(book, size) : byWords(book, text);
+  if (!snapshot || text === "") return [];
+  const size = readSize(text, snapshot.home.unitSystem === "us" ? "in" : "mm");
+  return size.ok ? bySize(snapshot, size) : byWords(snapshot, text);
 }
 
-async function bySize(book: HomeBook, size: Extract<SizeReading, { ok: true }>): Promise<Found[]> {
+async function bySize(
+  snapshot: HomeSnapshot,
+  size: Extract<SizeReading, { ok: true }>,
+): Promise<Found[]> {
   const { db } = await appStore();
-  const rows = await findBySize(db, book.home.id, size.mm, SIZE_TOLERANCE_MM);
+  const rows = await findBySize(db, snapshot.home.id, size.mm, SIZE_TOLERANCE_MM);
   return rows.flatMap(({ partId }) => {
-    const slot = book.slots.find((each) => each.id === partId);
-    const unit = book.units.find((each) => each.id === slot?.unitId);
+    const slot = snapshot.slots.find((each) => each.id === partId);
+    const unit = snapshot.units.find((each) => each.id === slot?.unitId);
     if (!slot || !unit) return [];
     return [
       {
@@ -38,23 +42,23 @@ async function bySize(book: HomeBook, size: Extract<SizeReading, { ok: true }>):
         group: "Takes this size",
         title: `${unit.name}: ${inSentence(slotTitle(slot))}`,
         detail: `buy ${slot.filterCount > 1 ? `${slot.filterCount} × ` : ""}${sizeAsPrinted(slot.nominal.text)}`,
-        href: `/homes/${book.home.id}/parts/${slot.id}`,
+        href: `/homes/${snapshot.home.id}/parts/${slot.id}`,
       },
     ];
   });
 }
 
-async function byWords(book: HomeBook, text: string): Promise<Found[]> {
+async function byWords(snapshot: HomeSnapshot, text: string): Promise<Found[]> {
   const { db } = await appStore();
   // The index splits words where it stores them at the same signs.
   const words = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
-  const rows = await findByWords(db, book.home.id, words, MOST_FOUND);
-  return rows.flatMap((row) => toFound(book, row) ?? []);
+  const rows = await findByWords(db, snapshot.home.id, words, MOST_FOUND);
+  return rows.flatMap((row) => toFound(snapshot, row) ?? []);
 }
 
-function toFound(book: HomeBook, row: FoundRow): Found | null {
-  const home = `/homes/${book.home.id}`;
-  const unit = [...book.units, ...book.retired].find((each) => each.id === row.unitId);
+function toFound(snapshot: HomeSnapshot, row: FoundRow): Found | null {
+  const home = `/homes/${snapshot.home.id}`;
+  const unit = [...snapshot.units, ...snapshot.retired].find((each) => each.id === row.unitId);
   const at = unit ? `${unit.name}${unit.retiredOn ? " (out of service)" : ""}` : "";
   const id = `${row.kind} ${row.refId}`;
   switch (row.kind) {
@@ -69,7 +73,9 @@ function toFound(book: HomeBook, row: FoundRow): Found | null {
           }
         : null;
     case "part": {
-      const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === row.refId);
+      const slot = [...snapshot.slots, ...snapshot.retiredSlots].find(
+        (each) => each.id === row.refId,
+      );
       return {
         id,
         group: "Parts",
@@ -87,7 +93,7 @@ function toFound(book: HomeBook, row: FoundRow): Found | null {
         href: row.partId ? `${home}/parts/${row.partId}` : `${home}/units/${row.unitId}`,
       };
     case "contact": {
-      const contact = book.contacts.find((each) => each.id === row.refId);
+      const contact = snapshot.contacts.find((each) => each.id === row.refId);
       return contact
         ? {
             id,
@@ -105,7 +111,7 @@ function toFound(book: HomeBook, row: FoundRow): Found | null {
             id,
             group: "How it is done",
             title: job.title,
-            detail: placesOf(book, job.id),
+            detail: placesOf(snapshot, job.id),
             href: `${home}/procedures/${job.id}`,
           }
         : null;
@@ -113,8 +119,8 @@ function toFound(book: HomeBook, row: FoundRow): Found | null {
   }
 }
 
-const placesOf = (book: HomeBook, procedureId: string): string => {
-  const count = book.slots.filter((slot) => renewalOf(slot.media)?.id === procedureId).length;
+const placesOf = (snapshot: HomeSnapshot, procedureId: string): string => {
+  const count = snapshot.slots.filter((slot) => renewalOf(slot.media)?.id === procedureId).length;
   return count === 0
     ? "for nothing here yet"
     : `for ${count === 1 ? "one slot" : `${count} slots`} here`;

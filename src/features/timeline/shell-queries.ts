@@ -1,13 +1,12 @@
+import { homeSnapshot, homeStatus, scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
 import { pathOfTask } from "@/presentation/task-words";
 import { unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { lintelOf, type Lintel } from "@/core/timeline/lintel";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { Lintel } from "@/core/timeline/lintel";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
 import { listHomes } from "@/db/repositories/homes";
 import { todayIn } from "@/lib/clock";
 
@@ -25,19 +24,19 @@ export type Shell = {
 };
 
 export async function shellOf(homeId: string): Promise<Shell | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
   const { db } = await appStore();
-  const today = todayIn(book.home.timeZone);
-  const unitNames = Object.fromEntries(book.units.map((unit) => [unit.id, unit.name]));
+  const today = todayIn(snapshot.home.timeZone);
+  const unitNames = Object.fromEntries(snapshot.units.map((unit) => [unit.id, unit.name]));
   return {
     homeId,
-    homeName: book.home.name,
+    homeName: snapshot.home.name,
     homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
-    lintel: lintelNow(book, today),
+    lintel: homeStatus(snapshot, today).lintel,
     unitNames,
-    pegPlaces: pegPlacesOf(book, today),
-    hasRunHours: book.units.some((unit) => {
+    pegPlaces: pegPlacesOf(snapshot, today),
+    hasRunHours: snapshot.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
       return equipment.heats || equipment.cools;
     }),
@@ -45,8 +44,8 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
 }
 
 /** Where each job that hangs from the lintel leads. */
-function pegPlacesOf(book: HomeBook, today: PlainDate): Record<string, PegPlace> {
-  const named = agendaNow(book, today).filter(({ ahead }) => ahead.length > 0);
+function pegPlacesOf(snapshot: HomeSnapshot, today: PlainDate): Record<string, PegPlace> {
+  const named = scheduleNow(snapshot, today).filter(({ ahead }) => ahead.length > 0);
   return Object.fromEntries(
     named.map(({ task, unit }): [string, PegPlace] => [
       task.id,
@@ -56,17 +55,6 @@ function pegPlacesOf(book: HomeBook, today: PlainDate): Record<string, PegPlace>
       },
     ]),
   );
-}
-
-const drawn = new WeakMap<HomeBook, { today: PlainDate; lintel: Lintel }>();
-
-/** The year of a home, worked out once as long as nothing under it changes. */
-function lintelNow(book: HomeBook, today: PlainDate): Lintel {
-  const before = drawn.get(book);
-  if (before?.today === today) return before.lintel;
-  const lintel = lintelOf(book, agendaNow(book, today), today);
-  drawn.set(book, { today, lintel });
-  return lintel;
 }
 
 export async function firstHomeId(): Promise<string | null> {

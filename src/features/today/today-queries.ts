@@ -1,30 +1,32 @@
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { procedure } from "@/content/procedures/library";
-import { filterStatus, type FilterStatus } from "@/presentation/filter-status";
+import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import { todayOrder, type When } from "@/core/scheduling/today-order";
-import type { HomeBook, Part } from "@/core/inventory/inventory";
+import type { Part } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { RENEW } from "@/core/scheduling/task";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { watchOf, type Watch } from "./today-watch";
 import { seasonLine } from "./today-words";
 
 /** A job with everything a page says of it; `status` where it renews a filter. */
 export type TodayJob = {
-  job: TaskStanding;
+  job: JobStatus;
   part: Part | undefined;
-  status: FilterStatus | undefined;
+  status: FilterSummary | undefined;
   procedure: Procedure | null;
 };
 
 export type Today = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
   season: string;
   past: number;
@@ -39,33 +41,33 @@ export type Today = {
 };
 
 export async function todayOf(homeId: string): Promise<Today | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const agenda = agendaNow(book, today);
-  const order = todayOrder(agenda, today);
-  const withAll = (job: TaskStanding): TodayJob => ({
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const schedule = scheduleNow(snapshot, today);
+  const order = todayOrder(schedule, today);
+  const withAll = (job: JobStatus): TodayJob => ({
     job,
-    part: book.parts.find((each) => each.id === job.task.partId),
+    part: snapshot.parts.find((each) => each.id === job.task.partId),
     status:
       job.task.key === RENEW && job.task.partId
-        ? (filterStatus(book, job.task.partId, today) ?? undefined)
+        ? (filterSummary(homeStatus(snapshot, today), job.task.partId) ?? undefined)
         : undefined,
     procedure: job.task.procedureIds[0] ? procedure(job.task.procedureIds[0]) : null,
   });
   const lead = order.find(({ when }) => when === "past" || when === "now");
   return {
-    book,
+    snapshot,
     today,
-    season: seasonLine(book, today),
-    watch: watchOf(book, today, agenda),
+    season: seasonLine(snapshot, today),
+    watch: watchOf(snapshot, today, schedule),
     past: order.filter(({ when }) => when === "past").length,
     soon: order.filter(({ when }) => when === "now").length,
     next: lead ? withAll(lead.job) : null,
     closer: order
       .filter((each) => each !== lead)
       .map(({ job, when }) => ({ ...withAll(job), when })),
-    problems: agenda.flatMap(({ task, unit, problem }) =>
+    problems: schedule.flatMap(({ task, unit, problem }) =>
       problem
         ? [
             {

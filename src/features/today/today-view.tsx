@@ -1,22 +1,22 @@
 import Link from "next/link";
 import { Fragment, type ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
-import { offWords } from "@/content/words";
+import { offWords } from "@/presentation/shut-off-words";
 import { slotTitle } from "@/presentation/slot-words";
-import { cadenceWords, pathOfTask } from "@/presentation/task-words";
+import { triggerWords, pathOfTask } from "@/presentation/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import {
   dueWords,
   jobFill,
   lastWords,
-  putOffWords,
+  deferralWords,
   windowWords,
 } from "@/presentation/schedule-words";
 import { bringOf, usualVariant, type Procedure } from "@/core/runs/procedure";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/inventory/inventory";
-import type { Standing } from "@/core/filters/filter-status";
+import type { FilterStatus } from "@/core/filters/filter-status";
 import { Gauge } from "@/ui/gauge";
 import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
@@ -46,7 +46,7 @@ export function TodayView({
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
 }) {
-  const { book, today, season, past, soon, next, closer, watch, problems } = data;
+  const { snapshot: book, today, season, past, soon, next, closer, watch, problems } = data;
   // A boiler has no filter of air, and is not asked for one.
   const slotless = book.units.filter(
     (unit) =>
@@ -170,12 +170,12 @@ function Next({
 }) {
   const { job, part, status, procedure } = next;
   const { task, unit } = job;
-  const standing = status?.standing;
+  const filterStatus = status?.filterStatus;
   const off = unit?.shutOffs[0];
   const fill = status ? status.fill : jobFill(job, today);
   const minutes = procedure?.handsOnMinutes ?? task.handsOn;
-  const where = [standing?.slot.place ?? part?.place, unit?.access].filter(Boolean).join("; ");
-  const bring = procedure ? bringWords(procedure, standing) : [];
+  const where = [filterStatus?.slot.place ?? part?.place, unit?.access].filter(Boolean).join("; ");
+  const bring = procedure ? bringWords(procedure, filterStatus) : [];
   return (
     <section aria-labelledby="next" className="border-t-[3px] border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
@@ -203,7 +203,7 @@ function Next({
         )}
         <dl className="grid grow grid-cols-[4.5rem_minmax(0,1fr)] self-start">
           <Row name="Why">{status?.why ?? whyWords(job, today)}</Row>
-          {job.putOff && <Row name="Last time">{capitalised(putOffWords(job, today))}</Row>}
+          {job.deferral && <Row name="Last time">{capitalised(deferralWords(job, today))}</Row>}
           <Row name="Where">{where || unit?.name || "through the house"}</Row>
           {off && (
             <Row name="Shut off">
@@ -218,24 +218,24 @@ function Next({
 }
 
 /** What to bring, the filter by its size; what else stands before the start. */
-function bringWords(procedure: Procedure, standing: Standing | undefined): string[] {
+function bringWords(procedure: Procedure, filterStatus: FilterStatus | undefined): string[] {
   const facts = { facts: [], variant: usualVariant(procedure) };
   const { tools, consumables } = bringOf(procedure, facts);
   const things = [...consumables, ...tools].filter((thing) => thing !== "the new filter");
-  return standing && consumables.includes("the new filter")
-    ? [inSentence(slotTitle(standing.slot)), ...things]
+  return filterStatus && consumables.includes("the new filter")
+    ? [inSentence(slotTitle(filterStatus.slot)), ...things]
     : things;
 }
 
 /** “Cellar furnace: change the filter” */
-const jobTitle = ({ task, unit }: TaskStanding): string =>
+const jobTitle = ({ task, unit }: JobStatus): string =>
   unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
 
 /** How it comes round, and when it was last done. */
-const whyWords = (job: TaskStanding, today: PlainDate): string =>
-  `${capitalised(cadenceWords(job.because))}; ${lastWords(job, today)}.`;
+const whyWords = (job: JobStatus, today: PlainDate): string =>
+  `${capitalised(triggerWords(job.because))}; ${lastWords(job, today)}.`;
 
-function nextWindow(job: TaskStanding, today: PlainDate): string {
+function nextWindow(job: JobStatus, today: PlainDate): string {
   const { due, opens, closes, state, because } = job;
   if (state === "past" || !due || because.kind === "age") return windowWords(job, today);
   const between = opens && closes ? `, ${betweenWords(opens, closes, today)}` : "";
@@ -277,13 +277,13 @@ function CloserRow({
           className="font-semibold no-underline hover:underline"
         >
           {status
-            ? `${status.standing.unit.name}, ${inSentence(slotTitle(status.standing.slot))}`
+            ? `${status.filterStatus.unit.name}, ${inSentence(slotTitle(status.filterStatus.slot))}`
             : jobTitle(job)}
         </Link>
         <p className="text-second">
           {status?.why ?? whyWords(job, today)}
           {job.task.who === "licensed" && " For a technician."}
-          {job.putOff && ` ${capitalised(putOffWords(job, today))}.`}
+          {job.deferral && ` ${capitalised(deferralWords(job, today))}.`}
         </p>
       </div>
       <div className="figures max-w-36 text-right wide:max-w-52">

@@ -1,25 +1,27 @@
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { judgeInput } from "@/core/readings/judge";
-import type { HistoryEvent } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { watchOf } from "./today-watch";
-import { book, today } from "../../../tests/demo-book";
+import { snapshot, today } from "../../../tests/demo-snapshot";
 
-const agenda = agendaNow(book, today);
+const schedule = scheduleNow(snapshot, today);
 
 describe("what is on watch", () => {
   it("puts the worst first: a core that keeps too little, a capacitor that drifts, a warranty", () => {
-    expect(watchOf(book, today, agenda).map(({ verdict, href }) => [verdict, href])).toEqual([
+    expect(watchOf(snapshot, today, schedule).map(({ verdict, href }) => [verdict, href])).toEqual([
       ["act", "parts/loft-ventilator-recovery-core"],
       ["watch", "parts/cellar-furnace-capacitor"],
       ["watch", "units/yard-condenser"],
     ]);
   });
   it("misses an alarm on a lived-in level, and speaks of a shut return", () => {
-    const units = book.units.filter(({ id }) => id !== "alarm-upper");
-    const registers = book.registers.map((each) =>
+    const units = snapshot.units.filter(({ id }) => id !== "alarm-upper");
+    const registers = snapshot.registers.map((each) =>
       each.role === "return" ? { ...each, isShut: true } : each,
     );
-    const words = watchOf({ ...book, units, registers }, today, agenda).map((each) => each.words);
+    const words = watchOf({ ...snapshot, units, registers }, today, schedule).map(
+      (each) => each.words,
+    );
     expect(words).toContain("No carbon monoxide alarm on: Upper floor.");
     expect(words).toContain("A return is shut or blocked: open it.");
   });
@@ -42,8 +44,8 @@ describe("what is on watch", () => {
       at("new-seal", { ...seal, taskKey: "replace" }),
     ];
     const hrefs = (...events: HistoryEvent[]) => {
-      const home = { ...book, events: [...book.events, ...events] };
-      return watchOf(home, today, agendaNow(home, today)).map(({ href }) => href);
+      const home = { ...snapshot, history: snapshot.history.with(...events) };
+      return watchOf(home, today, scheduleNow(home, today)).map(({ href }) => href);
     };
     const places = [`parts/${coil.partId}`, `parts/${seal.partId}`];
     expect(hrefs(...bad)).toEqual(expect.arrayContaining(places));

@@ -1,52 +1,54 @@
-import { adviceWords, READING_WORDS, readWords } from "@/content/reading-words";
+import { READING_WORDS } from "@/content/reading-words";
+import { adviceWords, readWords } from "@/presentation/reading-advice";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { countWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
 import { partsOf } from "@/core/scheduling/trigger";
 import { VERDICTS, type ReadingKind } from "@/core/readings/reading-kinds";
-import type { TaskStanding } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import { levelsWithoutAlarm, warrantyOf } from "@/core/inventory/alarms";
-import { readingsOf, type JudgedReading } from "@/core/history/readings-taken";
-import type { HistoryEvent, HomeBook } from "@/core/inventory/inventory";
+import { type JudgedReading } from "@/core/history/readings-taken";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { shutRegisters } from "@/core/inventory/shut-registers";
 
 export type Watch = { verdict: "watch" | "act" | "stop"; words: string; href: string };
 
 /** What is on watch in a home, the worst first: readings, alarms, registers, warranties. */
 export function watchOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   today: PlainDate,
-  agenda: readonly TaskStanding[],
+  schedule: readonly JobStatus[],
 ): Watch[] {
   return [
-    ...alarms(book),
-    ...readings(book, agenda),
-    ...registers(book),
-    ...warranties(book, today),
+    ...alarms(snapshot),
+    ...readings(snapshot, schedule),
+    ...registers(snapshot),
+    ...warranties(snapshot, today),
   ].sort((a, b) => VERDICTS.indexOf(b.verdict) - VERDICTS.indexOf(a.verdict));
 }
 
 /** Levels people live on without an alarm; one that is spent stands among the jobs. */
-function alarms(book: HomeBook): Watch[] {
-  const all = book.units.filter((unit) => unit.kind === "co-alarm");
-  const bare = levelsWithoutAlarm(book.levels, book.rooms, all).map((level) => level.name);
+function alarms(snapshot: HomeSnapshot): Watch[] {
+  const all = snapshot.units.filter((unit) => unit.kind === "co-alarm");
+  const bare = levelsWithoutAlarm(snapshot.levels, snapshot.rooms, all).map((level) => level.name);
   if (bare.length === 0) return [];
   const words = `No carbon monoxide alarm on: ${listWords(bare)}.`;
   return [{ verdict: "act", words, href: "rooms" }];
 }
 
 /** The last reading of each kind at each place, where it is not sound. */
-function readings(book: HomeBook, agenda: readonly TaskStanding[]): Watch[] {
+function readings(snapshot: HomeSnapshot, schedule: readonly JobStatus[]): Watch[] {
   const last = new Map<string, JudgedReading>();
-  for (const reading of readingsOf(book)) {
+  for (const reading of snapshot.history.readings) {
     const { unitId, partId } = reading.event;
     last.set(`${partId ?? unitId} ${reading.taken.kind}`, reading);
   }
   return [...last.values()].flatMap(({ event, taken, judgement }): Watch[] => {
-    const unit = book.units.find((each) => each.id === event.unitId);
-    if (!unit || judgement.verdict === "sound" || isSettled(agenda, event, taken.kind)) return [];
+    const unit = snapshot.units.find((each) => each.id === event.unitId);
+    if (!unit || judgement.verdict === "sound" || isSettled(schedule, event, taken.kind)) return [];
     const { name } = READING_WORDS[taken.kind];
     const act = adviceWords(taken.kind, judgement);
-    const read = readWords(taken, book.home.unitSystem);
+    const read = readWords(taken, snapshot.home.unitSystem);
     const advice = judgement.verdict === "watch" ? "" : `; ${act}`;
     return [
       {
@@ -60,22 +62,22 @@ function readings(book: HomeBook, agenda: readonly TaskStanding[]): Watch[] {
 
 /** Whether a job done since put right what was read: a new seal, a cleaned coil, a replaced part. */
 const isSettled = (
-  agenda: readonly TaskStanding[],
+  schedule: readonly JobStatus[],
   { date, unitId, partId }: HistoryEvent,
   kind: ReadingKind,
 ): boolean =>
-  agenda.some(
+  schedule.some(
     ({ task, lastDone }) =>
       lastDone !== null &&
       lastDone >= date &&
       (partId ? task.partId === partId : task.unitId === unitId && task.partId === undefined) &&
       (task.settles.includes(kind) ||
-        partsOf(task.cadence).some(
-          (cadence) => cadence.kind === "reading" && cadence.reading === kind,
+        partsOf(task.trigger).some(
+          (trigger) => trigger.kind === "reading" && trigger.reading === kind,
         )),
   );
 
-function registers({ registers: all }: HomeBook): Watch[] {
+function registers({ registers: all }: HomeSnapshot): Watch[] {
   const shut = shutRegisters(all);
   if (shut?.verdict !== "act") return [];
   const { verdict, mustOpen, returnsShut } = shut;
@@ -86,8 +88,8 @@ function registers({ registers: all }: HomeBook): Watch[] {
   return [{ verdict, words, href: "rooms" }];
 }
 
-const warranties = (book: HomeBook, today: PlainDate): Watch[] =>
-  book.units.flatMap((unit): Watch[] => {
+const warranties = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
+  snapshot.units.flatMap((unit): Watch[] => {
     const { warrantyEndsOn: ends, warrantyRegistered: isRegistered } = unit;
     if (!ends || warrantyOf(ends, today) === "over") return [];
     const day = dayAndMonth(ends, today);

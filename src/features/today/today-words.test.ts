@@ -1,6 +1,6 @@
 import { plainDate } from "@/core/quantities/plain-date";
 import { headline, seasonLine } from "./today-words";
-import { book } from "../../../tests/demo-book";
+import { snapshot } from "../../../tests/demo-snapshot";
 
 describe("the sentence at the top", () => {
   it.each([
@@ -29,10 +29,10 @@ describe("the line on the season", () => {
     ["2026-07-15", "Cooling season, 21 °C is usual today, cooling ends about 31 Aug"],
     ["2026-10-15", "Heating season, 8 °C is usual today, heating ends about 25 May 2027"],
   ])("on %s reads “%s”", (date, line) => {
-    expect(seasonLine(book, plainDate(date))).toBe(line);
+    expect(seasonLine(snapshot, plainDate(date))).toBe(line);
   });
   it("speaks °F where the home does", () => {
-    const us = { ...book, home: { ...book.home, unitSystem: "us" as const } };
+    const us = { ...snapshot, home: { ...snapshot.home, unitSystem: "us" as const } };
     expect(seasonLine(us, plainDate("2026-07-15"))).toContain("70 °F is usual today");
   });
 });

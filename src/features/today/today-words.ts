@@ -2,7 +2,7 @@ import { climateDays } from "@/core/climate/climate";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { capitalised, countWords, dayAndMonth, listWords } from "@/core/quantities/words";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 const plural = (n: number, one: string, many: string) => `${countWords(n)} ${n === 1 ? one : many}`;
 
@@ -27,8 +27,8 @@ export function headline(counts: {
 }
 
 /** What the year is doing: the season, what is normal today, and the turn that comes next. */
-export function seasonLine(book: HomeBook, today: PlainDate): string {
-  const { climate, unitSystem } = book.home;
+export function seasonLine(snapshot: HomeSnapshot, today: PlainDate): string {
+  const { climate, unitSystem } = snapshot.home;
   const { days, seasons } = climateDays({
     climate,
     actuals: [],

@@ -29,7 +29,7 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
   );
   const left = await leftOpen(homeId);
   const going = await goingRuns(homeId);
-  const { book } = data;
+  const { snapshot: book } = data;
   return (
     <TodayView
       data={data}
@@ -64,13 +64,13 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
               words="Start"
             />
             <LinkButton
-              href={`/homes/${homeId}/${status ? `parts/${status.standing.slot.id}/changed` : `jobs/${job.task.id}/done`}`}
+              href={`/homes/${homeId}/${status ? `parts/${status.filterStatus.slot.id}/changed` : `jobs/${job.task.id}/done`}`}
             >
               Note it done
             </LinkButton>
           </div>
         ) : status ? (
-          <ChangedLink homeId={homeId} slotId={status.standing.slot.id} strong />
+          <ChangedLink homeId={homeId} slotId={status.filterStatus.slot.id} strong />
         ) : (
           <LinkButton weight="strong" href={`/homes/${homeId}/jobs/${job.task.id}/done`}>
             Note it done

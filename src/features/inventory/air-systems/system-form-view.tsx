@@ -25,7 +25,7 @@ export function SystemFormView({
         <>
           {!movesAir && (
             <FormSection title="How it runs">
-              <Unasked fields={fields} />
+              <UnaskedFields fields={fields} />
               <Seasons fields={fields} isUs={isUs} cools={false} />
             </FormSection>
           )}
@@ -71,7 +71,7 @@ export function SystemFormView({
 }
 
 /** What a boiler is not asked, handed on as it is. */
-function Unasked({ fields }: { fields: Fields }) {
+function UnaskedFields({ fields }: { fields: Fields }) {
   const names = ["name", "members", "heats", "cools", "fanMode", "fanHours", "fanLevel", "airflow"];
   return names.flatMap((name) =>
     fields

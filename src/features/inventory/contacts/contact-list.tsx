@@ -10,7 +10,7 @@ export function ContactList({
 }: {
   homeId: string;
   rows: ContactRow[];
-  remove: (thing: { kind: "contact"; id: string; name: string }) => ReactNode;
+  remove: (target: { kind: "contact"; id: string; name: string }) => ReactNode;
 }) {
   if (rows.length === 0)
     return (

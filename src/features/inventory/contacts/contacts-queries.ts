@@ -1,19 +1,20 @@
 import "server-only";
-import type { Contact, HomeBook } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import type { Contact } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type ContactRow = { contact: Contact; units: { id: string; name: string }[] };
 
 export async function contactsOf(
   homeId: string,
-): Promise<{ book: HomeBook; rows: ContactRow[] } | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const rows = book.contacts.map((contact) => ({
+): Promise<{ snapshot: HomeSnapshot; rows: ContactRow[] } | null> {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const rows = snapshot.contacts.map((contact) => ({
     contact,
-    units: book.units.filter((unit) => unit.contactId === contact.id),
+    units: snapshot.units.filter((unit) => unit.contactId === contact.id),
   }));
-  return { book, rows };
+  return { snapshot, rows };
 }
 
 /** A contact as its form shows it. */

@@ -1,14 +1,17 @@
 import { addDays, toDay } from "@/core/quantities/plain-date";
-import { contextOf, stintsOf } from "@/core/filters/slot-wear";
-import { historyOf } from "@/core/history/record";
+import { contextOf, installedPeriodsOf } from "@/core/filters/slot-wear";
 import { SEEN_BY_GRADE } from "@/core/filters/belief";
 import { wearOfPlace } from "@/core/filters/place-history";
 import { curveDate, curveOf } from "./curve";
-import { book, today } from "../../../../tests/demo-book";
+import { snapshot, today } from "../../../../tests/demo-snapshot";
 
-const slot = book.slots.find((each) => each.id === "cellar-filter")!;
-const wear = wearOfPlace(contextOf(book, slot, today), stintsOf(book, slot), today)!;
-const history = historyOf(book, slot.id).reverse();
+const slot = snapshot.slots.find((each) => each.id === "cellar-filter")!;
+const wear = wearOfPlace(
+  contextOf(snapshot, slot, today),
+  installedPeriodsOf(snapshot, slot),
+  today,
+)!;
+const history = snapshot.history.ofPart(slot.id).toReversed();
 const renovation = {
   driver: {
     id: "r",

@@ -1,7 +1,8 @@
 import { readingWords } from "@/core/readings/reading-units";
 import type { UnitSystem } from "@/core/quantities/length";
 import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent, ScopedDriver } from "@/core/inventory/inventory";
+import type { ScopedDriver } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { GRADE_WORDS } from "@/content/words";
 import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/filters/belief";
 import type { WearResult } from "@/core/filters/wear-schema";

@@ -13,7 +13,8 @@ import { ratingWords } from "@/core/quantities/rating";
 import { actualSize, sizeWords } from "@/core/quantities/size";
 import { capitalised, dateWords } from "@/core/quantities/words";
 import { crosswalkOfSlot, fitOfSlot } from "@/core/inventory/slot-fit";
-import type { FilterSlot, HomeBook } from "@/core/inventory/inventory";
+import type { FilterSlot } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { Facts } from "../units/facts";
 
 /** From this share on, air past the frame is worth counting among what wears the filter. */
@@ -21,28 +22,28 @@ const WORTH_COUNTING = 0.005;
 
 /** What is known of a slot: where it is, what fits, how it sits, which way round. */
 export function SlotFacts({
-  book,
+  snapshot,
   slot,
   today,
   fittedOn,
 }: {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   slot: FilterSlot;
   today: PlainDate;
   fittedOn: PlainDate | null;
 }) {
-  const { home } = book;
+  const { home } = snapshot;
   const unit = home.unitSystem === "us" ? "in" : "mm";
   const actual = actualSize(slot.nominal.mm, slot.nominal.unit, slot.measured?.mm);
-  const system = book.systems.find(
-    (each) => each.id === book.units.find(({ id }) => id === slot.unitId)?.systemId,
+  const system = snapshot.systems.find(
+    (each) => each.id === snapshot.units.find(({ id }) => id === slot.unitId)?.systemId,
   );
   const fit = fitOfSlot(slot, system);
   const crosswalk = crosswalkOfSlot(slot);
-  const counted = book.drivers.some(
+  const counted = snapshot.drivers.some(
     (driver) => driver.kind === "bypass" && driver.scope === "part" && driver.partId === slot.id,
   );
-  const room = book.rooms.find((each) => each.id === slot.roomId)?.name;
+  const room = snapshot.rooms.find((each) => each.id === slot.roomId)?.name;
   const place = slot.slotPlace === "elsewhere" ? undefined : SLOT_PLACE_WORDS[slot.slotPlace];
   return (
     <Facts

@@ -40,7 +40,7 @@ const options = <K extends string>(keys: readonly K[], words: Readonly<Record<K,
 export function SlotFormView({
   action,
   initial,
-  ...around
+  ...context
 }: { action: Action; initial: FormView } & Around) {
   return (
     <Form action={action} initial={initial} submit="Save the slot">
@@ -58,12 +58,12 @@ export function SlotFormView({
               hint="“Left of the furnace, behind the sliding plate.”"
               {...text(fields, "place")}
             />
-            {around.rooms.length > 0 && (
+            {context.rooms.length > 0 && (
               <SelectField
                 label="Room, if it is not at its unit"
                 options={[
                   { value: "", label: "at its unit" },
-                  ...around.rooms.map((room) => ({ value: room.id, label: room.name })),
+                  ...context.rooms.map((room) => ({ value: room.id, label: room.name })),
                 ]}
                 {...text(fields, "roomId")}
               />
@@ -73,10 +73,10 @@ export function SlotFormView({
             title="Sizes and fit"
             intro="Width × height × depth, in inches or mm. Fractions such as 19 1/2 are fine."
           >
-            <SizeAndFit fields={fields} {...around} />
+            <SizeAndFit fields={fields} {...context} />
           </FormSection>
           <FormSection title="The filter">
-            <FilterFields fields={fields} {...around} />
+            <FilterFields fields={fields} {...context} />
           </FormSection>
           <FormSection
             title="Which way round"
@@ -103,12 +103,12 @@ export function SlotFormView({
               {...text(fields, "indicatorReset")}
             />
           </FormSection>
-          {around.isNew && (
+          {context.isNew && (
             <FormSection title="The one in it now">
               <TextField
                 label="Fitted on"
                 type="date"
-                max={around.today}
+                max={context.today}
                 hint="A guess is a good start; empty if you have no idea."
                 className="max-w-56"
                 {...text(fields, "fittedOn")}

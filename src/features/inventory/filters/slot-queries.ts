@@ -4,17 +4,18 @@ import { slotTitle } from "@/presentation/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
 import { ratingWords } from "@/core/quantities/rating";
-import { effectiveHistory } from "@/core/history/effective-history";
-import type { FilterSlot, HomeBook, Unit } from "@/core/inventory/inventory";
+import { HistoryRecord } from "@/core/history/history-record";
+import type { FilterSlot, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { MEDIA_KINDS, type Media } from "@/core/filters/media";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 
 type Values = Record<string, string[]>;
 
 export type SlotPage = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   unit: Unit;
   slot: FilterSlot;
   today: PlainDate;
@@ -22,22 +23,25 @@ export type SlotPage = {
   airflowM3h: number | undefined;
 };
 
-const around = (book: HomeBook, unit: Unit) => ({
-  today: todayIn(book.home.timeZone),
+const pageFacts = (snapshot: HomeSnapshot, unit: Unit) => ({
+  today: todayIn(snapshot.home.timeZone),
   media: mediaFor(unit.kind, MEDIA_KINDS),
-  airflowM3h: book.systems.find((system) => system.id === unit.systemId)?.airflowM3h,
+  airflowM3h: snapshot.systems.find((system) => system.id === unit.systemId)?.airflowM3h,
 });
 
 export async function slotPageOf(homeId: string, slotId: string): Promise<SlotPage | null> {
-  const book = await homeBook(homeId);
-  const slot = book?.slots.find((each) => each.id === slotId);
-  const unit = book?.units.find((each) => each.id === slot?.unitId);
-  if (!book || !slot || !unit) return null;
-  return { book, unit, slot, ...around(book, unit) };
+  const snapshot = await homeSnapshot(homeId);
+  const slot = snapshot?.slots.find((each) => each.id === slotId);
+  const unit = snapshot?.units.find((each) => each.id === slot?.unitId);
+  if (!snapshot || !slot || !unit) return null;
+  return { snapshot, unit, slot, ...pageFacts(snapshot, unit) };
 }
 
 /** A slot as its form shows it. */
-export function slotFieldsOf({ book, slot }: Pick<SlotPage, "book" | "slot">): Values {
+export function slotFieldsOf({
+  snapshot: book,
+  slot,
+}: Pick<SlotPage, "snapshot" | "slot">): Values {
   const { home } = book;
   return {
     name: [slot.name],
@@ -73,15 +77,15 @@ export type NewSlotPage = Omit<SlotPage, "slot"> & { fields: Values };
 
 /** What a new slot of this unit usually is. */
 export async function newSlotPageOf(homeId: string, unitId: string): Promise<NewSlotPage | null> {
-  const book = await homeBook(homeId);
-  const unit = book?.units.find((each) => each.id === unitId);
-  if (!book || !unit) return null;
+  const snapshot = await homeSnapshot(homeId);
+  const unit = snapshot?.units.find((each) => each.id === unitId);
+  if (!snapshot || !unit) return null;
   const usual = unitKind(unit.kind).slots[0];
-  const has = book.slots.filter((slot) => slot.unitId === unit.id).length;
+  const has = snapshot.slots.filter((slot) => slot.unitId === unit.id).length;
   return {
-    book,
+    snapshot,
     unit,
-    ...around(book, unit),
+    ...pageFacts(snapshot, unit),
     fields: {
       name: [has === 0 ? (usual?.name ?? "Filter") : `Filter ${has + 1}`],
       slotPlace: [usual?.slotPlace ?? "in-the-machine"],
@@ -96,26 +100,28 @@ export async function newSlotPageOf(homeId: string, unitId: string): Promise<New
 
 /** The filters one can look at, as choices. */
 export async function slotChoicesOf(homeId: string) {
-  const book = await homeBook(homeId);
-  if (!book) return null;
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
   return {
-    today: todayIn(book.home.timeZone),
-    dropUnit: unitsFor("filter-drop", book.home.unitSystem)[0]!.label,
-    slots: book.slots.map((slot) => ({
+    today: todayIn(snapshot.home.timeZone),
+    dropUnit: unitsFor("filter-drop", snapshot.home.unitSystem)[0]!.label,
+    slots: snapshot.slots.map((slot) => ({
       value: slot.id,
-      label: `${book.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,
+      label: `${snapshot.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,
     })),
   };
 }
 
 /** An entry of the record as its form shows it, where it still counts. */
 export async function entryOf(homeId: string, eventId: string) {
-  const book = await homeBook(homeId);
-  const event = book && effectiveHistory(book.events).find((each) => each.id === eventId);
-  if (!book || !event) return null;
+  const snapshot = await homeSnapshot(homeId);
+  const event =
+    snapshot &&
+    new HistoryRecord(snapshot.history.entries).counted.find((each) => each.id === eventId);
+  if (!snapshot || !event) return null;
   return {
     unitId: event.unitId,
-    today: todayIn(book.home.timeZone),
+    today: todayIn(snapshot.home.timeZone),
     isLook: event.kind === "look",
     fields: {
       date: [event.date],

@@ -211,8 +211,8 @@ function useWorker(
         if (data.nth === nth.current) setAnswer(data);
       });
     }
-    const question: WearQuestion = { nth: ++nth.current, input, change, lifeShare };
-    worker.current.postMessage(question);
+    const attribute: WearQuestion = { nth: ++nth.current, input, change, lifeShare };
+    worker.current.postMessage(attribute);
   }, [input, change, lifeShare, isAsked]);
   return answer;
 }

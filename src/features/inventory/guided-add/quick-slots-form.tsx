@@ -9,14 +9,14 @@ import type { Media } from "@/core/filters/media";
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
 
-type Asked = { nth: number; usual: UsualSlot };
+type SlotToAsk = { nth: number; usual: UsualSlot };
 
 /** The filter slots such a machine usually has: tick what is there, and read the size off the frame. */
 export function QuickSlotsForm({
   action,
   initial,
   keep,
-  asked,
+  slots,
   media,
   unit,
   today,
@@ -24,7 +24,7 @@ export function QuickSlotsForm({
   action: (state: FormView, form: FormData) => Promise<FormView>;
   initial: FormView;
   keep: (form: FormData) => Promise<void>;
-  asked: Asked[];
+  slots: SlotToAsk[];
   media: readonly Media[];
   unit: "in" | "mm";
   today: string;
@@ -33,8 +33,8 @@ export function QuickSlotsForm({
     <Form {...{ action, initial, keep }} submit="Next">
       {(fields) => (
         <div className="flex max-w-3xl flex-col pb-6">
-          {asked.length === 0 && <p>Its filter slots are entered already.</p>}
-          {asked.map((each) => (
+          {slots.length === 0 && <p>Its filter slots are entered already.</p>}
+          {slots.map((each) => (
             <QuickSlotFields key={each.nth} {...{ fields, media, unit, today }} {...each} />
           ))}
         </div>
@@ -50,7 +50,7 @@ function QuickSlotFields({
   media,
   unit,
   today,
-}: Asked & { fields: Fields; media: readonly Media[]; unit: "in" | "mm"; today: string }) {
+}: SlotToAsk & { fields: Fields; media: readonly Media[]; unit: "in" | "mm"; today: string }) {
   const [has, setHas] = useState(fields.values("has").includes(String(nth)));
   const own = (name: string) => ({
     name: `${name}-${nth}`,

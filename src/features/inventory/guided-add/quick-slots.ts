@@ -2,7 +2,8 @@ import { z } from "zod";
 import { mediaFor, unitKind, type UsualSlot } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { readSize } from "@/core/quantities/size";
-import { SLOT_PLACES, type FilterSlot, type HomeBook, type Unit } from "@/core/inventory/inventory";
+import { SLOT_PLACES, type FilterSlot, type Unit } from "@/core/inventory/inventory";
+import { type HomeSnapshot } from "@/core/history/home-snapshot";
 import { MEDIA_KINDS } from "@/core/filters/media";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
 import { SIZE_WORDS } from "../filters/slot-form";
@@ -11,8 +12,11 @@ type Typed = Record<string, string[]>;
 export type QuickSlot = { slot: Omit<FilterSlot, "id" | "unitId">; fittedOn?: PlainDate };
 
 /** The usual slots of a unit's kind that it does not have yet, by the order of its kind. */
-export function slotsToAsk(unit: Unit, book: HomeBook): { nth: number; usual: UsualSlot }[] {
-  const has = book.slots.filter((slot) => slot.unitId === unit.id).map((slot) => slot.name);
+export function slotsToAsk(
+  unit: Unit,
+  snapshot: HomeSnapshot,
+): { nth: number; usual: UsualSlot }[] {
+  const has = snapshot.slots.filter((slot) => slot.unitId === unit.id).map((slot) => slot.name);
   return unitKind(unit.kind).slots.flatMap((usual, nth) =>
     has.includes(usual.name) ? [] : [{ nth, usual }],
   );
@@ -21,14 +25,14 @@ export function slotsToAsk(unit: Unit, book: HomeBook): { nth: number; usual: Us
 /** Reads the few fields of each slot that is ticked: enough to say when it is due. */
 export function readQuickSlots(
   typed: Typed,
-  asked: readonly { nth: number; usual: UsualSlot }[],
+  slots: readonly { nth: number; usual: UsualSlot }[],
   fallback: "in" | "mm",
   today: PlainDate,
   earliest: PlainDate | null = null,
 ): { values: QuickSlot[]; problems: Record<string, string> } {
   const problems: Record<string, string> = {};
   const values: QuickSlot[] = [];
-  for (const { nth, usual } of asked) {
+  for (const { nth, usual } of slots) {
     if (!typed["has"]?.includes(String(nth))) continue;
     const text = (name: string) => (typed[`${name}-${nth}`]?.[0] ?? "").trim();
     const reading = readSize(text("nominal"), fallback);
@@ -62,26 +66,26 @@ export function readQuickSlots(
 
 /** What the step shows at first: the usual slots ticked, unless something was typed there before. */
 export function quickFieldsOf(
-  asked: readonly { nth: number; usual: UsualSlot }[],
+  slots: readonly { nth: number; usual: UsualSlot }[],
   typed: Typed,
 ): Typed {
-  const wasTyped = asked.some(({ nth }) => typed[`nominal-${nth}`] !== undefined);
+  const wasTyped = slots.some(({ nth }) => typed[`nominal-${nth}`] !== undefined);
   if (wasTyped) return typed;
-  return { has: asked.filter(({ usual }) => usual.usual).map(({ nth }) => String(nth)) };
+  return { has: slots.filter(({ usual }) => usual.usual).map(({ nth }) => String(nth)) };
 }
 
 /** What the form of the step needs to know of its unit and home. */
 export const quickSlotsOf = ({
-  book,
+  snapshot,
   unit,
   today,
 }: {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   unit: Unit;
   today: PlainDate;
 }) => ({
-  asked: slotsToAsk(unit, book),
+  slots: slotsToAsk(unit, snapshot),
   media: mediaFor(unit.kind, MEDIA_KINDS),
-  unit: book.home.unitSystem === "us" ? ("in" as const) : ("mm" as const),
+  unit: snapshot.home.unitSystem === "us" ? ("in" as const) : ("mm" as const),
   today,
 });

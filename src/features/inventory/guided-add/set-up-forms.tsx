@@ -26,7 +26,7 @@ export function PlateStep({ action, initial, keep, kind, today }: Step & { today
         <div className={STACK}>
           <PlateFields
             fields={fields}
-            questions={unitKind(kind).questions}
+            attributes={unitKind(kind).attributes}
             asksForCooling={asksForCooling(kind)}
             hasRefrigerant={hasRefrigerant(kind)}
             today={today}

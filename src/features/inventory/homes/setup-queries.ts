@@ -1,14 +1,26 @@
+import type { Home } from "@/core/inventory/inventory";
 import "server-only";
 import { degreesText, spanText } from "@/core/quantities/temperature";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 type Values = Record<string, string[]>;
 
 /** A home as its form shows it, in the home's own unit of temperature. */
 export async function homeFieldsOf(homeId: string): Promise<Values | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const { name, unitSystem, currency, timeZone, climate, localRules, mains = {} } = book.home;
+  const snapshot = await homeSnapshot(homeId);
+  return snapshot && fieldsOfHome(snapshot.home);
+}
+
+/** A home as its form shows it. */
+export function fieldsOfHome({
+  name,
+  unitSystem,
+  currency,
+  timeZone,
+  climate,
+  localRules,
+  mains = {},
+}: Home): Values {
   const unit = unitSystem === "us" ? "F" : "C";
   const degrees = (celsius: number) => degreesText(celsius, unit);
   const ranges =

@@ -1,7 +1,8 @@
 import { inSentence } from "@/core/quantities/words";
-import { standingsOf } from "@/server/snapshots/standings";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook, ScopedDriver } from "@/core/inventory/inventory";
+import type { ScopedDriver } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 /** What a driver does to one filter that is in place now. */
 export type Effect = {
@@ -14,11 +15,15 @@ export type Effect = {
 };
 
 /** The due days that move when a driver is added, or changed, and by how much; the most first. */
-export function effectsOf(book: HomeBook, driver: ScopedDriver, today: PlainDate): Effect[] {
-  const others = book.drivers.filter((each) => each.id !== driver.id);
-  const changed: HomeBook = { ...book, drivers: [...others, driver] };
-  const after = new Map(standingsOf(changed, today).map((each) => [each.slot.id, each]));
-  return standingsOf(book, today)
+export function effectsOf(
+  snapshot: HomeSnapshot,
+  driver: ScopedDriver,
+  today: PlainDate,
+): Effect[] {
+  const others = snapshot.drivers.filter((each) => each.id !== driver.id);
+  const changed: HomeSnapshot = { ...snapshot, drivers: [...others, driver] };
+  const after = new Map(filterStatusesOf(changed, today).map((each) => [each.slot.id, each]));
+  return filterStatusesOf(snapshot, today)
     .flatMap(({ slot, unit, wear }): Effect[] => {
       const then = after.get(slot.id)?.wear?.likely;
       if (!wear?.likely || !then || then === wear.likely) return [];

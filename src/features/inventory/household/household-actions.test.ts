@@ -1,4 +1,4 @@
-import { readHomeBook } from "@/db/repositories/home-book";
+import { readHome } from "@/server/snapshots/read-home";
 import { listNos } from "@/db/repositories/drivers";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
@@ -14,7 +14,7 @@ import {
 jest.mock(
   "next/navigation",
   () =>
-    jest.requireActual<typeof import("../../../../tests/acting")>("../../../tests/acting")
+    jest.requireActual<typeof import("../../../../tests/acting")>("../../../../tests/acting")
       .navigation,
 );
 jest.setTimeout(60_000);
@@ -24,7 +24,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const drivers = async () => (await readHomeBook(demo.store.db, HOME))!.book.drivers;
+const drivers = async () => (await readHome(demo.store.db, HOME))!.snapshot.drivers;
 const fields = {
   kind: "indoor-smoking",
   scope: "home",

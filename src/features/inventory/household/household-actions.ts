@@ -1,22 +1,14 @@
 "use server";
 
-import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
-import { redirect } from "next/navigation";
-import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
-import {
-  insertDriver,
-  markDriverDeleted,
-  recordNo,
-  takeBackNo,
-  updateDriver,
-} from "@/db/repositories/drivers";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { HouseholdKind } from "@/core/inventory/inventory";
-import { now, todayIn } from "@/lib/clock";
+import { todayIn } from "@/lib/clock";
 import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
+import { formCommand } from "@/server/commands/form-command";
+import { inHome } from "@/server/commands/home-command";
+import * as household from "@/server/commands/household";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { effectsOf, type Effect } from "./driver-effects";
 import { driverForm, isPlaceKnown } from "./household-form";
 import { fieldsOfDriver } from "./household-queries";
@@ -27,35 +19,26 @@ export async function saveDriver(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const book = await homeBook(homeId);
-  if (!book) redirect("/");
-  const before = book.drivers.find(({ id }) => id === driverId);
-  const theirs = before && overtaken(previous, form, fieldsOfDriver(before));
-  if (theirs) return theirs;
-  const parsed = driverForm.safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const driver = { ...parsed.data, id: driverId ?? randomUUID() };
-  if (!isPlaceKnown(driver, book))
-    return refused(previous, fields, { scope: "Choose where it acts." });
-  const store = await appStore();
-  await store.write(async (tx) => {
-    if (driverId) await updateDriver(tx, homeId, driver);
-    else await insertDriver(tx, homeId, driver, now().toISOString());
-    await takeBackNo(tx, homeId, driver.kind);
+  return formCommand(homeId, form, async (home, fields) => {
+    const before = home.snapshot.drivers.find(({ id }) => id === driverId);
+    const theirs = before && overtaken(previous, form, fieldsOfDriver(before));
+    if (theirs) return theirs;
+    const parsed = driverForm.safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    if (!isPlaceKnown(parsed.data, home.snapshot))
+      return refused(previous, fields, { scope: "Choose where it acts." });
+    await household.saveDriver(home, driverId, parsed.data);
+    return { to: `/homes/${homeId}/household` };
   });
-  leadOn(`/homes/${homeId}/household`);
 }
 
 export async function removeDriver(homeId: string, driverId: string): Promise<void> {
-  const store = await appStore();
-  await store.write((tx) => markDriverDeleted(tx, homeId, driverId, now().toISOString()));
+  await inHome(homeId, (home) => household.removeDriver(home, driverId));
   refresh();
 }
 
 export async function bringDriverBack(homeId: string, driverId: string): Promise<void> {
-  const store = await appStore();
-  await store.write((tx) => markDriverDeleted(tx, homeId, driverId, null));
+  await inHome(homeId, (home) => household.bringDriverBack(home, driverId));
   refresh();
 }
 
@@ -66,25 +49,23 @@ export async function previewDriver(
   form: FormData,
 ): Promise<Effect[] | null> {
   const parsed = driverForm.safeParse(singles(fieldsOf(form)));
-  const book = await homeBook(homeId);
-  if (!parsed.success || !book || !isPlaceKnown(parsed.data, book)) return null;
+  const snapshot = await homeSnapshot(homeId);
+  if (!parsed.success || !snapshot || !isPlaceKnown(parsed.data, snapshot)) return null;
   const driver = { ...parsed.data, id: driverId ?? "the new one" };
-  return effectsOf(book, driver, todayIn(book.home.timeZone));
+  return effectsOf(snapshot, driver, todayIn(snapshot.home.timeZone));
 }
 
 const isKind = (kind: string): kind is HouseholdKind => Object.hasOwn(HOUSEHOLD_WORDS, kind);
 
 /** “No” is an answer too: the question is not asked again. */
 export async function answerNo(homeId: string, kind: string): Promise<void> {
-  if (!isKind(kind) || !(await homeBook(homeId))) return;
-  const store = await appStore();
-  await store.write((tx) => recordNo(tx, homeId, kind, now().toISOString()));
+  if (!isKind(kind)) return;
+  await inHome(homeId, (home) => household.answerNo(home, kind));
   refresh();
 }
 
 export async function askAgain(homeId: string, kind: string): Promise<void> {
   if (!isKind(kind)) return;
-  const store = await appStore();
-  await store.write((tx) => takeBackNo(tx, homeId, kind));
+  await inHome(homeId, (home) => household.askAgain(home, kind));
   refresh();
 }

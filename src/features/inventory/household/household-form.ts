@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { DAY_WORDS, isDay, readDay, readDecimal, readWhole } from "@/lib/forms";
-import type { DriverFacts, DriverScope, HouseholdKind, HomeBook } from "@/core/inventory/inventory";
+import type { DriverFacts, DriverScope, HouseholdKind } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 const kinds = Object.keys(HOUSEHOLD_WORDS) as [HouseholdKind, ...HouseholdKind[]];
 const MOST_COUNTED = 30;
@@ -71,15 +72,15 @@ function scopeFrom(scope: string, id: string | undefined): DriverScope {
 }
 
 /** Whether the place a driver acts at is there. */
-export function isPlaceKnown(driver: DriverScope, book: HomeBook): boolean {
+export function isPlaceKnown(driver: DriverScope, snapshot: HomeSnapshot): boolean {
   switch (driver.scope) {
     case "home":
       return true;
     case "room":
-      return book.rooms.some((room) => room.id === driver.roomId);
+      return snapshot.rooms.some((room) => room.id === driver.roomId);
     case "system":
-      return book.systems.some((system) => system.id === driver.systemId);
+      return snapshot.systems.some((system) => system.id === driver.systemId);
     case "part":
-      return book.slots.some((slot) => slot.id === driver.partId);
+      return snapshot.slots.some((slot) => slot.id === driver.partId);
   }
 }

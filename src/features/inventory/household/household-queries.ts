@@ -2,10 +2,11 @@ import "server-only";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, HomeBook, HouseholdKind, ScopedDriver } from "@/core/inventory/inventory";
+import type { FilterSlot, HouseholdKind, ScopedDriver } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { appStore } from "@/db/app-store";
 import { listNos } from "@/db/repositories/drivers";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 
 export type DriverRow = { id: string; name: string; details: string };
@@ -27,20 +28,20 @@ export type Household = {
 };
 
 /** “Cellar furnace, filter” */
-const slotPlace = (book: HomeBook, slot: FilterSlot): string =>
-  `${book.units.find((unit) => unit.id === slot.unitId)?.name}, ${inSentence(slot.name)}`;
+const slotPlace = (snapshot: HomeSnapshot, slot: FilterSlot): string =>
+  `${snapshot.units.find((unit) => unit.id === slot.unitId)?.name}, ${inSentence(slot.name)}`;
 
-function scopeWords(book: HomeBook, driver: ScopedDriver): string | false {
+function scopeWords(snapshot: HomeSnapshot, driver: ScopedDriver): string | false {
   switch (driver.scope) {
     case "home":
       return false;
     case "room":
-      return `in ${book.rooms.find((room) => room.id === driver.roomId)?.name ?? "a removed room"}`;
+      return `in ${snapshot.rooms.find((room) => room.id === driver.roomId)?.name ?? "a removed room"}`;
     case "system":
-      return `at ${book.systems.find((system) => system.id === driver.systemId)?.name ?? "a removed system"}`;
+      return `at ${snapshot.systems.find((system) => system.id === driver.systemId)?.name ?? "a removed system"}`;
     case "part": {
-      const slot = book.slots.find((each) => each.id === driver.partId);
-      return slot ? `only at ${slotPlace(book, slot)}` : "at a removed slot";
+      const slot = snapshot.slots.find((each) => each.id === driver.partId);
+      return slot ? `only at ${slotPlace(snapshot, slot)}` : "at a removed slot";
     }
   }
 }
@@ -78,15 +79,15 @@ export async function householdOf(
   changing: string | null,
   begun: { kind?: string; scope?: string; percent?: string },
 ): Promise<Household | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const rows = book.drivers.map((driver): DriverRow => {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const rows = snapshot.drivers.map((driver): DriverRow => {
     const details = [
       driver.label && HOUSEHOLD_WORDS[driver.kind].name.toLowerCase(),
       driver.count !== undefined && String(driver.count),
       driver.fraction !== undefined && `${Math.round(driver.fraction * 1000) / 10} %`,
-      scopeWords(book, driver),
+      scopeWords(snapshot, driver),
       driver.from && `from ${dayAndMonth(driver.from, today)}`,
       driver.to && `to ${dayAndMonth(driver.to, today)}`,
     ];
@@ -96,24 +97,24 @@ export async function householdOf(
       details: details.filter(Boolean).join(", "),
     };
   });
-  const changed = book.drivers.find((driver) => driver.id === changing);
+  const changed = snapshot.drivers.find((driver) => driver.id === changing);
   const { db } = await appStore();
   const nos = await listNos(db, homeId);
-  const has = (kind: HouseholdKind) => book.drivers.some((driver) => driver.kind === kind);
+  const has = (kind: HouseholdKind) => snapshot.drivers.some((driver) => driver.kind === kind);
   return {
     rows,
     scopes: [
       { value: "home", label: "in the whole home" },
-      ...book.rooms.map((room) => ({ value: `room:${room.id}`, label: `in ${room.name}` })),
-      ...book.systems
-        .filter((system) => book.units.some((unit) => unit.systemId === system.id))
+      ...snapshot.rooms.map((room) => ({ value: `room:${room.id}`, label: `in ${room.name}` })),
+      ...snapshot.systems
+        .filter((system) => snapshot.units.some((unit) => unit.systemId === system.id))
         .map((system) => ({
           value: `system:${system.id}`,
           label: `at ${system.name}`,
         })),
-      ...book.slots.map((slot) => ({
+      ...snapshot.slots.map((slot) => ({
         value: `part:${slot.id}`,
-        label: `only at ${slotPlace(book, slot)}`,
+        label: `only at ${slotPlace(snapshot, slot)}`,
       })),
     ],
     asks: KINDS.flatMap((kind) => {

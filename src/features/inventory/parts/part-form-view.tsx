@@ -5,11 +5,11 @@ import { PART_KINDS, partKind } from "@/content/part-kinds";
 import type { Room } from "@/core/inventory/inventory";
 import { SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type Fields, type FormView } from "@/ui/form";
-import { QuestionFields } from "../units/unit-fields";
+import { AttributeFields } from "../units/unit-fields";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
-/** A part of any kind; its questions follow from the kind. */
+/** A part of any kind; its attributes follow from the kind. */
 export function PartFormView({
   action,
   initial,
@@ -99,10 +99,10 @@ function PartFields({
           ]}
         />
       )}
-      <QuestionFields
+      <AttributeFields
         key={kindId}
         fields={fields}
-        questions={kind?.questions ?? []}
+        attributes={kind?.attributes ?? []}
         today={today}
       />
       <TextArea

@@ -3,9 +3,9 @@ import type { ReactNode } from "react";
 import { partKind } from "@/content/part-kinds";
 import { slotTitle } from "@/presentation/slot-words";
 import { agoWords, betweenWords, capitalised, dateWords } from "@/core/quantities/words";
-import { answerWords } from "@/core/inventory/attribute";
-import type { FilterStatus } from "@/presentation/filter-status";
-import type { Standing } from "@/core/filters/filter-status";
+import { attributeWords } from "@/core/inventory/attribute";
+import type { FilterSummary } from "@/presentation/filter-status";
+import type { FilterStatus } from "@/core/filters/filter-status";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/filters/media";
 import { wearOfPlace } from "@/core/filters/place-history";
@@ -27,32 +27,32 @@ export function PartView({
   history,
 }: {
   sheet: PartSheet;
-  start: (standing: Standing) => ReactNode;
-  /** What comes round at it; of a filter the schools before. */
+  start: (filterStatus: FilterStatus) => ReactNode;
+  /** What comes round at it; of a filter the strategies before. */
   jobs: ReactNode;
   readings: ReactNode;
   history: ReactNode;
 }) {
-  const { book, unit, today } = sheet;
+  const { snapshot: book, unit, today } = sheet;
   const home = `/homes/${book.home.id}`;
   const id =
     sheet.kind === "slot"
-      ? sheet.standing.slot.id
+      ? sheet.filterStatus.slot.id
       : sheet.kind === "part"
         ? sheet.part.id
         : sheet.slot.id;
   const facts =
     sheet.kind === "slot" ? (
       <SlotFacts
-        book={book}
-        slot={sheet.standing.slot}
+        snapshot={book}
+        slot={sheet.filterStatus.slot}
         today={today}
-        fittedOn={sheet.standing.fittedOn}
+        fittedOn={sheet.filterStatus.fittedOn}
       />
     ) : sheet.kind === "part" ? (
       <PartFacts sheet={sheet} />
     ) : (
-      <SlotFacts book={book} slot={sheet.slot} today={today} fittedOn={null} />
+      <SlotFacts snapshot={book} slot={sheet.slot} today={today} fittedOn={null} />
     );
   const links = (
     <ul className="-ml-2 flex flex-col items-start">
@@ -120,10 +120,10 @@ function SlotHead({
   start,
 }: {
   sheet: Extract<PartSheet, { kind: "slot" }>;
-  start: (standing: Standing) => ReactNode;
+  start: (filterStatus: FilterStatus) => ReactNode;
 }) {
-  const { book, today, events, drivers, standing, status, siblings } = sheet;
-  const { slot, wear } = standing;
+  const { snapshot: book, today, events, drivers, filterStatus, status, siblings } = sheet;
+  const { slot, wear } = filterStatus;
   const { early, due, late, words, why, fill, fillWords, band } = status;
   return (
     <>
@@ -151,7 +151,7 @@ function SlotHead({
             </div>
           </div>
           <div className="flex grow flex-wrap gap-2 wide:grow-0">
-            {start(standing)}
+            {start(filterStatus)}
             <LinkButton href={`/homes/${book.home.id}/look?slot=${slot.id}`}>
               Note a look
             </LinkButton>
@@ -160,18 +160,18 @@ function SlotHead({
         {wear && (
           <CurveWithWhatIf
             curve={curveOf(
-              wearOfPlace(standing.context, standing.stints, today)!,
+              wearOfPlace(filterStatus.context, filterStatus.installedPeriods, today)!,
               events,
               drivers,
               today,
-              standing.context.lifeShare,
+              filterStatus.context.lifeShare,
               slot.cleanDropPa,
               book.home.unitSystem,
             )}
             today={today}
             title={slotTitle(slot)}
             likely={wear.likely}
-            {...whatIfOf(standing, today)}
+            {...whatIfOf(filterStatus, today)}
           />
         )}
       </section>
@@ -188,7 +188,7 @@ const PANELS: readonly Media[] = [
 ];
 
 /** What the sliders begin with: the engine’s own question, without the weather before the filter. */
-function whatIfOf({ wear, context, slot }: Standing, today: PlainDate) {
+function whatIfOf({ wear, context, slot }: FilterStatus, today: PlainDate) {
   const { input, belief } = wear!;
   const since = (day: { date: PlainDate }) => day.date >= input.fittedOn;
   const pets = context.drivers.find(
@@ -209,7 +209,7 @@ function whatIfOf({ wear, context, slot }: Standing, today: PlainDate) {
 }
 
 function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
-  const { book, part, lastDone, today, mainJob } = sheet;
+  const { snapshot: book, part, lastDone, today, mainJob } = sheet;
   const { care, done } = partKind(part.kind);
   const doneHref = mainJob
     ? `/homes/${book.home.id}/jobs/${mainJob}/done`
@@ -233,9 +233,9 @@ function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
 }
 
 function PartFacts({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
-  const { book, part, room, today } = sheet;
-  const { name, questions = [] } = partKind(part.kind);
-  const open = questions.filter(({ key }) => part.answers[key] === undefined);
+  const { snapshot: book, part, room, today } = sheet;
+  const { name, attributes: questions = [] } = partKind(part.kind);
+  const open = questions.filter(({ key }) => part.attributes[key] === undefined);
   return (
     <>
       <Facts
@@ -243,11 +243,16 @@ function PartFacts({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
           ["What", name === part.name ? undefined : name],
           ["Where", [room?.name, part.place].filter(Boolean).join("; ")],
           ...questions.map(
-            (question) =>
+            (attribute) =>
               [
-                question.fact ?? question.label,
-                part.answers[question.key] &&
-                  answerWords(question, part.answers[question.key]!, book.home.unitSystem, today),
+                attribute.fact ?? attribute.label,
+                part.attributes[attribute.key] &&
+                  attributeWords(
+                    attribute,
+                    part.attributes[attribute.key]!,
+                    book.home.unitSystem,
+                    today,
+                  ),
               ] as const,
           ),
           ["Notes", part.note],
@@ -274,12 +279,12 @@ function Siblings({
   shown,
 }: {
   homeId: string;
-  siblings: FilterStatus[];
+  siblings: FilterSummary[];
   shown: string;
 }) {
   return (
     <nav aria-label="Filters of this unit" className="flex flex-wrap gap-2">
-      {siblings.map(({ standing: { slot }, fill, fillWords }) => (
+      {siblings.map(({ filterStatus: { slot }, fill, fillWords }) => (
         <Link
           key={slot.id}
           href={`/homes/${homeId}/parts/${slot.id}`}

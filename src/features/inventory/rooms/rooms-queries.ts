@@ -2,12 +2,13 @@ import "server-only";
 import { shutRegisters } from "@/core/inventory/shut-registers";
 import { countWords, capitalised, listWords } from "@/core/quantities/words";
 import { levelsWithoutAlarm } from "@/core/inventory/alarms";
-import type { HomeBook, Level, Register, Room } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import type { Level, Register, Room } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type RoomRow = { room: Room; registers: Register[]; units: { id: string; name: string }[] };
 export type RoomsPage = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   levels: { level: Level; rooms: RoomRow[] }[];
   rule: { words: string; verdict: "sound" | "watch" | "act" } | null;
   /** Lived-in levels without a carbon monoxide alarm, as a sentence. */
@@ -15,23 +16,25 @@ export type RoomsPage = {
 };
 
 export async function roomsOf(homeId: string): Promise<RoomsPage | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const alarms = book.units.filter((unit) => unit.kind === "co-alarm");
-  const bare = levelsWithoutAlarm(book.levels, book.rooms, alarms).map((level) => level.name);
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const alarms = snapshot.units.filter((unit) => unit.kind === "co-alarm");
+  const bare = levelsWithoutAlarm(snapshot.levels, snapshot.rooms, alarms).map(
+    (level) => level.name,
+  );
   return {
-    book,
-    levels: book.levels.map((level) => ({
+    snapshot,
+    levels: snapshot.levels.map((level) => ({
       level,
-      rooms: book.rooms
+      rooms: snapshot.rooms
         .filter((room) => room.levelId === level.id)
         .map((room) => ({
           room,
-          registers: book.registers.filter((register) => register.roomId === room.id),
-          units: book.units.filter((unit) => unit.roomId === room.id),
+          registers: snapshot.registers.filter((register) => register.roomId === room.id),
+          units: snapshot.units.filter((unit) => unit.roomId === room.id),
         })),
     })),
-    rule: ruleOfAThird(book.registers),
+    rule: ruleOfAThird(snapshot.registers),
     alarms:
       bare.length === 0
         ? null

@@ -11,9 +11,9 @@ export function RoomsView({
 }: {
   page: RoomsPage;
   /** The button that takes a room or a register out of the list. */
-  remove: (thing: { kind: "room" | "register"; id: string; name: string }) => ReactNode;
+  remove: (target: { kind: "room" | "register"; id: string; name: string }) => ReactNode;
 }) {
-  const { book, levels, rule, alarms } = page;
+  const { snapshot: book, levels, rule, alarms } = page;
   return (
     <div>
       {rule && (

@@ -1,6 +1,6 @@
 import { levelForm, roomForm } from "./rooms-form";
 import { ruleOfAThird } from "./rooms-queries";
-import { book } from "../../../../tests/demo-book";
+import { snapshot } from "../../../../tests/demo-snapshot";
 
 describe("rooms and levels", () => {
   it("are refused where something is missing or makes no sense", () => {
@@ -12,11 +12,11 @@ describe("rooms and levels", () => {
   });
   it("say how many registers are shut, in words", () => {
     expect(ruleOfAThird([])).toBeNull();
-    expect(ruleOfAThird(book.registers)).toEqual({
+    expect(ruleOfAThird(snapshot.registers)).toEqual({
       words: "Four of 18 registers shut; a third, 6, may be.",
       verdict: "watch",
     });
-    const shut = book.registers.map((each) => ({ ...each, isShut: true }));
+    const shut = snapshot.registers.map((each) => ({ ...each, isShut: true }));
     expect(ruleOfAThird(shut)!.words).toBe(
       "18 of 18 registers shut; a third, 6, may be: open 12 at least. A return is never shut or blocked: open it.",
     );

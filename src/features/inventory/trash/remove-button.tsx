@@ -4,18 +4,27 @@ import { useRouter } from "next/navigation";
 import { useTransition } from "react";
 import { Button } from "@/ui/button";
 import { undoToast } from "@/ui/undo-toast";
-import { bringBack, removeThing, type Thing } from "./removed-actions";
+import type { Removable } from "@/server/commands/trash";
+import { bringBack, removeThing } from "./removed-actions";
 
 /** Removes at once, and offers to undo it; afterwards it waits among the removed things. */
-export function RemoveButton({ thing, name, goTo }: { thing: Thing; name: string; goTo: string }) {
+export function RemoveButton({
+  target,
+  name,
+  goTo,
+}: {
+  target: Removable;
+  name: string;
+  goTo: string;
+}) {
   const router = useRouter();
   const [pending, startTransition] = useTransition();
   const remove = () =>
     startTransition(async () => {
-      await removeThing(thing);
+      await removeThing(target);
       router.push(goTo);
       undoToast(`Removed: ${name}`, async () => {
-        await bringBack(thing);
+        await bringBack(target);
         router.refresh();
       });
     });

@@ -1,13 +1,14 @@
 "use client";
 
 import { undoToast } from "@/ui/undo-toast";
-import { bringBack, removeThing, type Thing } from "./removed-actions";
+import type { Removable } from "@/server/commands/trash";
+import { bringBack, removeThing } from "./removed-actions";
 
 /** Removes a row of a list at once, and offers to undo it. */
-export function RemoveLink({ thing, name }: { thing: Thing; name: string }) {
+export function RemoveLink({ target, name }: { target: Removable; name: string }) {
   const remove = async () => {
-    await removeThing(thing);
-    undoToast(`Removed: ${name}`, () => bringBack(thing));
+    await removeThing(target);
+    undoToast(`Removed: ${name}`, () => bringBack(target));
   };
   return (
     <button
@@ -16,7 +17,7 @@ export function RemoveLink({ thing, name }: { thing: Thing; name: string }) {
       aria-label={`Remove: ${name}`}
       className="min-h-11 px-2 text-link"
     >
-      {thing.kind === "register" ? <span aria-hidden="true">×</span> : "Remove"}
+      {target.kind === "register" ? <span aria-hidden="true">×</span> : "Remove"}
     </button>
   );
 }

@@ -3,7 +3,7 @@ import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayIn } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { listWithdrawn } from "@/db/repositories/history";
 import { listRemoved, type Removed } from "@/db/repositories/removed";
 import { historyLines } from "@/presentation/history-rows";
@@ -12,11 +12,11 @@ import { todayIn } from "@/lib/clock";
 /** Everything taken out of sight in a home, things and entries, the latest first. */
 export async function removedOf(homeId: string): Promise<Removed[]> {
   const { db } = await appStore();
-  const book = await homeBook(homeId);
-  if (!book) return [];
-  const { timeZone } = book.home;
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return [];
+  const { timeZone } = snapshot.home;
   const today = todayIn(timeZone);
-  const things = await listRemoved(db, homeId, {
+  const removed = await listRemoved(db, homeId, {
     nameOf: (kind) =>
       Object.hasOwn(HOUSEHOLD_WORDS, kind)
         ? HOUSEHOLD_WORDS[kind as keyof typeof HOUSEHOLD_WORDS].name
@@ -24,9 +24,9 @@ export async function removedOf(homeId: string): Promise<Removed[]> {
     dayOf: (instant) => dateWords(dayIn(timeZone, Date.parse(instant)), today),
   });
   const entries = (await listWithdrawn(db, homeId)).map(({ event, withdrawal }): Removed => {
-    const [line] = historyLines(book, [event], today, true);
+    const [line] = historyLines(snapshot, [event], today, true);
     const name = `${line!.when}: ${line!.what}`;
     return { kind: "entry", id: withdrawal.id, name, deletedAt: withdrawal.recordedAt };
   });
-  return [...things, ...entries].sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
+  return [...removed, ...entries].sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
 }

@@ -1,7 +1,8 @@
 "use client";
 
 import { Dialog } from "radix-ui";
-import { offWords, SHUT_OFF_WORDS } from "@/content/words";
+import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords } from "@/presentation/shut-off-words";
 import type { ShutOff } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 

@@ -1,6 +1,8 @@
-import { effectiveHistory } from "@/core/history/effective-history";
-import type { HomeBook, Unit } from "@/core/inventory/inventory";
-import { readHomeBook } from "@/db/repositories/home-book";
+import { randomUUID } from "node:crypto";
+import { HistoryRecord } from "@/core/history/history-record";
+import type { Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { readHome } from "@/server/snapshots/read-home";
 import { RENEW } from "@/core/scheduling/task";
 import { saveTask } from "@/db/repositories/tasks";
 import { findDraft } from "@/db/repositories/units";
@@ -28,7 +30,7 @@ import { changeSystem } from "../air-systems/system-actions";
 jest.mock(
   "next/navigation",
   () =>
-    jest.requireActual<typeof import("../../../../tests/acting")>("../../../tests/acting")
+    jest.requireActual<typeof import("../../../../tests/acting")>("../../../../tests/acting")
       .navigation,
 );
 jest.setTimeout(60_000);
@@ -38,9 +40,9 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const book = async (): Promise<HomeBook> => (await readHomeBook(demo.store.db, HOME))!.book;
+const snapshot = async (): Promise<HomeSnapshot> => (await readHome(demo.store.db, HOME))!.snapshot;
 const unitAt = async (id: string): Promise<Unit> => {
-  const { units, retired } = await book();
+  const { units, retired } = await snapshot();
   return [...units, ...retired].find((unit) => unit.id === id)!;
 };
 const idIn = (path: string): string => /units\/([^/]+)/.exec(path)![1]!;
@@ -54,7 +56,7 @@ describe("entering a unit", () => {
     expect(to).toBe(`/homes/${HOME}/units/${id}/set-up/plate`);
     const unit = await unitAt(id);
     expect(unit).toMatchObject({ name: "Furnace", levelId: "cellar", setUpStep: "plate" });
-    const system = (await book()).systems.find((each) => each.id === unit.systemId)!;
+    const system = (await snapshot()).systems.find((each) => each.id === unit.systemId)!;
     expect(system).toMatchObject({ name: "Furnace", ducted: true });
     expect(system.equipment).toMatchObject({ heats: true, cools: false });
   });
@@ -77,7 +79,7 @@ describe("entering a unit", () => {
     expect(await findDraft(demo.store.db, id, "plate")).toBeNull();
     const unit = await unitAt(id);
     expect(unit).toMatchObject({ name: "Second furnace", make: "Northgate", setUpStep: "place" });
-    const system = (await book()).systems.find((each) => each.id === unit.systemId)!;
+    const system = (await snapshot()).systems.find((each) => each.id === unit.systemId)!;
     expect(system).toMatchObject({ name: "Second furnace", equipment: { cools: true } });
   });
 
@@ -94,7 +96,7 @@ describe("entering a unit", () => {
       systemId: "kiln-furnace-air",
       setUpStep: "shut-off",
     });
-    const kiln = (await book()).systems.find((each) => each.id === "kiln-furnace-air")!;
+    const kiln = (await snapshot()).systems.find((each) => each.id === "kiln-furnace-air")!;
     expect(kiln.equipment).toMatchObject({ heats: true, cools: true, useShare: 0.6 });
   });
 
@@ -118,7 +120,7 @@ describe("entering a unit", () => {
       `/homes/${HOME}/units/${id}/set-up/done`,
     );
     await landing(saveParts(HOME, id, nothingSent, parts));
-    const names = (await book()).parts
+    const names = (await snapshot()).parts
       .filter((part) => part.unitId === id)
       .map((part) => part.name);
     expect(names).toEqual(["Blower", "Capacitor 1", "Capacitor 2"]);
@@ -148,16 +150,16 @@ describe("changing a unit", () => {
     expect(unit).toMatchObject({ levelId: "ground", roomId: "ground-study", papers: "drawer" });
     expect(unit).not.toHaveProperty("make");
     expect(unit.shutOffs).toEqual([]);
-    expect((await book()).events.at(-1)).toMatchObject({
+    expect((await snapshot()).history.entries.at(-1)).toMatchObject({
       kind: "note",
       unitId: "box-cooler",
       words: "Moved from Upper floor to Ground floor",
     });
-    const count = (await book()).events.length;
+    const count = (await snapshot()).history.entries.length;
     await landing(
       changeUnit(HOME, "box-cooler", nothingSent, formOf({ ...fields, levelId: "ground" })),
     );
-    expect((await book()).events).toHaveLength(count);
+    expect((await snapshot()).history.entries).toHaveLength(count);
   });
 
   it("says everything that is wrong at once, and changes nothing", async () => {
@@ -178,7 +180,7 @@ describe("changing a unit", () => {
 
 describe("two alike", () => {
   it("share what they are, and nothing that happened", async () => {
-    const id = idIn(await landing(copyUnit(HOME, "loft-ventilator")));
+    const id = idIn(await landing(copyUnit(HOME, "loft-ventilator", randomUUID())));
     const [copy, original] = [await unitAt(id), await unitAt("loft-ventilator")];
     expect(copy).toMatchObject({
       name: "Loft ventilator 2",
@@ -186,18 +188,18 @@ describe("two alike", () => {
       access: original.access,
     });
     expect(copy.systemId).not.toBe(original.systemId);
-    const { slots, parts, events } = await book();
+    const { slots, parts, history } = await snapshot();
     expect(slots.filter((slot) => slot.unitId === id).map((slot) => slot.name)).toEqual([
       "Extract filter",
       "Supply filter",
     ]);
     const count = (unitId: string) => parts.filter((part) => part.unitId === unitId).length;
     expect(count(id)).toBe(count("loft-ventilator"));
-    expect(events.filter((event) => event.unitId === id)).toEqual([]);
+    expect(history.entries.filter((event) => event.unitId === id)).toEqual([]);
   });
 
   it("stay in one air system where the first one ran with others", async () => {
-    const id = idIn(await landing(copyUnit(HOME, "humidifier")));
+    const id = idIn(await landing(copyUnit(HOME, "humidifier", randomUUID())));
     expect((await unitAt(id)).systemId).toBe("cellar-furnace-air");
   });
 });
@@ -209,10 +211,10 @@ describe("out of service", () => {
       date: "That day is still to come. Give today or an earlier day.",
     });
     await landing(retireUnit(HOME, "gallery", nothingSent, formOf({ date: "2026-03-01" })));
-    expect((await book()).retired.map(({ id }) => id)).toContain("gallery");
-    expect((await book()).slots.map(({ id }) => id)).not.toContain("gallery-bank");
+    expect((await snapshot()).retired.map(({ id }) => id)).toContain("gallery");
+    expect((await snapshot()).slots.map(({ id }) => id)).not.toContain("gallery-bank");
     await backIntoService(HOME, "gallery");
-    expect((await book()).slots.map(({ id }) => id)).toContain("gallery-bank");
+    expect((await snapshot()).slots.map(({ id }) => id)).toContain("gallery-bank");
   });
 
   it("leaves a successor with the place, the shut-offs and what stays in the house", async () => {
@@ -230,7 +232,7 @@ describe("out of service", () => {
         "2026-03-14T08:00:00.000Z",
       ),
     );
-    const before = await book();
+    const before = await snapshot();
     const form = formOf({ kind: "ducted-heat-pump", date: "2026-03-10", keeps: ["cellar-filter"] });
     const id = idIn(await landing(replaceUnit(HOME, "cellar-furnace", nothingSent, form)));
     const [old, successor] = [await unitAt("cellar-furnace"), await unitAt(id)];
@@ -248,12 +250,13 @@ describe("out of service", () => {
       old.shutOffs.map(({ place }) => place),
     );
     expect(successor).not.toHaveProperty("serial");
-    const after = await book();
-    const record = (of: HomeBook) =>
-      effectiveHistory(of.events.filter((event) => event.partId === "cellar-filter"));
+    const after = await snapshot();
+    const record = (of: HomeSnapshot) =>
+      new HistoryRecord(of.history.entries.filter((event) => event.partId === "cellar-filter"))
+        .counted;
     expect(after.slots.find((slot) => slot.id === "cellar-filter")!.unitId).toBe(id);
     expect(record(after)).toEqual(record(before));
-    // What was settled of its jobs goes with it.
+    // What was changed of its jobs goes with it.
     expect(after.tasks.find((task) => task.partId === "cellar-filter")).toMatchObject({
       unitId: id,
       changes: { school: "calendar" },
@@ -267,11 +270,11 @@ describe("parts of any kind on any unit", () => {
     const form = formOf({ kind: "condensate-line", name: "Drain hose", "q-length": "2 m" });
     const to = await landing(createPart(HOME, "dryer", nothingSent, form));
     const id = /parts\/(.+)$/.exec(to)![1]!;
-    const part = async () => (await book()).parts.find((each) => each.id === id)!;
-    expect(await part()).toMatchObject({ unitId: "dryer", answers: { length: "2" } });
+    const part = async () => (await snapshot()).parts.find((each) => each.id === id)!;
+    expect(await part()).toMatchObject({ unitId: "dryer", attributes: { length: "2" } });
     const better = formOf({ name: "Drain hose", place: "behind the drum", "q-length": "" });
     await landing(changePart(HOME, id, nothingSent, better));
-    expect(await part()).toMatchObject({ place: "behind the drum", answers: {} });
+    expect(await part()).toMatchObject({ place: "behind the drum", attributes: {} });
   });
   it("are refused without a kind or a name", async () => {
     const none = await createPart(HOME, "dryer", nothingSent, formOf({ name: "Thing" }));
@@ -306,7 +309,7 @@ describe("an air system", () => {
     expect(await landing(changeSystem(HOME, "kiln-furnace-air", nothingSent, form))).toBe(
       `/homes/${HOME}/systems`,
     );
-    const { systems } = await book();
+    const { systems } = await snapshot();
     expect(systems.find(({ id }) => id === "kiln-furnace-air")).toMatchObject({
       name: "Stable air",
       airflowM3h: 1500,

@@ -1,32 +1,20 @@
 "use server";
 
-import { randomUUID } from "node:crypto";
 import { refresh } from "next/cache";
-import { redirect } from "next/navigation";
+import { randomUUID } from "node:crypto";
 import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
-import { equipmentSchema } from "@/core/climate/run-hours";
-import type { Part, Unit } from "@/core/inventory/inventory";
-import { appStore } from "@/db/app-store";
-import { appendEvent } from "@/db/repositories/history";
-import { insertPart, insertSlot, movePartsToUnit, updatePart } from "@/db/repositories/parts";
-import { insertSystem, insertUnit, updateUnit } from "@/db/repositories/units";
-import { now, todayIn } from "@/lib/clock";
-import {
-  DAY_WORDS,
-  fieldsOf,
-  isDay,
-  overtaken,
-  readPastDay,
-  refused,
-  type FormState,
-} from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
+import { DAY_WORDS, isDay, overtaken, readPastDay, refused, type FormState } from "@/lib/forms";
+import { follow, formCommand } from "@/server/commands/form-command";
+import { inHome, once, unitIn, type Lead } from "@/server/commands/home-command";
+import * as units from "@/server/commands/units";
 import { partFields, readPart } from "../parts/part-form";
-import { bookOf, unitAt } from "./unit-access";
 import { partFieldsOf, unitFieldsOf } from "./unit-pages";
 import { freeName } from "./unit-names";
-import { readPapers, readPlace, readPlate, readShutOffs, withFields } from "./unit-form";
+import { readPapers, readPlace, readPlate, readShutOffs } from "./unit-form";
+
+/** Where one is led whose unit is not, or no longer, of this home. */
+const houseOf = (homeId: string): Lead => ({ to: `/homes/${homeId}/house` });
 
 export async function changeUnit(
   homeId: string,
@@ -34,85 +22,50 @@ export async function changeUnit(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const typed = fieldsOf(form);
-  const { book, unit } = await unitAt(homeId, unitId);
-  const today = todayIn(book.home.timeZone);
-  const theirs = overtaken(previous, form, unitFieldsOf({ book, unit, today }));
-  if (theirs) return theirs;
-  const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
-  const plate = readPlate(typed, { kind, system: book.home.unitSystem, today });
-  const place = readPlace(typed, book);
-  const papers = readPapers(typed, book);
-  const offs = readShutOffs(typed);
-  const problems = {
-    ...plate.problems,
-    ...place.problems,
-    ...papers.problems,
-    ...offs.problems,
-  };
-  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
-  const emptied = { make: undefined, model: undefined, serial: undefined, refrigerant: undefined };
-  const shutOffs = offs.values.map((off) => ({ id: randomUUID(), ...off }));
-  const changed = withFields(unit, {
-    ...emptied,
-    access: undefined,
-    papers: undefined,
-    note: undefined,
-    ...plate.values,
-    ...place.values,
-    ...papers.values,
-    kind,
-    shutOffs,
+  return formCommand(homeId, form, async (home, typed) => {
+    const { snapshot, today } = home;
+    const unit = unitIn(home, unitId);
+    if (!unit) return houseOf(homeId);
+    const theirs = overtaken(previous, form, unitFieldsOf({ snapshot, unit, today }));
+    if (theirs) return theirs;
+    const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
+    const plate = readPlate(typed, { kind, system: snapshot.home.unitSystem, today });
+    const place = readPlace(typed, snapshot);
+    const papers = readPapers(typed, snapshot);
+    const offs = readShutOffs(typed);
+    const problems = {
+      ...plate.problems,
+      ...place.problems,
+      ...papers.problems,
+      ...offs.problems,
+    };
+    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+    await units.changeUnit(home, unit, {
+      ...{ make: undefined, model: undefined, serial: undefined, refrigerant: undefined },
+      ...{ access: undefined, papers: undefined, note: undefined },
+      ...plate.values,
+      ...place.values,
+      ...papers.values,
+      kind,
+      shutOffs: offs.values.map((off) => ({ id: randomUUID(), ...off })),
+    });
+    return { to: `/homes/${homeId}/units/${unitId}` };
   });
-  const level = (id: string) => book.levels.find((each) => each.id === id)?.name ?? "";
-  const at = now().toISOString();
-  const { write } = await appStore();
-  await write(async (tx) => {
-    await updateUnit(tx, changed);
-    if (changed.levelId !== unit.levelId)
-      await appendEvent(tx, homeId, {
-        id: randomUUID(),
-        kind: "note",
-        unitId,
-        date: today,
-        recordedAt: at,
-        words: `Moved from ${level(unit.levelId)} to ${level(changed.levelId)}`,
-      });
-  });
-  leadOn(`/homes/${homeId}/units/${unitId}`);
 }
 
-/** A second one of the same, with its slots and parts, and a record of its own. */
-export async function copyUnit(homeId: string, unitId: string): Promise<void> {
-  const { book, unit } = await unitAt(homeId, unitId);
-  const id = randomUUID();
-  const taken = [...book.units, ...book.retired].map((each) => each.name);
-  const ownSystem = book.systems.find((system) => system.id === unit.systemId);
-  const isShared = book.units.some((each) => each.id !== unitId && each.systemId === unit.systemId);
-  const name = freeName(unit.name, taken);
-  const { serial: _, setUpStep: __, retiredOn: ___, successorId: ____, ...alike } = unit;
-  const copy: Unit = {
-    ...alike,
-    id,
-    name,
-    systemId: isShared ? unit.systemId : randomUUID(),
-    shutOffs: unit.shutOffs.map((off) => ({ ...off, id: randomUUID() })),
-  };
-  const at = now();
-  const created = (i: number) => new Date(at.getTime() + i).toISOString();
-  const { write } = await appStore();
-  await write(async (tx) => {
-    if (!isShared && ownSystem)
-      await insertSystem(tx, homeId, { ...ownSystem, id: copy.systemId, name });
-    await insertUnit(tx, homeId, copy, created(0));
-    const slots = book.slots.filter((slot) => slot.unitId === unitId);
-    for (const [i, slot] of slots.entries())
-      await insertSlot(tx, { ...slot, id: randomUUID(), unitId: id }, created(i));
-    const parts = book.parts.filter((part) => part.unitId === unitId);
-    for (const [i, part] of parts.entries())
-      await insertPart(tx, { ...part, id: randomUUID(), unitId: id }, created(i));
-  });
-  leadOn(`/homes/${homeId}/units/${id}/edit`);
+/** A second one of the same; `commandId` is made where the button is drawn. */
+export async function copyUnit(homeId: string, unitId: string, commandId: string): Promise<void> {
+  const lead = await inHome(homeId, (home) =>
+    once(home.tx, { id: commandId, asks: ["copy", unitId] }, home.now, async () => {
+      const unit = unitIn(home, unitId);
+      if (!unit) return houseOf(homeId);
+      const { units: inService, retired } = home.snapshot;
+      const taken = [...inService, ...retired].map((each) => each.name);
+      const id = await units.copyUnit(home, unit, freeName(unit.name, taken));
+      return { to: `/homes/${homeId}/units/${id}/edit` };
+    }),
+  );
+  follow(lead);
 }
 
 /** Takes a unit out of service; its record stays to be read. */
@@ -122,85 +75,41 @@ export async function retireUnit(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const typed = fieldsOf(form);
-  const { book, unit } = await unitAt(homeId, unitId);
-  const on = readPastDay((typed["date"]?.[0] ?? "").trim(), todayIn(book.home.timeZone));
-  if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
-  const { write } = await appStore();
-  await write(async (tx) => updateUnit(tx, { ...unit, retiredOn: on }));
-  leadOn(`/homes/${homeId}/units/${unitId}`);
+  return formCommand(homeId, form, async (home, typed) => {
+    const unit = unitIn(home, unitId);
+    if (!unit) return houseOf(homeId);
+    const on = readPastDay((typed["date"]?.[0] ?? "").trim(), home.today);
+    if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
+    await units.retireUnit(home, unit, on);
+    return { to: `/homes/${homeId}/units/${unitId}` };
+  });
 }
 
 export async function backIntoService(homeId: string, unitId: string): Promise<void> {
-  const { unit } = await unitAt(homeId, unitId);
-  const { write } = await appStore();
-  await write((tx) => updateUnit(tx, withFields(unit, { retiredOn: undefined })));
+  await inHome(homeId, async (home) => {
+    const unit = unitIn(home, unitId);
+    if (unit) await units.backIntoService(home, unit);
+  });
   refresh();
 }
 
-/**
- * A new machine in the place of an old one. What belongs to the house goes over with its record;
- * what belonged to the old machine retires with it.
- */
+/** A new machine in the place of an old one; one that has a successor already keeps it. */
 export async function replaceUnit(
   homeId: string,
   unitId: string,
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const typed = fieldsOf(form);
-  const { book, unit } = await unitAt(homeId, unitId);
-  const on = readPastDay((typed["date"]?.[0] ?? "").trim(), todayIn(book.home.timeZone));
-  if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
-  const kind = unitKind(UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind);
-  const goingOver = typed["keeps"] ?? [];
-  const own = [...book.slots, ...book.parts].filter(
-    (part) => part.unitId === unitId && goingOver.includes(part.id),
-  );
-  const { levelId, roomId, systemId, access, contactId, shutOffs, name } = unit;
-  const isShared = book.units.some((each) => each.id !== unitId && each.systemId === systemId);
-  const successor = withFields(
-    {
-      id: randomUUID(),
-      levelId,
-      systemId: isShared ? systemId : randomUUID(),
-      kind: kind.id,
-      name,
-      answers: {},
-      shutOffs: shutOffs.map((off) => ({ ...off, id: randomUUID() })),
-      setUpStep: "plate",
-    },
-    { roomId, access, contactId, fittedOn: on },
-  );
-  const at = now().toISOString();
-  const { write } = await appStore();
-  await write(async (tx) => {
-    if (!isShared)
-      await insertSystem(tx, homeId, {
-        id: successor.systemId,
-        name,
-        ducted: kind.ducted,
-        equipment: equipmentSchema.parse({
-          ...kind.equipment,
-          cools:
-            kind.equipment.cools ||
-            (book.systems.find((system) => system.id === systemId)?.equipment.cools ?? false),
-        }),
-      });
-    await insertUnit(tx, homeId, successor, at);
-    await movePartsToUnit(
-      tx,
-      own.map((part) => part.id),
-      successor.id,
-    );
-    await updateUnit(tx, {
-      ...unit,
-      name: `${name}, the old one`,
-      retiredOn: on,
-      successorId: successor.id,
-    });
+  return formCommand(homeId, form, async (home, typed) => {
+    const unit = unitIn(home, unitId);
+    if (!unit) return houseOf(homeId);
+    if (unit.successorId) return { to: `/homes/${homeId}/units/${unit.successorId}` };
+    const on = readPastDay((typed["date"]?.[0] ?? "").trim(), home.today);
+    if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
+    const kind = unitKind(UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind);
+    const id = await units.replaceUnit(home, unit, on, kind, typed["keeps"] ?? []);
+    return { to: `/homes/${homeId}/units/${id}/set-up/plate` };
   });
-  leadOn(`/homes/${homeId}/units/${successor.id}/set-up/plate`);
 }
 
 export async function createPart(
@@ -209,16 +118,16 @@ export async function createPart(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const typed = fieldsOf(form);
-  const { book, unit } = await unitAt(homeId, unitId);
-  const kind = PART_KIND_IDS.find((id) => id === typed["kind"]?.[0]);
-  if (!kind) return refused(previous, typed, { kind: "Choose what it is." });
-  const { values, problems } = readPart(typed, partFields(book, partKind(kind)));
-  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
-  const part: Part = { id: randomUUID(), unitId: unit.id, kind, ...values };
-  const { write } = await appStore();
-  await write((tx) => insertPart(tx, part, now().toISOString()));
-  leadOn(`/homes/${homeId}/parts/${part.id}`);
+  return formCommand(homeId, form, async (home, typed) => {
+    const unit = unitIn(home, unitId);
+    if (!unit) return houseOf(homeId);
+    const kind = PART_KIND_IDS.find((id) => id === typed["kind"]?.[0]);
+    if (!kind) return refused(previous, typed, { kind: "Choose what it is." });
+    const { values, problems } = readPart(typed, partFields(home.snapshot, partKind(kind)));
+    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+    const id = await units.addPart(home, unit.id, kind, values);
+    return { to: `/homes/${homeId}/parts/${id}` };
+  });
 }
 
 export async function changePart(
@@ -227,17 +136,15 @@ export async function changePart(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const typed = fieldsOf(form);
-  const book = await bookOf(homeId);
-  const part = book.parts.find((each) => each.id === partId);
-  if (!part) redirect(`/homes/${homeId}/house`);
-  const theirs = overtaken(previous, form, partFieldsOf(book, part));
-  if (theirs) return theirs;
-  const { values, problems } = readPart(typed, partFields(book, partKind(part.kind)));
-  if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
-  const { write } = await appStore();
-  await write((tx) =>
-    updatePart(tx, { id: part.id, unitId: part.unitId, kind: part.kind, ...values }),
-  );
-  leadOn(`/homes/${homeId}/parts/${partId}`);
+  return formCommand(homeId, form, async (home, typed) => {
+    const { snapshot } = home;
+    const part = snapshot.parts.find((each) => each.id === partId);
+    if (!part) return houseOf(homeId);
+    const theirs = overtaken(previous, form, partFieldsOf(snapshot, part));
+    if (theirs) return theirs;
+    const { values, problems } = readPart(typed, partFields(snapshot, partKind(part.kind)));
+    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+    await units.changePart(home, part, values);
+    return { to: `/homes/${homeId}/parts/${partId}` };
+  });
 }

@@ -9,10 +9,13 @@ export function UnitActions({
   homeId,
   unitId,
   isRetired,
+  commandId,
 }: {
   homeId: string;
   unitId: string;
   isRetired: boolean;
+  /** Of the copy, so that two presses make one. */
+  commandId: string;
 }) {
   const [pending, startTransition] = useTransition();
   return (
@@ -29,7 +32,7 @@ export function UnitActions({
         <Button
           weight="quiet"
           pending={pending}
-          onClick={() => startTransition(() => copyUnit(homeId, unitId))}
+          onClick={() => startTransition(() => copyUnit(homeId, unitId, commandId))}
         >
           Enter another one like it
         </Button>

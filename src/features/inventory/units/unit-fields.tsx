@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { CONTACT_ROLE_WORDS, SHUT_OFF_WORDS } from "@/content/words";
-import type { Question } from "@/core/inventory/attribute";
+import type { Attribute } from "@/core/inventory/attribute";
 import {
   SHUT_OFF_KINDS,
   type Contact,
@@ -22,34 +22,34 @@ const own = (fields: Fields, name: string) => ({
 });
 
 /** What a kind is asked, each in the field that fits; every one may stay unanswered. */
-export function QuestionFields({
+export function AttributeFields({
   fields,
-  questions,
+  attributes,
   today,
 }: {
   fields: Fields;
-  questions: readonly Question[];
+  attributes: readonly Attribute[];
   today: string;
 }) {
-  return questions.map((question) => {
+  return attributes.map((attribute) => {
     const props = {
-      label: question.label,
-      hint: question.hint,
-      ...own(fields, `q-${question.key}`),
+      label: attribute.label,
+      hint: attribute.hint,
+      ...own(fields, `q-${attribute.key}`),
     };
-    switch (question.kind) {
+    switch (attribute.kind) {
       case "choice":
         return (
           <SelectField
-            key={question.key}
-            options={[{ value: "", label: "not known" }, ...question.options]}
+            key={attribute.key}
+            options={[{ value: "", label: "not known" }, ...attribute.options]}
             {...props}
           />
         );
       case "yes-no":
         return (
           <ChoiceField
-            key={question.key}
+            key={attribute.key}
             options={[
               { value: "yes", label: "yes" },
               { value: "no", label: "no" },
@@ -61,32 +61,34 @@ export function QuestionFields({
       case "past-day":
         return (
           <TextField
-            key={question.key}
+            key={attribute.key}
             type="date"
-            max={question.kind === "past-day" ? today : undefined}
+            max={attribute.kind === "past-day" ? today : undefined}
             className="max-w-56"
             {...props}
           />
         );
       case "count":
-        return <TextField key={question.key} inputMode="numeric" className="max-w-28" {...props} />;
+        return (
+          <TextField key={attribute.key} inputMode="numeric" className="max-w-28" {...props} />
+        );
       case "length":
-        return <TextField key={question.key} className="max-w-40" {...props} />;
+        return <TextField key={attribute.key} className="max-w-40" {...props} />;
       case "text":
-        return <TextField key={question.key} {...props} />;
+        return <TextField key={attribute.key} {...props} />;
     }
   });
 }
 
 export function PlateFields({
   fields,
-  questions,
+  attributes,
   asksForCooling,
   hasRefrigerant,
   today,
 }: {
   fields: Fields;
-  questions: readonly Question[];
+  attributes: readonly Attribute[];
   asksForCooling: boolean;
   hasRefrigerant: boolean;
   today: string;
@@ -110,7 +112,7 @@ export function PlateFields({
           {...own(fields, "refrigerant")}
         />
       )}
-      <QuestionFields {...{ fields, questions, today }} />
+      <AttributeFields {...{ fields, attributes, today }} />
       {asksForCooling && (
         <CheckField
           name="cools"

@@ -48,7 +48,7 @@ function UnitFields({ fields, home }: { fields: Fields; home: Home }) {
         />
         <PlateFields
           {...{ fields }}
-          questions={kind.questions}
+          attributes={kind.attributes}
           asksForCooling={false}
           hasRefrigerant={hasRefrigerant(kindId)}
           today={home.today}

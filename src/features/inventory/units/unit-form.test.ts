@@ -1,20 +1,14 @@
+import { withFields } from "@/server/commands/units";
 import type { Unit } from "@/core/inventory/inventory";
 import { partFields, readPart } from "../parts/part-form";
 import { freeName, levelFor, nameFor } from "./unit-names";
 import { asksForCooling, progress, stepAfter, stepsOf } from "../guided-add/set-up";
 import { airflowText, systemForm } from "../air-systems/system-form";
-import {
-  readPapers,
-  readPlace,
-  readPlate,
-  readQuestions,
-  readShutOffs,
-  withFields,
-} from "./unit-form";
+import { readPapers, readPlace, readPlate, readUnitAttributes, readShutOffs } from "./unit-form";
 import { partKind } from "@/content/part-kinds";
-import { book, today } from "../../../../tests/demo-book";
+import { snapshot, today } from "../../../../tests/demo-snapshot";
 
-const furnace = book.units[0]!;
+const furnace = snapshot.units[0]!;
 
 describe("the steps of entering a unit", () => {
   it("leave out what a kind does not have", () => {
@@ -46,13 +40,13 @@ describe("the steps of entering a unit", () => {
     expect(freeName("Furnace", [])).toBe("Furnace");
     expect(freeName("Furnace", ["furnace", "Furnace 2"])).toBe("Furnace 3");
     expect(freeName("Furnace 2", ["Furnace 2"])).toBe("Furnace 3");
-    expect(nameFor("ducts", book)).toBe("Ducts 2");
-    expect(levelFor("condensing-furnace", book.levels).id).toBe("cellar");
-    expect(levelFor("split-cooling", book.levels).id).toBe("yard");
+    expect(nameFor("ducts", snapshot)).toBe("Ducts 2");
+    expect(levelFor("condensing-furnace", snapshot.levels).id).toBe("cellar");
+    expect(levelFor("split-cooling", snapshot.levels).id).toBe("yard");
     expect(
       levelFor(
         "ventilator",
-        book.levels.filter(({ id }) => id === "ground"),
+        snapshot.levels.filter(({ id }) => id === "ground"),
       ).id,
     ).toBe("ground");
   });
@@ -74,7 +68,7 @@ describe("what is typed of a unit", () => {
     expect(values).toMatchObject({
       name: "Old one",
       make: "Northgate",
-      answers: { position: "upflow" },
+      attributes: { position: "upflow" },
       fittedOn: "2014-09-14",
     });
     expect(values).not.toHaveProperty("model");
@@ -89,11 +83,11 @@ describe("what is typed of a unit", () => {
     expect(Object.keys(readPlate({ name: [long] }, asked).problems)).toEqual(["name"]);
   });
   it("wants a level there is, and a room on that level", () => {
-    expect(readPlace({ levelId: ["moon"] }, book).problems).toHaveProperty("levelId");
+    expect(readPlace({ levelId: ["moon"] }, snapshot).problems).toHaveProperty("levelId");
     expect(
-      readPlace({ levelId: ["cellar"], roomId: ["upper-bath"] }, book).problems,
+      readPlace({ levelId: ["cellar"], roomId: ["upper-bath"] }, snapshot).problems,
     ).toHaveProperty("roomId");
-    expect(readPlace({ levelId: ["upper"], roomId: ["upper-bath"] }, book).values).toEqual({
+    expect(readPlace({ levelId: ["upper"], roomId: ["upper-bath"] }, snapshot).values).toEqual({
       levelId: "upper",
       roomId: "upper-bath",
     });
@@ -105,16 +99,16 @@ describe("what is typed of a unit", () => {
       warrantyRegistered: ["no"],
       contactId: ["sluice-technician"],
     };
-    expect(readPapers(typed, book).values).toEqual({
+    expect(readPapers(typed, snapshot).values).toEqual({
       papers: "green folder",
       warrantyEndsOn: "2030-01-01",
       warrantyRegistered: false,
       contactId: "sluice-technician",
     });
-    expect(readPapers({ warrantyEndsOn: ["soon"] }, book).problems).toHaveProperty(
+    expect(readPapers({ warrantyEndsOn: ["soon"] }, snapshot).problems).toHaveProperty(
       "warrantyEndsOn",
     );
-    expect(readPapers({ contactId: ["nobody"] }, book).values.contactId).toBeUndefined();
+    expect(readPapers({ contactId: ["nobody"] }, snapshot).values.contactId).toBeUndefined();
   });
   it("reads the shut-offs that say where, in order", () => {
     expect(
@@ -141,16 +135,16 @@ describe("what is typed of a unit", () => {
     ]);
   });
   it("asks a part what its kind wants to know", () => {
-    const fields = partFields(book, partKind("dryer-duct"));
+    const fields = partFields(snapshot, partKind("dryer-duct"));
     expect(readPart({ name: ["Duct"], "q-length": ["3,1 m"] }, fields).values).toEqual({
       name: "Duct",
-      answers: { length: "3.1" },
+      attributes: { length: "3.1" },
     });
     expect(readPart({ name: [""], "q-length": ["far"] }, fields).problems).toEqual({
       name: "Give it a name.",
       "q-length": "A length, such as 6.5 m or 21 ft.",
     });
-    expect(readQuestions([], {}, "us", today)).toEqual({ values: {}, problems: {} });
+    expect(readUnitAttributes([], {}, "us", today)).toEqual({ values: {}, problems: {} });
   });
 });
 

@@ -3,13 +3,9 @@ import { z } from "zod";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { DAY_WORDS, isDay, readDay as readHomeDay } from "@/lib/forms";
-import { readAnswers, type Answers, type Question } from "@/core/inventory/attribute";
-import {
-  SHUT_OFF_KINDS,
-  type HomeBook,
-  type ShutOffKind,
-  type Unit,
-} from "@/core/inventory/inventory";
+import { readAttributes, type Attributes, type Attribute } from "@/core/inventory/attribute";
+import { SHUT_OFF_KINDS, type ShutOffKind, type Unit } from "@/core/inventory/inventory";
+import { type HomeSnapshot } from "@/core/history/home-snapshot";
 
 export const kindForm = z.object({
   kind: z.enum(UNIT_KIND_IDS, "Choose what kind of unit it is."),
@@ -21,23 +17,23 @@ export type Read<T> = { values: T; problems: Record<string, string> };
 
 const first = (typed: Typed, name: string): string => (typed[name]?.[0] ?? "").trim();
 
-/** A form field of a question carries its key behind this. */
-export const QUESTION_PREFIX = "q-";
+/** A form field of an attribute carries its key behind this. */
+export const ATTRIBUTE_PREFIX = "q-";
 
-export function readQuestions(
-  questions: readonly Question[],
+export function readUnitAttributes(
+  definitions: readonly Attribute[],
   typed: Typed,
   system: UnitSystem,
   today: PlainDate,
-): Read<Answers> {
-  const { answers, problems } = readAnswers(
-    questions,
-    (key) => first(typed, QUESTION_PREFIX + key),
+): Read<Attributes> {
+  const { attributes, problems } = readAttributes(
+    definitions,
+    (key) => first(typed, ATTRIBUTE_PREFIX + key),
     system,
     today,
   );
-  const named = Object.entries(problems).map(([key, words]) => [QUESTION_PREFIX + key, words]);
-  return { values: answers, problems: Object.fromEntries(named) };
+  const named = Object.entries(problems).map(([key, words]) => [ATTRIBUTE_PREFIX + key, words]);
+  return { values: attributes, problems: Object.fromEntries(named) };
 }
 
 const LONGEST: Readonly<Record<string, number>> = { note: 1000, access: 300, papers: 200 };
@@ -74,11 +70,11 @@ function readDay(
   return undefined;
 }
 
-type Asked = { kind: string; system: UnitSystem; today: PlainDate };
+type FormContext = { kind: string; system: UnitSystem; today: PlainDate };
 
 /** What is on its plate: the name it goes by, make, model, serial, and what its kind is asked. */
-export function readPlate(typed: Typed, { kind, system, today }: Asked) {
-  const questions = readQuestions(unitKind(kind).questions, typed, system, today);
+export function readPlate(typed: Typed, { kind, system, today }: FormContext) {
+  const questions = readUnitAttributes(unitKind(kind).attributes, typed, system, today);
   const problems = { ...questions.problems };
   const name = first(typed, "name");
   if (name === "") problems["name"] = "Give it the name you call it by.";
@@ -87,17 +83,17 @@ export function readPlate(typed: Typed, { kind, system, today }: Asked) {
     name,
     ...readWords(typed, ["make", "model", "serial", "refrigerant"], problems),
     fittedOn: readDay(typed, "fittedOn", problems, today),
-    answers: questions.values,
+    attributes: questions.values,
   };
   return { values, problems } satisfies Read<unknown>;
 }
 
-export function readPlace(typed: Typed, book: Pick<HomeBook, "levels" | "rooms">) {
+export function readPlace(typed: Typed, snapshot: Pick<HomeSnapshot, "levels" | "rooms">) {
   const problems: Record<string, string> = {};
   const levelId = first(typed, "levelId");
   const roomId = first(typed, "roomId");
-  const room = book.rooms.find((each) => each.id === roomId);
-  if (!book.levels.some((level) => level.id === levelId))
+  const room = snapshot.rooms.find((each) => each.id === roomId);
+  if (!snapshot.levels.some((level) => level.id === levelId))
     problems["levelId"] = "Choose where it stands.";
   else if (roomId !== "" && room?.levelId !== levelId)
     problems["roomId"] = "That room is on another level.";
@@ -106,7 +102,7 @@ export function readPlace(typed: Typed, book: Pick<HomeBook, "levels" | "rooms">
 }
 
 /** Its papers: warranty, who services it, notes. */
-export function readPapers(typed: Typed, book: Pick<HomeBook, "contacts">) {
+export function readPapers(typed: Typed, snapshot: Pick<HomeSnapshot, "contacts">) {
   const problems: Record<string, string> = {};
   const registered = first(typed, "warrantyRegistered");
   const contactId = first(typed, "contactId");
@@ -114,7 +110,7 @@ export function readPapers(typed: Typed, book: Pick<HomeBook, "contacts">) {
     ...readWords(typed, ["papers", "note"], problems),
     warrantyEndsOn: readDay(typed, "warrantyEndsOn", problems),
     warrantyRegistered: registered === "" ? undefined : registered === "yes",
-    contactId: book.contacts.find((contact) => contact.id === contactId)?.id,
+    contactId: snapshot.contacts.find((contact) => contact.id === contactId)?.id,
   };
   return { values, problems } satisfies Read<unknown>;
 }
@@ -146,12 +142,4 @@ export function readShutOffs(fields: Typed): Read<ShutOffFields[]> {
     return kind ? [{ kind, place, ...(offPosition === "" ? {} : { offPosition }) }] : [];
   });
   return { values, problems };
-}
-
-/** A unit with some of its fields read anew: what was emptied is dropped. */
-export function withFields(unit: Unit, fields: { [K in keyof Unit]?: Unit[K] | undefined }): Unit {
-  const changed = { ...unit, ...fields };
-  return Object.fromEntries(
-    Object.entries(changed).filter(([, value]) => value !== undefined),
-  ) as Unit;
 }

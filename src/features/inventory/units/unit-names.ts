@@ -1,5 +1,6 @@
 import { unitKind } from "@/content/unit-kinds";
-import type { HomeBook, Level } from "@/core/inventory/inventory";
+import type { Level } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 /** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
 const shortName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;
@@ -12,10 +13,10 @@ export function freeName(wanted: string, taken: readonly string[]): string {
   for (let n = 2; ; n++) if (!isTaken(`${bare} ${n}`)) return `${bare} ${n}`;
 }
 
-export const nameFor = (kindId: string, book: HomeBook): string =>
+export const nameFor = (kindId: string, snapshot: HomeSnapshot): string =>
   freeName(
     shortName(kindId),
-    [...book.units, ...book.retired].map((unit) => unit.name),
+    [...snapshot.units, ...snapshot.retired].map((unit) => unit.name),
   );
 
 /** The level a machine of this kind usually stands on, of those the home has. */

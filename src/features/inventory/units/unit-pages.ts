@@ -3,40 +3,42 @@ import "server-only";
 import { movesAir, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { degreesText } from "@/core/quantities/temperature";
-import { answerText, type Answers, type Question } from "@/core/inventory/attribute";
-import type { AirSystem, HomeBook, Part, SetUpStep, Unit } from "@/core/inventory/inventory";
+import { attributeText, type Attributes, type Attribute } from "@/core/inventory/attribute";
+import type { AirSystem, Part, SetUpStep, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { findDraft } from "@/db/repositories/units";
 import { partKind } from "@/content/part-kinds";
 import { todayIn } from "@/lib/clock";
 import { airflowText } from "../air-systems/system-form";
 import { asksForCooling } from "../guided-add/set-up";
-import { QUESTION_PREFIX } from "./unit-form";
+import { ATTRIBUTE_PREFIX } from "./unit-form";
 
 type Values = Record<string, string[]>;
 
-const answerFields = (
-  questions: readonly Question[],
-  answers: Answers,
+const attributeFields = (
+  definitions: readonly Attribute[],
+  attributes: Attributes,
   system: UnitSystem,
 ): Values =>
   Object.fromEntries(
-    questions.map((question) => {
-      const answer = answers[question.key];
+    definitions.map((attribute) => {
+      const answer = attributes[attribute.key];
       return [
-        QUESTION_PREFIX + question.key,
-        [answer === undefined ? "" : answerText(question, answer, system)],
+        ATTRIBUTE_PREFIX + attribute.key,
+        [answer === undefined ? "" : attributeText(attribute, answer, system)],
       ];
     }),
   );
 
-export type UnitPage = { book: HomeBook; unit: Unit; today: PlainDate };
+export type UnitPage = { snapshot: HomeSnapshot; unit: Unit; today: PlainDate };
 
 export async function unitPageOf(homeId: string, unitId: string): Promise<UnitPage | null> {
-  const book = await homeBook(homeId);
-  const unit = book && [...book.units, ...book.retired].find((each) => each.id === unitId);
-  return unit ? { book, unit, today: todayIn(book.home.timeZone) } : null;
+  const snapshot = await homeSnapshot(homeId);
+  const unit =
+    snapshot && [...snapshot.units, ...snapshot.retired].find((each) => each.id === unitId);
+  return unit ? { snapshot, unit, today: todayIn(snapshot.home.timeZone) } : null;
 }
 
 const plain = (unit: Unit, names: readonly (keyof Unit)[]): Values =>
@@ -45,7 +47,7 @@ const plain = (unit: Unit, names: readonly (keyof Unit)[]): Values =>
   );
 
 /** A unit as the forms that enter or change it show it. */
-export function unitFieldsOf({ book, unit }: UnitPage): Values {
+export function unitFieldsOf({ snapshot: book, unit }: UnitPage): Values {
   const system = book.systems.find((each) => each.id === unit.systemId);
   const { warrantyRegistered: registered } = unit;
   return {
@@ -54,7 +56,7 @@ export function unitFieldsOf({ book, unit }: UnitPage): Values {
     ...plain(unit, ["levelId", "roomId", "access", "papers", "note"]),
     ...plain(unit, ["warrantyEndsOn", "contactId"]),
     warrantyRegistered: [registered === undefined ? "" : registered ? "yes" : "no"],
-    ...answerFields(unitKind(unit.kind).questions, unit.answers, book.home.unitSystem),
+    ...attributeFields(unitKind(unit.kind).attributes, unit.attributes, book.home.unitSystem),
     ...(system?.equipment.cools ? { cools: ["on"] } : {}),
     shutOffKind: unit.shutOffs.map((off) => off.kind),
     shutOffPlace: unit.shutOffs.map((off) => off.place),
@@ -70,7 +72,7 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
   const { db } = await appStore();
   const draft = await findDraft(db, page.unit.id, step);
   if (draft) return draft;
-  const { book, unit } = page;
+  const { snapshot: book, unit } = page;
   const { parts } = unitKind(unit.kind);
   const system = book.systems.find((each) => each.id === unit.systemId);
   const coolsToo = asksForCooling(unit.kind) && (system?.equipment.cools ?? false);
@@ -87,7 +89,10 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
 }
 
 /** The systems of other machines that one could run with. */
-export const partnersOf = ({ book, unit }: UnitPage): { value: string; label: string }[] =>
+export const partnersOf = ({
+  snapshot: book,
+  unit,
+}: UnitPage): { value: string; label: string }[] =>
   book.systems
     .filter((system) => system.id !== unit.systemId)
     .flatMap((system) => {
@@ -98,27 +103,27 @@ export const partnersOf = ({ book, unit }: UnitPage): { value: string; label: st
     });
 
 /** A part as its form shows it. */
-export function partFieldsOf(book: HomeBook, part: Part): Values {
-  const { questions = [] } = partKind(part.kind);
+export function partFieldsOf(snapshot: HomeSnapshot, part: Part): Values {
+  const { attributes: questions = [] } = partKind(part.kind);
   return {
     name: [part.name],
     place: [part.place ?? ""],
     roomId: [part.roomId ?? ""],
     note: [part.note ?? ""],
-    ...answerFields(questions, part.answers, book.home.unitSystem),
+    ...attributeFields(questions, part.attributes, snapshot.home.unitSystem),
   };
 }
 
 export async function partPageOf(homeId: string, partId: string) {
-  const book = await homeBook(homeId);
-  const part = book?.parts.find((each) => each.id === partId);
-  if (!book || !part) return null;
+  const snapshot = await homeSnapshot(homeId);
+  const part = snapshot?.parts.find((each) => each.id === partId);
+  if (!snapshot || !part) return null;
   return {
-    book,
+    snapshot,
     part,
     done: partKind(part.kind).done,
-    today: todayIn(book.home.timeZone),
-    fields: partFieldsOf(book, part),
+    today: todayIn(snapshot.home.timeZone),
+    fields: partFieldsOf(snapshot, part),
   };
 }
 
@@ -127,27 +132,27 @@ export type SystemRow = { system: AirSystem; members: Unit[]; movesAir: boolean 
 /** What runs, with its machines: the air systems, and each boiler by itself. */
 export async function systemsOf(
   homeId: string,
-): Promise<{ book: HomeBook; rows: SystemRow[] } | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const rows = book.systems.flatMap((system) => {
-    const members = book.units.filter((unit) => unit.systemId === system.id);
+): Promise<{ snapshot: HomeSnapshot; rows: SystemRow[] } | null> {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const rows = snapshot.systems.flatMap((system) => {
+    const members = snapshot.units.filter((unit) => unit.systemId === system.id);
     const runs = members.some((unit) => unitKind(unit.kind).runs);
     const isAir = members.some((unit) => movesAir(unit.kind));
     return runs ? [{ system, members, movesAir: isAir }] : [];
   });
-  return { book, rows };
+  return { snapshot, rows };
 }
 
 const figure = (value: number) => String(Math.round(value * 10) / 10);
 
 /** How a system runs, as its form shows it in the home's own units. */
 export function systemFieldsOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   { system, members }: Pick<SystemRow, "system" | "members">,
 ): Values {
   const { equipment, airflowM3h, name } = system;
-  const isUs = book.home.unitSystem === "us";
+  const isUs = snapshot.home.unitSystem === "us";
   const degrees = (celsius: number) => degreesText(celsius, isUs ? "F" : "C");
   const { fan, inUse } = equipment;
   return {
@@ -158,7 +163,7 @@ export function systemFieldsOf(
     fanMode: [fan.mode],
     fanHours: [fan.hours === undefined ? "" : figure(fan.hours)],
     fanLevel: [fan.level === undefined ? "" : figure(fan.level * 100)],
-    airflow: [airflowM3h === undefined ? "" : airflowText(airflowM3h, book.home.unitSystem)],
+    airflow: [airflowM3h === undefined ? "" : airflowText(airflowM3h, snapshot.home.unitSystem)],
     useShare: [figure(equipment.useShare * 100)],
     heatBalance: [degrees(equipment.heatBalanceC)],
     coolBalance: [degrees(equipment.coolBalanceC)],
@@ -168,8 +173,11 @@ export function systemFieldsOf(
 }
 
 /** The machines that may run in an air system. */
-export const membersFor = (book: HomeBook, systemId: string): { id: string; name: string }[] =>
-  book.units
+export const membersFor = (
+  snapshot: HomeSnapshot,
+  systemId: string,
+): { id: string; name: string }[] =>
+  snapshot.units
     .filter((unit) => movesAir(unit.kind) || unit.systemId === systemId)
     .map(({ id, name }) => ({ id, name }));
 

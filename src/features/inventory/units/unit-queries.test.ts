@@ -21,7 +21,9 @@ describe("a unit's sheet", () => {
       "Hall cleaner",
     ]);
     expect(sheet.contact!.role).toBe("technician");
-    expect(sheet.filters.map(({ standing }) => standing.slot.id)).toEqual(["cellar-filter"]);
+    expect(sheet.filters.map(({ filterStatus }) => filterStatus.slot.id)).toEqual([
+      "cellar-filter",
+    ]);
     expect(sheet.parts).toHaveLength(13);
     const trap = sheet.parts.find(({ part }) => part.kind === "condensate-trap")!;
     expect([trap.lastDone, trap.next?.state]).toEqual(["2025-06-13", "past"]);
@@ -69,7 +71,7 @@ describe("a part's sheet", () => {
   it("has what a slot wears by, and its siblings", async () => {
     const sheet = (await partSheetOf(HOME, "mesh-left", false))!;
     if (sheet.kind !== "slot") throw new Error("a slot is a slot");
-    expect(sheet.siblings.map(({ standing }) => standing.slot.id)).toEqual([
+    expect(sheet.siblings.map(({ filterStatus }) => filterStatus.slot.id)).toEqual([
       "mesh-left",
       "mesh-right",
     ]);

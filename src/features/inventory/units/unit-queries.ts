@@ -1,25 +1,25 @@
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { renewalOf } from "@/content/procedures/library";
-import { reasonWords, standingsOf } from "@/server/snapshots/standings";
+import { reasonWords, filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { bySoonestDue, type TaskStanding } from "@/core/scheduling/schedule";
+import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
 import { driversOf } from "@/core/filters/slot-wear";
-import { historyOf, historyOfUnit } from "@/core/history/record";
 import type {
   AirSystem,
   Contact,
   FilterSlot,
-  HistoryEvent,
-  HomeBook,
   Part,
   Room,
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
-import { bySoonestStatus, statusOf, type FilterStatus } from "@/presentation/filter-status";
-import type { Standing } from "@/core/filters/filter-status";
-import { homeBook } from "@/db/home-book";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
+import { bySoonestSummary, summaryOf, type FilterSummary } from "@/presentation/filter-status";
+import type { FilterStatus } from "@/core/filters/filter-status";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { historyLines, type HistoryLine } from "@/presentation/history-rows";
 
@@ -28,14 +28,14 @@ const MOST_SHOWN = 12;
 export type Shown = { lines: HistoryLine[]; total: number };
 
 function shown(
-  book: HomeBook,
-  events: HistoryEvent[],
+  snapshot: HomeSnapshot,
+  events: readonly HistoryEvent[],
   today: PlainDate,
   all: boolean,
   named: boolean,
 ): Shown {
   const some = all ? events : events.slice(-MOST_SHOWN);
-  return { lines: historyLines(book, some, today, named), total: events.length };
+  return { lines: historyLines(snapshot, some, today, named), total: events.length };
 }
 
 /** A part that is no filter slot, and when it was last seen to. */
@@ -43,11 +43,11 @@ export type PartRow = {
   part: Part;
   lastDone: PlainDate | null;
   /** The soonest of its jobs that has a day. */
-  next: TaskStanding | null;
+  next: JobStatus | null;
 };
 
 export type UnitSheet = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
   unit: Unit;
   levelName: string;
@@ -59,73 +59,75 @@ export type UnitSheet = {
   successor: Unit | undefined;
   predecessor: Unit | undefined;
   /** Its filters, soonest due first. */
-  filters: FilterStatus[];
+  filters: FilterSummary[];
   /** Of a unit out of service: its slots stand for themselves. */
   retiredSlots: FilterSlot[];
   parts: PartRow[];
   history: Shown;
 };
 
-const unitOf = (book: HomeBook, unitId: string): Unit | undefined =>
-  [...book.units, ...book.retired].find((each) => each.id === unitId);
+const unitOf = (snapshot: HomeSnapshot, unitId: string): Unit | undefined =>
+  [...snapshot.units, ...snapshot.retired].find((each) => each.id === unitId);
 
 export async function unitSheetOf(
   homeId: string,
   unitId: string,
   all: boolean,
 ): Promise<UnitSheet | null> {
-  const book = await homeBook(homeId);
-  const unit = book && unitOf(book, unitId);
-  if (!book || !unit) return null;
-  const today = todayIn(book.home.timeZone);
-  const parts = book.parts.filter((part) => part.unitId === unit.id);
+  const snapshot = await homeSnapshot(homeId);
+  const unit = snapshot && unitOf(snapshot, unitId);
+  if (!snapshot || !unit) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const parts = snapshot.parts.filter((part) => part.unitId === unit.id);
   return {
-    book,
+    snapshot,
     today,
     unit,
-    levelName: book.levels.find((level) => level.id === unit.levelId)?.name ?? "",
-    room: book.rooms.find((room) => room.id === unit.roomId),
-    system: book.systems.find((system) => system.id === unit.systemId),
-    runsWith: book.units.filter((each) => each.id !== unit.id && each.systemId === unit.systemId),
-    contact: book.contacts.find((contact) => contact.id === unit.contactId),
-    successor: unit.successorId ? unitOf(book, unit.successorId) : undefined,
-    predecessor: book.retired.find((each) => each.successorId === unit.id),
-    filters: standingsOf(book, today)
-      .filter((standing) => standing.unit.id === unit.id)
-      .map((standing) => statusOf(book, standing, today))
-      .sort(bySoonestStatus),
-    retiredSlots: book.retiredSlots.filter((slot) => slot.unitId === unit.id),
+    levelName: snapshot.levels.find((level) => level.id === unit.levelId)?.name ?? "",
+    room: snapshot.rooms.find((room) => room.id === unit.roomId),
+    system: snapshot.systems.find((system) => system.id === unit.systemId),
+    runsWith: snapshot.units.filter(
+      (each) => each.id !== unit.id && each.systemId === unit.systemId,
+    ),
+    contact: snapshot.contacts.find((contact) => contact.id === unit.contactId),
+    successor: unit.successorId ? unitOf(snapshot, unit.successorId) : undefined,
+    predecessor: snapshot.retired.find((each) => each.successorId === unit.id),
+    filters: filterStatusesOf(snapshot, today)
+      .filter((filterStatus) => filterStatus.unit.id === unit.id)
+      .map((filterStatus) => summaryOf(homeStatus(snapshot, today), filterStatus))
+      .sort(bySoonestSummary),
+    retiredSlots: snapshot.retiredSlots.filter((slot) => slot.unitId === unit.id),
     parts: parts.map((part) => ({
       part,
-      lastDone: lastDone(book, part.id, today),
+      lastDone: lastDone(snapshot, part.id, today),
       next:
-        agendaNow(book, today)
+        scheduleNow(snapshot, today)
           .filter(({ task, due }) => task.partId === part.id && due !== null)
           .sort(bySoonestDue)[0] ?? null,
     })),
-    history: shown(book, historyOfUnit(book, unit.id), today, all, true),
+    history: shown(snapshot, snapshot.history.ofUnit(unit.id), today, all, true),
   };
 }
 
 /** When what its kind is for was last done; other jobs at the part are told with their own. */
-function lastDone(book: HomeBook, partId: string, today: PlainDate): PlainDate | null {
-  const main = agendaNow(book, today).find(({ task }) => task.partId === partId);
+function lastDone(snapshot: HomeSnapshot, partId: string, today: PlainDate): PlainDate | null {
+  const main = scheduleNow(snapshot, today).find(({ task }) => task.partId === partId);
   if (main) return main.lastDone;
-  return historyOf(book, partId).findLast((event) => event.kind === "done")?.date ?? null;
+  return snapshot.history.ofPart(partId).findLast((event) => event.kind === "done")?.date ?? null;
 }
 
-type Common = { book: HomeBook; today: PlainDate; unit: Unit; history: Shown };
+type Common = { snapshot: HomeSnapshot; today: PlainDate; unit: Unit; history: Shown };
 export type PartSheet =
   | (Common & {
       kind: "slot";
-      standing: Standing;
+      filterStatus: FilterStatus;
       drivers: { driver: ScopedDriver; words: string }[];
-      events: HistoryEvent[];
+      events: readonly HistoryEvent[];
       /** Its change is led through step by step. */
       /** The verb of the procedure that leads through its renewal, where there is one. */
       guide: string | null;
-      status: FilterStatus;
-      siblings: FilterStatus[];
+      status: FilterSummary;
+      siblings: FilterSummary[];
     })
   | (Common & { kind: "retired-slot"; slot: FilterSlot })
   | (Common & {
@@ -142,37 +144,38 @@ export async function partSheetOf(
   partId: string,
   all: boolean,
 ): Promise<PartSheet | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const slot = [...book.slots, ...book.retiredSlots].find((each) => each.id === partId);
-  const part = book.parts.find((each) => each.id === partId);
-  const unit = unitOf(book, (slot ?? part)?.unitId ?? "");
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const slot = [...snapshot.slots, ...snapshot.retiredSlots].find((each) => each.id === partId);
+  const part = snapshot.parts.find((each) => each.id === partId);
+  const unit = unitOf(snapshot, (slot ?? part)?.unitId ?? "");
   if (!unit) return null;
-  const today = todayIn(book.home.timeZone);
-  const events = historyOf(book, partId);
-  const common = { book, today, unit, history: shown(book, events, today, all, false) };
+  const today = todayIn(snapshot.home.timeZone);
+  const events = snapshot.history.ofPart(partId);
+  const common = { snapshot, today, unit, history: shown(snapshot, events, today, all, false) };
   if (part) {
-    const room = book.rooms.find((each) => each.id === part.roomId);
-    const mainJob = agendaNow(book, today).find(({ task }) => task.partId === part.id)?.task.id;
+    const room = snapshot.rooms.find((each) => each.id === part.roomId);
+    const mainJob = scheduleNow(snapshot, today).find(({ task }) => task.partId === part.id)?.task
+      .id;
     return {
       ...{ ...common, kind: "part", part, room },
-      lastDone: lastDone(book, part.id, today),
+      lastDone: lastDone(snapshot, part.id, today),
       mainJob: mainJob ?? null,
     };
   }
   if (!slot) return null;
-  const siblings = standingsOf(book, today).filter((each) => each.unit.id === unit.id);
-  const standing = siblings.find((each) => each.slot.id === slot.id);
-  if (!standing) return { ...common, kind: "retired-slot", slot };
+  const siblings = filterStatusesOf(snapshot, today).filter((each) => each.unit.id === unit.id);
+  const filterStatus = siblings.find((each) => each.slot.id === slot.id);
+  if (!filterStatus) return { ...common, kind: "retired-slot", slot };
   return {
     ...common,
     kind: "slot",
-    standing,
+    filterStatus,
     events,
-    drivers: driversOf(book, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
+    drivers: driversOf(snapshot, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
     guide: renewalOf(slot.media)?.verb ?? null,
-    status: statusOf(book, standing, today),
-    siblings: siblings.map((each) => statusOf(book, each, today)),
+    status: summaryOf(homeStatus(snapshot, today), filterStatus),
+    siblings: siblings.map((each) => summaryOf(homeStatus(snapshot, today), each)),
   };
 }
 
@@ -181,15 +184,15 @@ export async function unitHeadOf(
   homeId: string,
   of: { unitId: string } | { partId: string },
 ): Promise<{ unit: Unit; partName: string | null } | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
   if ("unitId" in of) {
-    const unit = unitOf(book, of.unitId);
+    const unit = unitOf(snapshot, of.unitId);
     return unit ? { unit, partName: null } : null;
   }
-  const part = [...book.slots, ...book.retiredSlots, ...book.parts].find(
+  const part = [...snapshot.slots, ...snapshot.retiredSlots, ...snapshot.parts].find(
     (each) => each.id === of.partId,
   );
-  const unit = part && unitOf(book, part.unitId);
+  const unit = part && unitOf(snapshot, part.unitId);
   return unit ? { unit, partName: part.name } : null;
 }

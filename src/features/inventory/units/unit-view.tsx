@@ -9,9 +9,9 @@ import { agoWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/w
 import { dueWords, jobFill } from "@/presentation/schedule-words";
 import { alarmLife, warrantyOf } from "@/core/inventory/alarms";
 import type { HomeEnds } from "@/core/runs/home-ends";
-import { answerWords } from "@/core/inventory/attribute";
+import { attributeWords } from "@/core/inventory/attribute";
 import { plateWords, type Unit } from "@/core/inventory/inventory";
-import type { FilterStatus } from "@/presentation/filter-status";
+import type { FilterSummary } from "@/presentation/filter-status";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
@@ -88,7 +88,7 @@ export function UnitView({
   );
 }
 
-function OutOfService({ sheet: { book, unit, successor, today } }: { sheet: UnitSheet }) {
+function OutOfService({ sheet: { snapshot: book, unit, successor, today } }: { sheet: UnitSheet }) {
   return (
     <p className="border-l-4 border-second bg-surface px-4 py-3">
       <strong>Out of service since {dateWords(unit.retiredOn!, today)}.</strong> Its record stays.
@@ -122,7 +122,7 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
 }
 
 function Parts({ sheet }: { sheet: UnitSheet }) {
-  const { book, unit, filters, retiredSlots, parts } = sheet;
+  const { snapshot: book, unit, filters, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
   const kind = unitKind(unit.kind);
   // A boiler or an alarm is asked for none.
@@ -161,7 +161,7 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
       )}
       <ul>
         {filters.map((status) => (
-          <SlotRow key={status.standing.slot.id} {...{ sheet, status }} />
+          <SlotRow key={status.filterStatus.slot.id} {...{ sheet, status }} />
         ))}
         {retiredSlots.map((slot) => (
           <li key={slot.id} className="border-b border-rule py-2.5">
@@ -180,13 +180,13 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
   );
 }
 
-function SlotRow({ sheet, status }: { sheet: UnitSheet; status: FilterStatus }) {
-  const { standing, fill, fillWords, band, words, why } = status;
-  const { slot } = standing;
+function SlotRow({ sheet, status }: { sheet: UnitSheet; status: FilterSummary }) {
+  const { filterStatus, fill, fillWords, band, words, why } = status;
+  const { slot } = filterStatus;
   return (
     <li className="border-b border-rule">
       <Link
-        href={`/homes/${sheet.book.home.id}/parts/${slot.id}`}
+        href={`/homes/${sheet.snapshot.home.id}/parts/${slot.id}`}
         className="group grid grid-cols-[2.25rem_minmax(0,1fr)_auto] items-center gap-x-4 py-3 no-underline"
       >
         <Gauge fill={fill ?? 0} band={band} label={fillWords} />
@@ -209,7 +209,7 @@ function PlainPart({ sheet, row: { part, lastDone, next } }: { sheet: UnitSheet;
   return (
     <li className="border-b border-rule">
       <Link
-        href={`/homes/${sheet.book.home.id}/parts/${part.id}`}
+        href={`/homes/${sheet.snapshot.home.id}/parts/${part.id}`}
         className="group grid min-h-14 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-3 py-2 no-underline"
       >
         {fill === null ? (
@@ -235,11 +235,11 @@ function PlainPart({ sheet, row: { part, lastDone, next } }: { sheet: UnitSheet;
 }
 
 function UnitFacts({ sheet }: { sheet: UnitSheet }) {
-  const { book, unit, today, system, runsWith, contact, predecessor } = sheet;
+  const { snapshot: book, unit, today, system, runsWith, contact, predecessor } = sheet;
   const home = `/homes/${book.home.id}`;
   const kind = unitKind(unit.kind);
-  const open = kind.questions.filter(({ key }) => unit.answers[key] === undefined);
-  const made = kind.id === "co-alarm" ? readPlainDate(unit.answers["made-on"] ?? "") : null;
+  const open = kind.attributes.filter(({ key }) => unit.attributes[key] === undefined);
+  const made = kind.id === "co-alarm" ? readPlainDate(unit.attributes["made-on"] ?? "") : null;
   const life = made && alarmLife(made, today);
   const warranty = unit.warrantyEndsOn && warrantyOf(unit.warrantyEndsOn, today);
   return (
@@ -248,12 +248,17 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
         facts={[
           ["Serial", unit.serial],
           ["In service", unit.fittedOn && `since ${dayAndMonth(unit.fittedOn, today)}`],
-          ...kind.questions.map(
-            (question) =>
+          ...kind.attributes.map(
+            (attribute) =>
               [
-                question.fact ?? question.label,
-                unit.answers[question.key] &&
-                  answerWords(question, unit.answers[question.key]!, book.home.unitSystem, today),
+                attribute.fact ?? attribute.label,
+                unit.attributes[attribute.key] &&
+                  attributeWords(
+                    attribute,
+                    unit.attributes[attribute.key]!,
+                    book.home.unitSystem,
+                    today,
+                  ),
               ] as const,
           ),
           [
@@ -338,7 +343,13 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
   );
 }
 
-function UnitLinks({ sheet: { book, unit }, children }: { sheet: UnitSheet; children: ReactNode }) {
+function UnitLinks({
+  sheet: { snapshot: book, unit },
+  children,
+}: {
+  sheet: UnitSheet;
+  children: ReactNode;
+}) {
   const sheet = `/homes/${book.home.id}/units/${unit.id}`;
   return (
     <ul className="-ml-2 flex flex-col items-start">

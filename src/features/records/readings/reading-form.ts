@@ -8,7 +8,7 @@ import {
 } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import type { UnitSystem } from "@/core/quantities/length";
-import type { ReadingTaken } from "@/core/inventory/inventory";
+import type { ReadingTaken } from "@/core/history/history-event";
 import { readDecimal } from "@/lib/forms";
 
 /** The fields of a reading, as they stand in the form and in its live judgement. */

@@ -7,11 +7,11 @@ import { readingWords } from "@/core/readings/reading-units";
 import { trend, type Trend } from "@/core/readings/trend";
 import { driftOf } from "@/core/readings/capacitor-drift";
 import type { JudgedReading } from "@/core/history/readings-taken";
-import type { HomeBook } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 export type ReadingTrend = {
   sentence: string;
-  /** The drifting school would act before the limit is reached. */
+  /** The drifting strategy would act before the limit is reached. */
   drifting: string | null;
 };
 
@@ -24,7 +24,7 @@ const CONFIDENCE = {
 
 /** Where the values of a place are going, and when they would leave their limits; null for words. */
 export function trendOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   kind: ReadingKind,
   readings: readonly JudgedReading[],
   today: PlainDate,
@@ -42,7 +42,7 @@ export function trendOf(
   const limit = falls ? watchFrom : watchTo;
   if (limit === null || limit === undefined) return null;
   const found = trend({ series, limit, direction: falls ? "below" : "above" });
-  const { unitSystem } = book.home;
+  const { unitSystem } = snapshot.home;
   const value = (figure: number) => readingWords(kind, figure, unitSystem);
   return {
     sentence: sentenceOf(
@@ -52,7 +52,7 @@ export function trendOf(
       falls,
       today,
     ),
-    drifting: kind === "capacitor-uf" ? driftWords(book, readings, today) : null,
+    drifting: kind === "capacitor-uf" ? driftWords(snapshot, readings, today) : null,
   };
 }
 
@@ -75,16 +75,16 @@ function sentenceOf(
   return `${head}; reaches its limit of ${limit} about ${on(crossing.likely)}${band}; ${sure}.`;
 }
 
-/** The drifting school: what leaves its label’s limit before the heat is over goes before the heat. */
+/** The drifting strategy: what leaves its label’s limit before the heat is over goes before the heat. */
 function driftWords(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   readings: readonly JudgedReading[],
   today: PlainDate,
 ): string | null {
-  const drift = driftOf(book, readings);
+  const drift = driftOf(snapshot, readings);
   if (!drift || drift.likely <= today) return null;
   const from = toDay(today);
-  const [end] = seasonDays(book.home.climate, from, from + NEXT_YEAR_DAYS).coolingEnd;
+  const [end] = seasonDays(snapshot.home.climate, from, from + NEXT_YEAR_DAYS).coolingEnd;
   if (!end || drift.seasonEnd > fromDay(end)) return null;
   const act = READING_WORDS["capacitor-uf"].act;
   return `It drifts out before the end of the next cooling season, ${dayAndMonth(drift.seasonEnd, today)}: some ${act} before the heat.`;

@@ -1,11 +1,6 @@
 import "server-only";
-import {
-  adviceWords,
-  PART_READINGS,
-  READING_WORDS,
-  readWords,
-  UNIT_READINGS,
-} from "@/content/reading-words";
+import { PART_READINGS, READING_WORDS, UNIT_READINGS } from "@/content/reading-words";
+import { adviceWords, readWords } from "@/presentation/reading-advice";
 import type { PartKindId } from "@/content/part-kinds";
 import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -14,9 +9,9 @@ import { dateWords } from "@/core/quantities/words";
 import { isAtLeast, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import { fogLimitOn } from "@/core/readings/fog-limit";
-import { readingsOf, type JudgedReading } from "@/core/history/readings-taken";
-import type { HomeBook } from "@/core/inventory/inventory";
-import { homeBook } from "@/db/home-book";
+import { type JudgedReading } from "@/core/history/readings-taken";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { trendOf, type ReadingTrend } from "./reading-trend";
 
@@ -47,14 +42,14 @@ export async function readingSeriesOf(
   homeId: string,
   place: ReadingPlace,
 ): Promise<ReadingSeries[]> {
-  const book = await homeBook(homeId);
-  if (!book) return [];
-  const today = todayIn(book.home.timeZone);
-  const here = readingsOf(book).filter((reading) => isAt(reading, place));
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return [];
+  const today = todayIn(snapshot.home.timeZone);
+  const here = snapshot.history.readings.filter((reading) => isAt(reading, place));
   const kinds = [...new Set(here.map(({ taken }) => taken.kind))];
   return kinds.map((kind) =>
     seriesOf(
-      book,
+      snapshot,
       kind,
       here.filter(({ taken }) => taken.kind === kind),
       today,
@@ -63,12 +58,12 @@ export async function readingSeriesOf(
 }
 
 function seriesOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   kind: ReadingKind,
   readings: readonly JudgedReading[],
   today: PlainDate,
 ): ReadingSeries {
-  const { unitSystem } = book.home;
+  const { unitSystem } = snapshot.home;
   const words = READING_WORDS[kind];
   const last = readings.at(-1)!;
   const { watchFrom, watchTo } = last.judgement.facts as Record<string, number | null | undefined>;
@@ -89,7 +84,7 @@ function seriesOf(
       typeof taken.value === "number" ? [{ x: toDay(event.date), y: taken.value / per }] : [],
     ),
     limits: { low: shownLimit(watchFrom, per), high: shownLimit(watchTo, per) },
-    trend: trendOf(book, kind, readings, today),
+    trend: trendOf(snapshot, kind, readings, today),
     unit,
   };
 }
@@ -102,7 +97,7 @@ export type ReadingChoice = {
   rated: Partial<Record<ReadingKind, string[]>>;
 };
 export type ReadingPage = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
   places: ReadingChoice[];
   /** At what humidity windows fog today, percent. */
@@ -111,17 +106,17 @@ export type ReadingPage = {
 
 /** Every place a reading can be taken at, with what is usually read there first. */
 export async function readingPageOf(homeId: string): Promise<ReadingPage | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const ratedAt = (place: string) => lastRated(book, place);
-  const places = book.units.flatMap((unit): ReadingChoice[] => [
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const ratedAt = (place: string) => lastRated(snapshot, place);
+  const places = snapshot.units.flatMap((unit): ReadingChoice[] => [
     {
       value: unit.id,
       label: unit.name,
       kinds: ordered(UNIT_READINGS[unit.kind as UnitKindId]),
       rated: ratedAt(unit.id),
     },
-    ...book.slots
+    ...snapshot.slots
       .filter((slot) => slot.unitId === unit.id)
       .map((slot) => ({
         value: slot.id,
@@ -129,7 +124,7 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
         kinds: ordered(["filter-drop", "seal"]),
         rated: ratedAt(slot.id),
       })),
-    ...book.parts
+    ...snapshot.parts
       .filter((part) => part.unitId === unit.id && PART_READINGS[part.kind as PartKindId])
       .map((part) => ({
         value: part.id,
@@ -138,15 +133,15 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
         rated: ratedAt(part.id),
       })),
   ]);
-  const today = todayIn(book.home.timeZone);
-  return { book, today, places, fogLimit: fogLimitOn(book, today) };
+  const today = todayIn(snapshot.home.timeZone);
+  return { snapshot, today, places, fogLimit: fogLimitOn(snapshot, today) };
 }
 
-function lastRated(book: HomeBook, place: string): ReadingChoice["rated"] {
+function lastRated(snapshot: HomeSnapshot, place: string): ReadingChoice["rated"] {
   const rated: ReadingChoice["rated"] = {};
-  for (const { event, taken } of readingsOf(book)) {
+  for (const { event, taken } of snapshot.history.readings) {
     if ((event.partId ?? event.unitId) !== place || taken.rated === undefined) continue;
-    const per = unitsFor(taken.kind, book.home.unitSystem)[0]?.per ?? 1;
+    const per = unitsFor(taken.kind, snapshot.home.unitSystem)[0]?.per ?? 1;
     const figures =
       typeof taken.rated === "number" ? [taken.rated] : [taken.rated.min, taken.rated.max];
     rated[taken.kind] = figures.map((figure) => String(Number((figure / per).toPrecision(6))));

@@ -1,5 +1,4 @@
-import { readHomeBook } from "@/db/repositories/home-book";
-import { readingsOf } from "@/core/history/readings-taken";
+import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
 import { readReading, type ReadingFields } from "./reading-form";
@@ -9,7 +8,7 @@ import { readingPageOf, readingSeriesOf } from "./readings-queries";
 jest.mock(
   "next/navigation",
   () =>
-    jest.requireActual<typeof import("../../../../tests/acting")>("../../../tests/acting")
+    jest.requireActual<typeof import("../../../../tests/acting")>("../../../../tests/acting")
       .navigation,
 );
 jest.mock("server-only", () => ({}));
@@ -19,7 +18,7 @@ const HOME = "sluice-house";
 let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
-const book = async () => (await readHomeBook(demo.store.db, HOME))!.book;
+const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
 
 const typed = (fields: Partial<ReadingFields>): ReadingFields => ({
   ...{ kind: "", value: "", word: "", unit: "", rated: "", ratedMin: "", ratedMax: "" },
@@ -137,7 +136,7 @@ describe("noting a reading", () => {
     expect(await landing(noteReading(HOME, nothingSent, form))).toMatch(
       /^\/homes\/sluice-house\/parts\/cellar-furnace-capacitor\?noted=/,
     );
-    const last = readingsOf(await book()).at(-1)!;
+    const last = (await snapshot()).history.readings.at(-1)!;
     expect(last.event).toMatchObject({ words: "by the technician", unitId: "cellar-furnace" });
     expect(last.taken).toMatchObject({
       value: 4.65,
@@ -155,6 +154,6 @@ describe("noting a reading", () => {
     expect(await landing(noteReading(HOME, nothingSent, coil))).toMatch(
       /^\/homes\/sluice-house\/units\/yard-condenser\?noted=/,
     );
-    expect(readingsOf(await book()).at(-1)!.judgement.verdict).toBe("watch");
+    expect((await snapshot()).history.readings.at(-1)!.judgement.verdict).toBe("watch");
   });
 });

@@ -1,11 +1,11 @@
-import { HOLD_WORDS } from "@/presentation/run-words";
+import { SAFETY_STOP_WORDS } from "@/presentation/run-words";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { LinkButton } from "@/ui/button";
 import type { AlarmSheet } from "./alarm-queries";
 
 /** Carbon monoxide: everybody out, then call. Nothing else is on the page. */
 export function EverybodyOut({ sheet, homeHref }: { sheet: AlarmSheet; homeHref: string }) {
-  const { title, steps } = HOLD_WORDS.co;
+  const { title, steps } = SAFETY_STOP_WORDS.co;
   return (
     <section
       aria-label="Stop"

@@ -35,8 +35,8 @@ export function FinishForm({
   onFinish: (values: FinishValues) => void;
 }) {
   const [errors, setErrors] = useState<{ minutes?: string; cost?: string }>({});
-  const left = state.settled.filter((settled) => settled.leftOpen !== undefined);
-  const { turnedBack } = state;
+  const left = state.completed.filter((each) => each.leftOpen !== undefined);
+  const { aborted } = state;
   const submit = (form: FormData) => {
     const text = (name: string) => String(form.get(name) ?? "").trim();
     const minutes =
@@ -64,14 +64,14 @@ export function FinishForm({
       <h2 ref={heading} tabIndex={-1} className="text-[1.875rem] outline-none wide:text-[2.25rem]">
         {left.length > 0
           ? "Something stays open"
-          : turnedBack
+          : aborted
             ? "Everything is back, the job is put off"
             : "Everything is back as it was"}
       </h2>
       {left.length === 0 ? (
         <p>
-          {turnedBack
-            ? `“${turnedBack.words}” is shown before the next time. Its due day stays what it was.`
+          {aborted
+            ? `“${aborted.words}” is shown before the next time. Its due day stays what it was.`
             : "Nothing is left off, open or out."}
         </p>
       ) : (
@@ -86,7 +86,7 @@ export function FinishForm({
           <p>It stays on every page until it is put right.</p>
         </>
       )}
-      {!turnedBack && (
+      {!aborted && (
         <div className="flex flex-col gap-4 border-t-2 border-ink pt-4 text-[1.125rem]">
           <div className="grid grid-cols-2 gap-4">
             <TextField
@@ -94,7 +94,7 @@ export function FinishForm({
               name="minutes"
               inputMode="numeric"
               className="figures min-h-14"
-              defaultValue={String(minutesAtWork(startedAt, state.settled))}
+              defaultValue={String(minutesAtWork(startedAt, state.completed))}
               error={errors.minutes}
             />
             <TextField

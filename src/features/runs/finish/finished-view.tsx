@@ -1,8 +1,9 @@
 import Link from "next/link";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
-import { READING_WORDS, readWords, VERDICT_WORDS } from "@/content/reading-words";
+import { READING_WORDS, VERDICT_WORDS } from "@/content/reading-words";
+import { readWords } from "@/presentation/reading-advice";
 import { slotTitle } from "@/presentation/slot-words";
-import { cadenceWords } from "@/presentation/task-words";
+import { triggerWords } from "@/presentation/task-words";
 import { endWordsOf } from "@/core/runs/run";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -15,7 +16,7 @@ import {
 } from "@/core/quantities/words";
 import { dueWords } from "@/presentation/schedule-words";
 import { judgementOf } from "@/core/history/readings-taken";
-import type { HistoryEvent } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Needle } from "@/ui/needle";
@@ -27,7 +28,7 @@ import { UndoFinish } from "./undo-finish";
 export function FinishedView({ sheet }: { sheet: RunSheet }) {
   const { run, unit, part, slot, state, input } = sheet;
   const isStopped = state.status === "stopped";
-  const isPutOff = state.turnedBack !== null && !sheet.written.some(isWork);
+  const isDeferred = state.aborted !== null && !sheet.written.some(isWork);
   const path = part ? `parts/${part.id}` : unit ? `units/${unit.id}` : "jobs";
   return (
     <main className="mx-auto max-w-3xl px-4 py-8">
@@ -38,15 +39,15 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
       <h1 className="text-3xl">
         {isStopped
           ? "Given up, nothing changed"
-          : isPutOff
+          : isDeferred
             ? "Put off, nothing counts as done"
             : "Done"}
       </h1>
-      {isPutOff && state.turnedBack && (
+      {isDeferred && state.aborted && (
         <p className="mt-3 border-l-[6px] border-attention bg-wash px-4 py-3 text-lg">
-          “{state.turnedBack.words}”
-          {state.turnedBack.until &&
-            `. To be tried again ${dateWords(state.turnedBack.until as PlainDate, sheet.today)}.`}
+          “{state.aborted.words}”
+          {state.aborted.until &&
+            `. To be tried again ${dateWords(state.aborted.until as PlainDate, sheet.today)}.`}
         </p>
       )}
       {!isStopped && <NextDue sheet={sheet} />}
@@ -54,7 +55,7 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
       {!isStopped && <Facts sheet={sheet} />}
       <BeforeAndAfter sheet={sheet} />
       <div className="no-print mt-6 flex flex-wrap gap-3">
-        {!isStopped && !isPutOff && part && (
+        {!isStopped && !isDeferred && part && (
           <LinkButton weight="strong" href={`/homes/${run.homeId}/parts/${part.id}/label`}>
             {slot ? "Label for the frame" : "Label to stick on it"}
           </LinkButton>
@@ -83,7 +84,7 @@ function NextDue({ sheet: { status, job, today } }: { sheet: RunSheet }) {
       </p>
       <p className="mt-2 text-lg">
         {early && late && early !== late && `${capitalised(betweenWords(early, late, today))}. `}
-        {status?.why ?? `${capitalised(cadenceWords(job.because))}.`}
+        {status?.why ?? `${capitalised(triggerWords(job.because))}.`}
       </p>
     </section>
   );
@@ -105,7 +106,7 @@ function StillOpen({ sheet: { state, input } }: { sheet: RunSheet }) {
 }
 
 function Facts({ sheet }: { sheet: RunSheet }) {
-  const { book, run, slot, state, written } = sheet;
+  const { snapshot: book, run, slot, state, written } = sheet;
   const { home } = book;
   const work = written.find(isWork);
   const used = state.finish?.used ?? [];
@@ -126,7 +127,7 @@ function Facts({ sheet }: { sheet: RunSheet }) {
       ];
     },
   );
-  const size = state.settled.findLast(({ seen }) => seen.size)?.seen.size;
+  const size = state.completed.findLast(({ seen }) => seen.size)?.seen.size;
   if (size)
     rows.push(["The slot", `measured ${size.opening}${size.buy ? `; buy ${size.buy}` : ""}`]);
   if (work) {

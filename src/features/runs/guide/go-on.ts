@@ -1,4 +1,4 @@
-import { GRADE_OPTIONS } from "@/content/grade-options";
+import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { SEEN_WORDS } from "@/content/reading-words";
 import type { Step } from "@/core/runs/procedure";
 import type { RunRefusal, RunState } from "@/core/runs/run-state";
@@ -33,13 +33,13 @@ const HELD_WORDS: Partial<Record<RunRefusal, string>> = {
 
 /** What the large button says: what it will do, or why it does nothing yet. */
 export function goOnWords(
-  { current, hold, turnedBack }: RunState,
+  { current, safetyStop, aborted }: RunState,
   heldUp: RunRefusal | null,
   read: ReadSeen | null,
   typed: Typed,
 ): string {
-  if (hold) return "Stopped";
-  if (!current) return turnedBack ? "Put it off" : "Finish";
+  if (safetyStop) return "Stopped";
+  if (!current) return aborted ? "Put it off" : "Finish";
   if (heldUp) return HELD_WORDS[heldUp] ?? "Not yet";
   if (current.records && read?.kind === "nothing") {
     if (current.recordIsOptional) return "Go on without";

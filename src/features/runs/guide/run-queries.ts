@@ -1,7 +1,8 @@
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
-import { filterStatus, type FilterStatus } from "@/presentation/filter-status";
-import { standingsOf } from "@/server/snapshots/standings";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { unitKind } from "@/content/unit-kinds";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";
@@ -9,11 +10,13 @@ import type { RunState } from "@/core/runs/run-state";
 import { moneyFigure } from "@/core/quantities/money";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
-import { bySoonestDue, isPutOff, type TaskStanding } from "@/core/scheduling/schedule";
-import type { FilterSlot, HistoryEvent, HomeBook, Part, Unit } from "@/core/inventory/inventory";
+import { bySoonestDue, isDeferred, type JobStatus } from "@/core/scheduling/schedule";
+import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { taskId } from "@/core/scheduling/task";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { listEventsOfRun } from "@/db/repositories/history";
 import { listPhotosOfRun, type Photo } from "@/db/repositories/photos";
 import type { Run } from "@/db/repositories/runs";
@@ -21,11 +24,11 @@ import { now, todayIn } from "@/lib/clock";
 import type { RunInput } from "./use-run";
 import type { RunWith } from "./run-with";
 import { tryAgainOn } from "../prepare/run-facts";
-import { openBesideRun, readRun } from "../record/run-replay";
+import { openBesideRun, readRun } from "@/server/snapshots/read-runs";
 
 export type RunSheet = {
   run: Run;
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   unit: Unit | undefined;
   part: Part | FilterSlot | undefined;
   slot: FilterSlot | undefined;
@@ -34,12 +37,12 @@ export type RunSheet = {
   today: PlainDate;
   photos: Photo[];
   /** After the run: how its job stands now, and the filter, where it is one. */
-  job: TaskStanding | undefined;
-  status: FilterStatus | undefined;
+  job: JobStatus | undefined;
+  status: FilterSummary | undefined;
   /** What the run wrote and what counts of it. */
   written: HistoryEvent[];
   /** What comes next: at the same machine first. */
-  next: TaskStanding | undefined;
+  next: JobStatus | undefined;
 };
 
 /** A job this near is offered next, days. */
@@ -48,23 +51,22 @@ const NEXT_WITHIN = 30;
 export async function runSheetOf(runId: string): Promise<RunSheet | null> {
   const { db } = await appStore();
   const found = await readRun(db, runId);
-  const book = found && (await homeBook(found.run.homeId));
-  if (!found || !book) return null;
+  const snapshot = found && (await homeSnapshot(found.run.homeId));
+  if (!found || !snapshot) return null;
   const { run, job: input, events, state } = found;
-  const unit = book.units.find(({ id }) => id === run.unitId);
-  const slot = book.slots.find(({ id }) => id === run.partId);
-  const part = slot ?? book.parts.find(({ id }) => id === run.partId);
+  const unit = snapshot.units.find(({ id }) => id === run.unitId);
+  const slot = snapshot.slots.find(({ id }) => id === run.partId);
+  const part = slot ?? snapshot.parts.find(({ id }) => id === run.partId);
   if ((run.unitId && !unit) || (run.partId && !part)) return null;
-  const today = todayIn(book.home.timeZone);
+  const today = todayIn(snapshot.home.timeZone);
   const place = { unitId: run.unitId ?? undefined, partId: run.partId ?? undefined };
-  const agenda = agendaNow(book, today);
+  const schedule = scheduleNow(snapshot, today);
   const own = taskId(place, run.taskKey);
   const isOver = run.endedAt !== null;
   const written = isOver ? await listEventsOfRun(db, runId) : [];
-  const gone = new Set(book.events.flatMap(({ corrects }) => corrects ?? []));
   return {
     run,
-    book,
+    snapshot,
     unit,
     part,
     slot,
@@ -79,29 +81,31 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     },
     today,
     photos: await listPhotosOfRun(db, runId),
-    job: agenda.find(({ task }) => task.id === own),
-    status: (slot && filterStatus(book, slot.id, today)) ?? undefined,
-    written: written.filter(({ id, kind }) => kind !== "withdrawn" && !gone.has(id)),
-    next: nextOf(agenda, own, unit, today),
+    job: schedule.find(({ task }) => task.id === own),
+    status: (slot && filterSummary(homeStatus(snapshot, today), slot.id)) ?? undefined,
+    written: written.filter(
+      ({ id, kind }) => kind !== "withdrawn" && !snapshot.history.isSuperseded(id),
+    ),
+    next: nextOf(schedule, own, unit, today),
   };
 }
 
-/** The most pressing job after this one that its doer may do: at the same machine, else anywhere. */
+/** The most pressing job after this one that the person at work may do: at the same machine, else anywhere. */
 function nextOf(
-  agenda: readonly TaskStanding[],
+  schedule: readonly JobStatus[],
   own: string,
   unit: Unit | undefined,
   today: PlainDate,
-): TaskStanding | undefined {
+): JobStatus | undefined {
   const until = addDays(today, NEXT_WITHIN);
-  const near = agenda
+  const near = schedule
     .filter(
       (job) =>
         job.task.id !== own &&
         job.task.who !== "licensed" &&
         job.due !== null &&
         job.due <= until &&
-        !isPutOff(job, today),
+        !isDeferred(job, today),
     )
     .sort(bySoonestDue);
   return near.find((job) => job.unit?.id === unit?.id) ?? near[0];
@@ -118,12 +122,12 @@ const todayWords = (today: PlainDate): string =>
 
 /** What the screen of a run knows beside the run. */
 export function runWith(sheet: RunSheet): RunWith {
-  const { run, book, unit, slot, today, photos } = sheet;
+  const { run, snapshot: book, unit, slot, today, photos } = sheet;
   const { home } = book;
   const named = (units: readonly Unit[]) =>
     units.map(({ id, name }) => ({ value: id, label: name }));
   const { consumables } = bringOf(run.procedure, { facts: run.facts, variant: run.variant });
-  const filters = [...standingsOf(book, today)].sort(
+  const filters = [...filterStatusesOf(book, today)].sort(
     (a, b) => (b.wear?.percentNow ?? 0) - (a.wear?.percentNow ?? 0),
   );
   return {

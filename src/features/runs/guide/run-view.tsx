@@ -10,7 +10,7 @@ import type { RunWith } from "./run-with";
 import { readSeen, type Typed } from "../step/seen";
 import { staysPress, thereAndBack } from "../way/there-and-back";
 import { FinishForm } from "../finish/finish-form";
-import { HoldScreen } from "../safety/hold-screen";
+import { SafetyStopScreen } from "../safety/hold-screen";
 import { PhotoPress, PhotoStrip } from "../pictures/photos";
 import { spokenOf, useReadAloud } from "./read-aloud";
 import { RunAsks, type Asking } from "./run-asks";
@@ -42,21 +42,21 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const camera = useRef<HTMLInputElement>(null);
   useWakeLock();
 
-  const { current, hold } = state;
+  const { current, safetyStop } = state;
   const here = `${current?.id ?? "finish"} ${state.round}`;
   const typed = filled.at === here ? filled.typed : {};
   const read = current ? readSeen(current, typed, known.system) : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
   const heldUp = current ? holdsUp(job, state, current, instant, input.beside) : null;
-  // Once the job counts there is nothing left to put off: what is open only has to be closed.
-  const isCounted = state.settled.some(({ step }) => step.renews);
+  // Once the job counts there is nothing left to defer: what is open only has to be closed.
+  const isCounted = state.completed.some(({ step }) => step.renews);
   const isOver = state.status !== "going";
   const way = thereAndBack(state);
   const moment: PhotoMoment =
     current?.photo ?? (way.leg === "up" || way.leg === "over" ? "after" : "before");
   const stepId = current?.id ?? "finish";
   const photos = state.photos.filter(({ photo }) => !removed.includes(photo));
-  const aloud = useReadAloud(current && !hold ? spokenOf(current) : null);
+  const aloud = useReadAloud(current && !safetyStop ? spokenOf(current) : null);
 
   // A finished run is the server's to show, once it has heard of the finish: asked before, it would
   // answer with the run still going, and nobody would ask again.
@@ -68,11 +68,11 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   useEffect(() => {
     heading.current?.focus({ preventScroll: true });
     window.scrollTo({ top: 0 });
-  }, [here, hold]);
+  }, [here, safetyStop]);
 
   const isMissing = read?.kind === "nothing" && !current?.recordIsOptional;
   const goOn = () => {
-    if (isOver || hold) return;
+    if (isOver || safetyStop) return;
     if (!current) return finish.current?.requestSubmit();
     if (heldUp === "licensed-only") return act({ kind: "handed-over", step: current.id });
     if (heldUp || !read) return;
@@ -91,7 +91,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const press: Record<RunKey, () => void> = {
     goOn,
     back: goBack,
-    staysOpen: () => current?.closes && !hold && setAsking("stays-open"),
+    staysOpen: () => current?.closes && !safetyStop && setAsking("stays-open"),
     measure: () =>
       document.querySelector<HTMLElement>("#step-record input, #step-record select")?.focus(),
     photo: () => camera.current?.click(),
@@ -136,9 +136,9 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               </button>
             </div>
           ))}
-          {hold ? (
-            <HoldScreen
-              hold={hold}
+          {safetyStop ? (
+            <SafetyStopScreen
+              safetyStop={safetyStop}
               heading={heading}
               contacts={known.contacts}
               rules={known.rules}
@@ -166,7 +166,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               onFinish={(values) => act({ kind: "finished", ...values })}
             />
           )}
-          {!hold && photos.length > 0 && (
+          {!safetyStop && photos.length > 0 && (
             <PhotoStrip
               homeId={known.homeId}
               photos={photos}
@@ -179,7 +179,9 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
       <RunAsks {...{ asking, state, known, act }} onClose={() => setAsking(null)} />
       <RunFoot
         goOnWords={goOnWords(state, heldUp, read, typed)}
-        canGoOn={!hold && !isOver && (heldUp === null || heldUp === "licensed-only") && !isMissing}
+        canGoOn={
+          !safetyStop && !isOver && (heldUp === null || heldUp === "licensed-only") && !isMissing
+        }
         onGoOn={goOn}
         canGoBack={state.undoes !== null && !isOver}
         onBack={goBack}
@@ -197,10 +199,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
             {aloud.isOn ? "Stop reading" : "Read aloud"}
           </FootPress>
         )}
-        {current?.closes && !hold && (
+        {current?.closes && !safetyStop && (
           <FootPress onPress={press.staysOpen}>{staysPress(state)}</FootPress>
         )}
-        {current && !state.turnedBack && !hold && !isCounted && (
+        {current && !state.aborted && !safetyStop && !isCounted && (
           <FootPress onPress={() => setAsking("not-possible")}>Not possible now</FootPress>
         )}
       </RunFoot>

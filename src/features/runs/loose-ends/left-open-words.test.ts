@@ -65,13 +65,13 @@ describe("what is left open, in words", () => {
 
   it("stays open on the way back until all of it is closed", () => {
     const job = jobOf(procedure("magnetic-full-clean")!);
-    const turned = event({
+    const aborted = event({
       kind: "turned-back",
       step: "bleed-open",
       reason: "missing",
       words: "no bleed key",
     });
-    const events = [...walk(job, { until: "bleed-open" }), turned];
+    const events = [...walk(job, { until: "bleed-open" }), aborted];
     const now = "2026-03-14T12:00:00Z";
     const left = (more: typeof events) =>
       leftOpenOf(endsOfHome(now, [], [{ job, state: replayRun(job, more) }]));

@@ -16,7 +16,7 @@ import {
   markRunEnded,
 } from "@/db/repositories/runs";
 import { now } from "@/lib/clock";
-import { listGoing } from "./loose-ends-queries";
+import { listGoing } from "@/server/snapshots/read-runs";
 
 const closing = z.object({ homeId: z.string(), endId: z.string() });
 

@@ -1,7 +1,7 @@
 import "server-only";
 import { dayIn } from "@/core/quantities/plain-date";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { listPhotosAt, type Photo } from "@/db/repositories/photos";
 
 /** So many are shown at a part; the rest stand with their runs. */
@@ -14,7 +14,7 @@ export async function photoPairsOf(
 ): Promise<{ id: string; day: string; photos: Photo[] }[]> {
   const { db } = await appStore();
   const photos = await listPhotosAt(db, place, MOST_SHOWN);
-  const timeZone = (await homeBook(homeId))?.home.timeZone ?? "Etc/UTC";
+  const timeZone = (await homeSnapshot(homeId))?.home.timeZone ?? "Etc/UTC";
   const dayOf = ({ addedAt }: Photo) => dayIn(timeZone, Date.parse(addedAt));
   const runs = new Map<string, Photo[]>();
   for (const photo of photos) {

@@ -72,14 +72,14 @@ export function StartForm({
             <div className="mt-4">
               <ChoiceField
                 label="Who does it"
-                name="doer"
+                name="qualification"
                 options={[
                   { value: "owner", label: "I do, without a licence" },
                   { value: "licensed", label: "A licensed person, here now" },
                 ]}
-                defaultValue={fields.value("doer") ?? "owner"}
+                defaultValue={fields.value("qualification") ?? "owner"}
                 hint="What only a licensed person may do is left to them."
-                error={fields.error("doer")}
+                error={fields.error("qualification")}
               />
             </div>
           )}
@@ -90,7 +90,7 @@ export function StartForm({
 }
 
 /** An honest no: noted, shown before the next time, and the due day left as it is. */
-export function PutOffForm({
+export function DeferralForm({
   action,
   initial,
   today,

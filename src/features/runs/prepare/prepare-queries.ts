@@ -1,5 +1,5 @@
 import "server-only";
-import { agendaNow } from "@/server/snapshots/agendas";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { procedure } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
 import {
@@ -14,13 +14,14 @@ import { replayRun } from "@/core/runs/run";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { addDays, dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
-import type { TaskStanding } from "@/core/scheduling/schedule";
-import type { FilterSlot, HomeBook, Part, Unit } from "@/core/inventory/inventory";
-import type { Answers } from "@/core/inventory/attribute";
+import type { JobStatus } from "@/core/scheduling/schedule";
+import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { Attributes } from "@/core/inventory/attribute";
 import { reachOf } from "@/core/inventory/reach";
 import { taskId } from "@/core/scheduling/task";
 import { appStore } from "@/db/app-store";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import {
   findLastRun,
   jobOfRun,
@@ -48,9 +49,9 @@ export type Way = {
 export type Check = { id: string; words: string; hint?: string };
 
 export type Prepare = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   today: PlainDate;
-  job: TaskStanding;
+  job: JobStatus;
   unit: Unit | undefined;
   part: Part | FilterSlot | undefined;
   slot: FilterSlot | undefined;
@@ -75,7 +76,7 @@ const wayName = ({ title }: Procedure, variant: string, isOneOfSeveral: boolean)
 
 /** Everything that may speak against a way today. */
 type Against = {
-  book: HomeBook;
+  snapshot: HomeSnapshot;
   unit: Unit | undefined;
   part: Part | FilterSlot | undefined;
   /** Jobs done today at the same air, and ways gone there. */
@@ -83,7 +84,7 @@ type Against = {
   waysToday: ReadonlySet<string>;
 };
 
-function waysOf(job: TaskStanding, against: Against): Way[] {
+function waysOf(job: JobStatus, against: Against): Way[] {
   return job.task.procedureIds.flatMap((id) => {
     const found = procedure(id);
     if (!found) return [];
@@ -110,7 +111,7 @@ type Variant = NonNullable<Procedure["variants"]>[number];
 function barredBy(
   { id, asks = [] }: Procedure,
   variant: Partial<Omit<Variant, "id">>,
-  { book, unit, part, done, waysToday }: Against,
+  { snapshot: book, unit, part, done, waysToday }: Against,
 ): string | null {
   const { neverAt, notSameDayAs = [], notSameDayWay = [] } = variant;
   // Machines of one air system usually drain through one line.
@@ -129,8 +130,8 @@ function barredBy(
   return bars[0] ?? null;
 }
 
-const answersOf = (part: Part | FilterSlot | undefined): Answers =>
-  part && "answers" in part ? part.answers : {};
+const answersOf = (part: Part | FilterSlot | undefined): Attributes =>
+  part && "attributes" in part ? part.attributes : {};
 
 /** What is known of the place already; undefined where nobody was asked yet. */
 function answerTo(
@@ -138,20 +139,20 @@ function answerTo(
   unit: Unit | undefined,
   part: Part | FilterSlot | undefined,
 ): string | undefined {
-  const own = of === "unit" ? unit?.answers[key] : answersOf(part)[key];
-  return own ?? (orOfUnit ? unit?.answers[orOfUnit] : undefined);
+  const own = of === "unit" ? unit?.attributes[key] : answersOf(part)[key];
+  return own ?? (orOfUnit ? unit?.attributes[orOfUnit] : undefined);
 }
 
 /** The ways that somebody went today at this air, by their runs: the record does not say which. */
-async function waysGoneToday(book: HomeBook, unit: Unit | undefined, today: PlainDate) {
+async function waysGoneToday(snapshot: HomeSnapshot, unit: Unit | undefined, today: PlainDate) {
   const { db } = await appStore();
-  const systems = new Map(book.units.map((each) => [each.id, each.systemId]));
+  const systems = new Map(snapshot.units.map((each) => [each.id, each.systemId]));
   const since = new Date(Date.parse(today) - 2 * DAY_MS).toISOString();
   const ways = new Set<string>();
-  for (const run of await listRunsSince(db, book.home.id, since)) {
+  for (const run of await listRunsSince(db, snapshot.home.id, since)) {
     if (systems.get(run.unitId ?? "") !== unit?.systemId) continue;
     const events = await listRunEvents(db, run.id);
-    const days = events.map(({ at }) => dayIn(book.home.timeZone, Date.parse(at)));
+    const days = events.map(({ at }) => dayIn(snapshot.home.timeZone, Date.parse(at)));
     if (days.includes(today)) ways.add(wayValue(run.procedureId, run.variant));
   }
   return ways;
@@ -164,20 +165,20 @@ export async function prepareOf(
   jobId: string,
   wanted: string | undefined,
 ): Promise<Prepare | null> {
-  const book = await homeBook(homeId);
-  if (!book) return null;
-  const today = todayIn(book.home.timeZone);
-  const job = agendaNow(book, today).find((each) => each.task.id === jobId);
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const job = scheduleNow(snapshot, today).find((each) => each.task.id === jobId);
   if (!job) return null;
   const unit = job.unit ?? undefined;
-  const slot = book.slots.find(({ id }) => id === job.task.partId);
-  const part = slot ?? book.parts.find(({ id }) => id === job.task.partId);
+  const slot = snapshot.slots.find(({ id }) => id === job.task.partId);
+  const part = slot ?? snapshot.parts.find(({ id }) => id === job.task.partId);
   const ways = waysOf(job, {
-    book,
+    snapshot,
     unit,
     part,
-    done: doneToday(book, unit, today),
-    waysToday: await waysGoneToday(book, unit, today),
+    done: doneToday(snapshot, unit, today),
+    waysToday: await waysGoneToday(snapshot, unit, today),
   });
   const { going, last } = await runsOf(homeId, job);
   const before = last && wayValue(last.procedureId, last.variant);
@@ -186,12 +187,12 @@ export async function prepareOf(
     ways.find(({ value, barred }) => value === before && !barred) ??
     ways.find(({ barred }) => !barred);
   if (!way) return null;
-  const asked = part && "answers" in part ? part : undefined;
-  const facts = factsOf(unit, slot, book.parts, asked, book.slots.length > 0);
+  const asked = part && "attributes" in part ? part : undefined;
+  const facts = factsOf(unit, slot, snapshot.parts, asked, snapshot.slots.length > 0);
   const setting: RunSetting = { facts, variant: way.variant };
   const { tools, consumables } = bringOf(way.procedure, setting);
   return {
-    book,
+    snapshot,
     today,
     job,
     unit,
@@ -206,16 +207,16 @@ export async function prepareOf(
     consumables: consumables.map((thing) =>
       thing === "the new filter" && slot ? `a new ${inSentence(slotTitle(slot))}` : thing,
     ),
-    checks: checksOf(book, way.procedure, { facts, unit, slot, today }),
+    checks: checksOf(snapshot, way.procedure, { facts, unit, slot, today }),
     lastTime: [
-      ...putOffLine(job, today),
-      ...(last ? await notesOf(last, today, book.home.timeZone) : []),
+      ...deferralLine(job, today),
+      ...(last ? await notesOf(last, today, snapshot.home.timeZone) : []),
     ],
     needsLicence: needsLicence(way.procedure) || job.task.who === "licensed",
   };
 }
 
-async function runsOf(homeId: string, { task }: TaskStanding) {
+async function runsOf(homeId: string, { task }: JobStatus) {
   const { db } = await appStore();
   const open = (await listOpenRuns(db, homeId)).find(
     (run) =>
@@ -239,12 +240,12 @@ async function notesOf(run: Run, today: PlainDate, timeZone: string): Promise<st
   return state.notes.map(({ words }) => `${day}: ${words}`);
 }
 
-const putOffLine = ({ putOff }: TaskStanding, today: PlainDate): string[] =>
-  putOff ? [`${dateWords(putOff.on, today)}, not possible: ${putOff.words}`] : [];
+const deferralLine = ({ deferral }: JobStatus, today: PlainDate): string[] =>
+  deferral ? [`${dateWords(deferral.on, today)}, not possible: ${deferral.words}`] : [];
 
 /** What has to be true before it is begun: of the job, of the place, of the day, of the household. */
 function checksOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   job: Procedure,
   {
     facts,
@@ -264,7 +265,7 @@ function checksOf(
   const isHigh = reached === "loft" || reached === "ladder";
   return [
     ...own,
-    ...(job.mildDay ? [{ id: "mild", ...mildCheck(book, job.mildDay, today) }] : []),
+    ...(job.mildDay ? [{ id: "mild", ...mildCheck(snapshot, job.mildDay, today) }] : []),
     ...(isOnRoof
       ? [
           {
@@ -284,13 +285,13 @@ function checksOf(
 }
 
 function mildCheck(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   mildDay: NonNullable<Procedure["mildDay"]>,
   today: PlainDate,
 ): { words: string; hint: string } {
   const isAfternoon = mildDay.at === "afternoon";
-  const { meanC, isObserved, isMild, from } = mildnessOf(book, mildDay, today);
-  const isUs = book.home.unitSystem === "us";
+  const { meanC, isObserved, isMild, from } = mildnessOf(snapshot, mildDay, today);
+  const isUs = snapshot.home.unitSystem === "us";
   // Figure and unit stay on one line.
   const degrees = (celsius: number) =>
     `${String(Math.round(fromCelsius(celsius, isUs ? "F" : "C"))).replace("-", "−")}\u00a0°${isUs ? "F" : "C"}`;

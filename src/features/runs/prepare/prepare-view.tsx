@@ -1,12 +1,12 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { DOER_WORDS } from "@/presentation/task-words";
+import { QUALIFICATION_WORDS } from "@/presentation/task-words";
 import { dateWords, inSentence } from "@/core/quantities/words";
 import type { FormView } from "@/ui/form";
 import type { Prepare, Way } from "./prepare-queries";
 import { readyOn } from "./prepare-queries";
 import { tryAgainOn } from "./run-facts";
-import { PutOffForm, StartForm } from "./prepare-forms";
+import { DeferralForm, StartForm } from "./prepare-forms";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
@@ -14,17 +14,17 @@ type Action = (state: FormView, form: FormData) => Promise<FormView>;
 export function PrepareView({
   ready,
   start,
-  putOff,
+  deferral,
   initial,
   shutOff,
 }: {
   ready: Prepare;
   start: Action;
-  putOff: Action;
+  deferral: Action;
   initial: FormView;
   shutOff: ReactNode;
 }) {
-  const { book, job, unit, part, way, ways, today, lastTime } = ready;
+  const { snapshot: book, job, unit, part, way, ways, today, lastTime } = ready;
   const where = [part?.place, unit?.access].filter(Boolean).join("; ");
   const back = readyOn(ready);
   return (
@@ -39,7 +39,7 @@ export function PrepareView({
           <strong>{way.handsOn} minutes at work</strong>
           {way.waiting > 0 && `, ${waitWords(way.waiting)}`}
           {back && `: back together ${dateWords(back, today)} at the earliest`}
-          {`. For ${DOER_WORDS[way.procedure.who].name}.`}
+          {`. For ${QUALIFICATION_WORDS[way.procedure.who].name}.`}
         </p>
         {lastTime.length > 0 && (
           <section
@@ -70,7 +70,12 @@ export function PrepareView({
             needsLicence={ready.needsLicence}
           />
         </section>
-        <PutOffForm action={putOff} initial={initial} today={today} tryAgain={tryAgainOn(today)} />
+        <DeferralForm
+          action={deferral}
+          initial={initial}
+          today={today}
+          tryAgain={tryAgainOn(today)}
+        />
       </div>
       <aside className="flex flex-col gap-5">
         {shutOff}
@@ -117,7 +122,7 @@ function waitWords(minutes: number): string {
 }
 
 /** Schools beside each other: the address names the one that is followed. */
-function Ways({ ready: { ways, way, book, job } }: { ready: Prepare }) {
+function Ways({ ready: { ways, way, snapshot: book, job } }: { ready: Prepare }) {
   return (
     <nav aria-label="Ways to do it" className="mt-5">
       <h2 className="text-xl">Which way</h2>

@@ -1,23 +1,27 @@
+import type { HistoryEvent } from "@/core/history/history-event";
+import { HistoryRecord } from "@/core/history/history-record";
 import { procedure, PROCEDURES } from "@/content/procedures/library";
 import { plainDate } from "@/core/quantities/plain-date";
-import { book, today } from "../../../../tests/demo-book";
+import { snapshot, today } from "../../../../tests/demo-snapshot";
 import { doneToday, factsOf, mildnessOf, needsLicence, tryAgainOn } from "./run-facts";
 import { spokenOf } from "../guide/read-aloud";
 
-const unitAt = (id: string) => book.units.find((unit) => unit.id === id)!;
-const slotAt = (id: string) => book.slots.find((slot) => slot.id === id)!;
+const unitAt = (id: string) => snapshot.units.find((unit) => unit.id === id)!;
+const slotAt = (id: string) => snapshot.slots.find((slot) => slot.id === id)!;
 
 describe("what is true of a place", () => {
   it("decides its steps: arrow unknown, size never measured, a light to reset", () => {
     const slot = { ...slotAt("cellar-filter"), direction: "unknown" as const, indicator: true };
     const unmeasured = { ...slot, opening: undefined, measured: undefined };
-    expect(factsOf(unitAt("cellar-furnace"), unmeasured, book.parts)).toEqual([
+    expect(factsOf(unitAt("cellar-furnace"), unmeasured, snapshot.parts)).toEqual([
       "direction-unknown",
       "size-unknown",
       "has-indicator",
     ]);
     const measured = { ...slot, opening: { text: "20x20x1", mm: { w: 508, h: 508, d: 25.4 } } };
-    expect(factsOf(unitAt("cellar-furnace"), measured, book.parts)).not.toContain("size-unknown");
+    expect(factsOf(unitAt("cellar-furnace"), measured, snapshot.parts)).not.toContain(
+      "size-unknown",
+    );
   });
 
   it("looks for the blower with the power off where its door stops it", () => {
@@ -27,28 +31,28 @@ describe("what is true of a place", () => {
       direction: "unknown" as const,
       slotPlace: "blower-compartment" as const,
     };
-    expect(book.parts.some((part) => part.unitId === unit.id && part.kind === "door-switch")).toBe(
-      true,
-    );
-    const facts = factsOf(unit, slot, book.parts);
+    expect(
+      snapshot.parts.some((part) => part.unitId === unit.id && part.kind === "door-switch"),
+    ).toBe(true);
+    const facts = factsOf(unit, slot, snapshot.parts);
     expect(facts).toContain("direction-behind-door");
     expect(facts).not.toContain("direction-unknown");
-    expect(factsOf(unit, { ...slot, direction: "either" }, book.parts)).not.toContain(
+    expect(factsOf(unit, { ...slot, direction: "either" }, snapshot.parts)).not.toContain(
       "direction-behind-door",
     );
   });
 
   it("knows a sealed heating from one open to a header tank", () => {
-    const boiler = { ...unitAt("cellar-furnace"), kind: "boiler", answers: {} };
+    const boiler = { ...unitAt("cellar-furnace"), kind: "boiler", attributes: {} };
     expect(factsOf(boiler, undefined, [])).toEqual(["sealed-system"]);
-    const open = { ...boiler, answers: { water: "header-tank" } };
+    const open = { ...boiler, attributes: { water: "header-tank" } };
     expect(factsOf(open, undefined, [])).toEqual(["header-tank"]);
     expect(factsOf(undefined, undefined, [])).toEqual([]);
   });
 });
 
 describe("whether a day is mild enough", () => {
-  const usual = { ...book, actuals: [] };
+  const usual = { ...snapshot, actuals: [] };
 
   it("goes by the normals where nothing was noted of late, and names the day from which it is", () => {
     // Halfway through March −1, through April 7: 5 °C come three quarters of the way, on 7 April.
@@ -73,7 +77,10 @@ describe("whether a day is mild enough", () => {
   });
 
   it("goes by the day that was noted, while that is fresh", () => {
-    const noted = (date: string) => ({ ...book, actuals: [{ date: plainDate(date), meanC: 9 }] });
+    const noted = (date: string) => ({
+      ...snapshot,
+      actuals: [{ date: plainDate(date), meanC: 9 }],
+    });
     expect(mildnessOf(noted("2026-03-13"), { leastC: 5 }, today)).toMatchObject({
       meanC: 9,
       isObserved: true,
@@ -86,7 +93,7 @@ describe("whether a day is mild enough", () => {
 describe("around a job", () => {
   it("knows what was done today at the same air, and not what was withdrawn", () => {
     const unit = unitAt("cellar-furnace");
-    const coil = book.parts.find(
+    const coil = snapshot.parts.find(
       ({ unitId, kind }) => unitId === unit.id && kind === "evaporator-coil",
     )!;
     const done = {
@@ -98,7 +105,10 @@ describe("around a job", () => {
       date: today,
       recordedAt: "2026-03-14T08:00:00Z",
     };
-    const with_ = (...events: (typeof book)["events"]) => ({ ...book, events });
+    const with_ = (...events: HistoryEvent[]) => ({
+      ...snapshot,
+      history: new HistoryRecord(events),
+    });
     expect(doneToday(with_(done), unit, today)).toEqual(new Set(["evaporator-coil:clean"]));
     expect(doneToday(with_(done), unitAt("loft-ventilator"), today).size).toBe(0);
     const withdrawn = { ...done, id: "not", kind: "withdrawn" as const, corrects: "coil" };

@@ -1,7 +1,8 @@
 import type { JobFact, Procedure } from "@/core/runs/procedure";
 import { normalOn } from "@/core/climate/climate";
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, HomeBook, Part, Unit } from "@/core/inventory/inventory";
+import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 /** What is true of the place a job is done at: the slot or part, its machine, what else is in that. */
 export function factsOf(
@@ -16,7 +17,7 @@ export function factsOf(
   // Behind a door with a switch the blower stands still while one looks.
   const isBehindDoor = slot?.slotPlace === "blower-compartment" && has("door-switch");
   const isUnknown = slot?.direction === "unknown";
-  const water = part?.answers["system"] ?? unit?.answers["water"];
+  const water = part?.attributes["system"] ?? unit?.attributes["water"];
   const isWet = unit?.kind === "boiler" || part?.kind === "magnetic-filter";
   const facts: [boolean | undefined, JobFact][] = [
     [isUnknown && !isBehindDoor, "direction-unknown"],
@@ -27,7 +28,7 @@ export function factsOf(
     [slot && slot.filterCount > 1, "bank"],
     [water === "header-tank", "header-tank"],
     [isWet && water !== "header-tank", "sealed-system"],
-    [part?.answers["top"] === "off", "top-comes-off"],
+    [part?.attributes["top"] === "off", "top-comes-off"],
     [hasFilters, "has-filters"],
   ];
   return facts.flatMap(([isSo, fact]) => (isSo ? [fact] : []));
@@ -47,12 +48,12 @@ export type Mildness = {
 
 /** Whether a day is likely to be as warm as a job wants it. */
 export function mildnessOf(
-  book: HomeBook,
+  snapshot: HomeSnapshot,
   { leastC, at }: Pick<NonNullable<Procedure["mildDay"]>, "leastC" | "at">,
   today: PlainDate,
 ): Mildness {
-  const { climate } = book.home;
-  const seen = book.actuals.at(-1);
+  const { climate } = snapshot.home;
+  const seen = snapshot.actuals.at(-1);
   const isObserved = seen !== undefined && daysFrom(seen.date, today) <= OBSERVED_DAYS;
   const { dailyRangeC } = climate;
   // An afternoon is warmer than its day’s mean by half of what the day ranges over.
@@ -70,23 +71,25 @@ export function mildnessOf(
 }
 
 /** Jobs of the same air that were done on this day, as `kind of part:key`. */
-export function doneToday(book: HomeBook, unit: Unit | undefined, today: PlainDate): Set<string> {
-  const kinds = new Map(book.parts.map((part) => [part.id, part.kind]));
-  const systems = new Map(book.units.map((each) => [each.id, each.systemId]));
-  const gone = new Set(book.events.flatMap(({ corrects }) => corrects ?? []));
+export function doneToday(
+  snapshot: HomeSnapshot,
+  unit: Unit | undefined,
+  today: PlainDate,
+): Set<string> {
+  const kinds = new Map(snapshot.parts.map((part) => [part.id, part.kind]));
+  const systems = new Map(snapshot.units.map((each) => [each.id, each.systemId]));
   return new Set(
-    book.events.flatMap(({ id, kind, date, unitId, partId, taskKey }) =>
-      kind === "done" &&
-      date === today &&
-      !gone.has(id) &&
-      systems.get(unitId ?? "") === unit?.systemId
-        ? [`${kinds.get(partId ?? "")}:${taskKey}`]
-        : [],
-    ),
+    snapshot.history
+      .ofKind("done")
+      .flatMap(({ date, unitId, partId, taskKey }) =>
+        date === today && systems.get(unitId ?? "") === unit?.systemId
+          ? [`${kinds.get(partId ?? "")}:${taskKey}`]
+          : [],
+      ),
   );
 }
 
-/** When a job put off is usually tried again, days. */
+/** When a deferred job is usually tried again, days. */
 const TRY_AGAIN_DAYS = 7;
 export const tryAgainOn = (today: PlainDate): PlainDate => addDays(today, TRY_AGAIN_DAYS);
 

@@ -1,10 +1,11 @@
+import { JOBS } from "@/content/default-tasks";
 import "server-only";
 import { tasksOf } from "@/core/scheduling/home-tasks";
 import { procedure } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
-import { homeBook } from "@/db/home-book";
+import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type JobPlace = { jobId: string; words: string };
 
@@ -13,14 +14,14 @@ export async function jobOf(
   homeId: string,
   procedureId: string,
 ): Promise<{ job: Procedure; places: JobPlace[] } | null> {
-  const book = await homeBook(homeId);
+  const snapshot = await homeSnapshot(homeId);
   const job = procedure(procedureId);
-  if (!book || !job) return null;
-  const places = tasksOf(book)
+  if (!snapshot || !job) return null;
+  const places = tasksOf(snapshot, JOBS)
     .filter((task) => !task.isOff && task.procedureIds.includes(procedureId))
     .map((task) => {
-      const unit = book.units.find(({ id }) => id === task.unitId);
-      const slot = book.slots.find(({ id }) => id === task.partId);
+      const unit = snapshot.units.find(({ id }) => id === task.unitId);
+      const slot = snapshot.slots.find(({ id }) => id === task.partId);
       const what = slot ? slotTitle(slot) : inSentence(task.name);
       return { jobId: task.id, words: unit ? `${unit.name}: ${what}` : task.name };
     });

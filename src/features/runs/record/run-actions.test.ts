@@ -9,9 +9,9 @@ import { event } from "../../../../tests/run-events";
 import type { Store } from "@/db/client";
 import { insertPart } from "@/db/repositories/parts";
 import { prepareOf, readyOn } from "../prepare/prepare-queries";
-import { putOff, startRun } from "./run-actions";
+import { deferJob, startRun } from "./run-actions";
 import { recordRunEvents } from "./run-record";
-import { readRun } from "./run-replay";
+import { readRun } from "@/server/snapshots/read-runs";
 import { runSheetOf, runWith } from "../guide/run-queries";
 
 jest.mock("next/navigation", () => jest.requireActual("../../../../tests/acting").navigation);
@@ -58,7 +58,7 @@ describe("before a job", () => {
       nothingSent,
       form,
     );
-    expect(alone.errors["doer"]).toContain("roof is safely reached");
+    expect(alone.errors["qualification"]).toContain("roof is safely reached");
     expect(roof.consumables[0]).toMatch(/^a new filter bank 4 × /);
     const loft = await prepareOf(HOME, "loft-ventilator-recovery-core.wash", undefined);
     expect(loft?.checks.map(({ id }) => id)).toEqual([
@@ -148,7 +148,7 @@ async function kilnLine(store: Store): Promise<string> {
     unitId: "kiln-furnace",
     kind,
     name: kind,
-    answers: {},
+    attributes: {},
   });
   await store.write(async (tx) => {
     await insertPart(tx, part("kiln-line", "condensate-line"), "2025-01-01T00:00:00Z");
@@ -170,7 +170,7 @@ describe("a start", () => {
     expect(answer.values["check-hose"]).toEqual(["on"]);
   });
 
-  it("keeps the procedure as it is now, its way and its doer, and is one however often it is pressed", async () => {
+  it("keeps the procedure as it is now, its way and who may do it, and is one however often it is pressed", async () => {
     const start = async () =>
       landing(
         startRun(
@@ -178,7 +178,7 @@ describe("a start", () => {
           COIL,
           "rinse-outdoor-coil.foam",
           nothingSent,
-          await ticked(COIL, { doer: "licensed", "ask-top": "off" }),
+          await ticked(COIL, { qualification: "licensed", "ask-top": "off" }),
         ),
       );
     const to = await start();
@@ -189,7 +189,7 @@ describe("a start", () => {
       unitId: "yard-condenser",
       taskKey: "clean",
       variant: "foam",
-      doer: "licensed",
+      qualification: "licensed",
       isolator: "disconnect-out",
     });
     expect(run.procedure.id).toBe("rinse-outdoor-coil");
@@ -213,7 +213,7 @@ describe("a start", () => {
     expect(known.places.alarms).toHaveLength(4);
     expect(known.hasGas).toBe(true);
     // The hardest-worked filter first.
-    const first = sheet.book.slots.find(({ id }) => id === known.places.filters[0]!.value);
+    const first = sheet.snapshot.slots.find(({ id }) => id === known.places.filters[0]!.value);
     expect(first).toBeDefined();
   });
 
@@ -230,7 +230,7 @@ describe("a start", () => {
     await recordRunEvents(store, to.replace("/runs/", ""), given, new Date("2026-03-14T08:30:00Z"));
     const next = await ready(LINE);
     expect(next.lastTime).toEqual(["Sat 14 Mar: the brush is too short"]);
-    // The school is remembered.
+    // The strategy is remembered.
     expect(next.way.variant).toBe("vinegar");
   });
 });
@@ -238,7 +238,7 @@ describe("a start", () => {
 describe("a job put off before it was begun", () => {
   it("asks for a day to come, keeps what was typed, and needs no words once a reason is chosen", async () => {
     const form = formOf({ reason: "weather", words: "no", until: "2026-03-01" });
-    const answer = await putOff(HOME, LINE, nothingSent, form);
+    const answer = await deferJob(HOME, LINE, nothingSent, form);
     expect(Object.keys(answer.errors)).toEqual(["until"]);
     expect(answer.values["words"]).toEqual(["no"]);
   });
@@ -246,19 +246,19 @@ describe("a job put off before it was begun", () => {
   it("is said before the next time, and stays due as it was", async () => {
     const before = (await ready(LINE)).job.due;
     const form = formOf({ reason: "missing", words: "no brush that long", until: "2026-03-20" });
-    expect(await landing(putOff(HOME, LINE, nothingSent, form))).toBe(`/homes/${HOME}`);
+    expect(await landing(deferJob(HOME, LINE, nothingSent, form))).toBe(`/homes/${HOME}`);
     const { job, lastTime } = await ready(LINE);
     expect(job.due).toBe(before);
-    expect(job.putOff).toMatchObject({ until: "2026-03-20", words: "no brush that long" });
+    expect(job.deferral).toMatchObject({ until: "2026-03-20", words: "no brush that long" });
     expect(lastTime[0]).toBe("Sat 14 Mar, not possible: no brush that long");
   });
 
   it("leads back instead where something of it is open", async () => {
     const job = "loft-ventilator-recovery-core.wash";
     const form = formOf({ reason: "weather", words: "", until: "2026-03-20" });
-    expect(await landing(putOff(HOME, job, nothingSent, form))).toBe("/runs/demo-core-run");
+    expect(await landing(deferJob(HOME, job, nothingSent, form))).toBe("/runs/demo-core-run");
     const { state } = (await readRun(demo.store.db, "demo-core-run"))!;
-    expect(state.turnedBack).toMatchObject({ reason: "weather", words: "The weather" });
+    expect(state.aborted).toMatchObject({ reason: "weather", words: "The weather" });
     expect(state.ends.open.length).toBeGreaterThan(3);
   });
 });

@@ -7,7 +7,7 @@ import { NOT_POSSIBLE } from "@/core/runs/run-event";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { notPossibleWords } from "@/presentation/run-words";
 import type { PlaceAsk } from "@/core/runs/procedure";
-import type { Answers } from "@/core/inventory/attribute";
+import type { Attributes } from "@/core/inventory/attribute";
 import { isRoofWork } from "@/core/inventory/reach";
 import { isolatorOf } from "@/core/inventory/inventory";
 import { appStore } from "@/db/app-store";
@@ -22,7 +22,7 @@ import { fieldsOf, invalid, isDay, readDay, refused, singles, type FormState } f
 import { leadOn } from "@/lib/lead-on";
 import { prepareOf } from "../prepare/prepare-queries";
 import { recordRunEvents } from "./run-record";
-import { readRun } from "./run-replay";
+import { readRun } from "@/server/snapshots/read-runs";
 
 const NOT_TICKED = "Tick it once it is so, or say below what is in the way.";
 
@@ -38,21 +38,24 @@ export async function startRun(
   const ready = await prepareOf(homeId, jobId, wayValue);
   if (!ready) redirect(`/homes/${homeId}`);
   const { way, job, unit, part, asks } = ready;
-  const doer = fields["doer"]?.[0] === "licensed" ? "licensed" : "owner";
+  const qualification = fields["qualification"]?.[0] === "licensed" ? "licensed" : "owner";
   const errors: Record<string, string> = {};
   for (const { id } of ready.checks) if (!fields[`check-${id}`]) errors[`check-${id}`] = NOT_TICKED;
   if (way.value !== wayValue || way.barred)
     errors["form"] = way.barred ?? "That way is not open today.";
-  if ((way.procedure.who === "licensed" || job.task.who === "licensed") && doer === "owner")
-    errors["doer"] = isRoofWork(unit)
+  if (
+    (way.procedure.who === "licensed" || job.task.who === "licensed") &&
+    qualification === "owner"
+  )
+    errors["qualification"] = isRoofWork(unit)
       ? "Work on a roof is for licensed or building staff, until its unit says the roof is safely reached."
       : "This is licensed work: have it done by somebody who may.";
-  const answers = answersTo(asks, fields, errors);
+  const attributes = answersTo(asks, fields, errors);
   if (Object.keys(errors).length > 0) return refused(previous, fields, errors);
 
   const store = await appStore();
   if (asks.length > 0)
-    await store.write((tx) => keepAnswers(tx, homeId, asks, answers, unit?.id, part?.id));
+    await store.write((tx) => keepAnswers(tx, homeId, asks, attributes, unit?.id, part?.id));
   // What was just answered may decide the steps, or bar the way.
   const known = await prepareOf(homeId, jobId, wayValue);
   if (!known || known.way.value !== wayValue || known.way.barred)
@@ -87,7 +90,7 @@ export async function startRun(
       procedure: way.procedure,
       facts,
       variant: way.variant,
-      doer,
+      qualification,
       isolator: unit ? isolatorOf(unit) : ("switch-off" as const),
       startedAt,
       endedAt: null,
@@ -104,14 +107,14 @@ function answersTo(
   asks: readonly PlaceAsk[],
   fields: Record<string, string[]>,
   errors: Record<string, string>,
-): Answers {
-  const answers: Answers = {};
+): Attributes {
+  const attributes: Attributes = {};
   for (const { key, options } of asks) {
     const chosen = options.find(({ value }) => value === fields[`ask-${key}`]?.[0]);
-    if (chosen) answers[key] = chosen.value;
+    if (chosen) attributes[key] = chosen.value;
     else errors[`ask-${key}`] = "Choose what is so: it is asked once.";
   }
-  return answers;
+  return attributes;
 }
 
 /** Remembers what was answered where it belongs: at the part, or at its unit. */
@@ -119,21 +122,21 @@ async function keepAnswers(
   tx: Tx,
   homeId: string,
   asks: readonly PlaceAsk[],
-  answers: Answers,
+  attributes: Attributes,
   unitId: string | undefined,
   partId: string | undefined,
 ): Promise<void> {
-  const of = (where: PlaceAsk["of"]): Answers =>
+  const of = (where: PlaceAsk["of"]): Attributes =>
     Object.fromEntries(
-      asks.flatMap((ask) => (ask.of === where ? [[ask.key, answers[ask.key]!] as const] : [])),
+      asks.flatMap((ask) => (ask.of === where ? [[ask.key, attributes[ask.key]!] as const] : [])),
     );
   const part = (await listParts(tx, homeId)).find(({ id }) => id === partId);
-  if (part) await updatePart(tx, { ...part, answers: { ...part.answers, ...of("part") } });
+  if (part) await updatePart(tx, { ...part, attributes: { ...part.attributes, ...of("part") } });
   const unit = (await listUnits(tx, homeId)).find(({ id }) => id === unitId);
-  if (unit) await updateUnit(tx, { ...unit, answers: { ...unit.answers, ...of("unit") } });
+  if (unit) await updateUnit(tx, { ...unit, attributes: { ...unit.attributes, ...of("unit") } });
 }
 
-const putOffForm = (today: PlainDate) =>
+const deferralForm = (today: PlainDate) =>
   z
     .object({
       reason: z.enum(NOT_POSSIBLE, { error: "Choose what comes nearest." }),
@@ -152,9 +155,9 @@ const putOffForm = (today: PlainDate) =>
 
 /**
  * That a job is not possible now. Where it was begun and something is open, it is not simply put
- * off: its run is turned back, and leads to what has to be closed.
+ * off: its run is aborted, and leads to what has to be closed.
  */
-export async function putOff(
+export async function deferJob(
   homeId: string,
   jobId: string,
   previous: FormState,
@@ -163,7 +166,7 @@ export async function putOff(
   const fields = fieldsOf(form);
   const ready = await prepareOf(homeId, jobId, undefined);
   if (!ready) redirect(`/homes/${homeId}`);
-  const parsed = putOffForm(ready.today).safeParse(singles(fields));
+  const parsed = deferralForm(ready.today).safeParse(singles(fields));
   if (!parsed.success) return invalid(previous, fields, parsed.error);
   const { reason, words, until } = parsed.data;
   const { task } = ready.job;

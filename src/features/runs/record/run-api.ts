@@ -2,7 +2,7 @@ import { z } from "zod";
 import { runEventSchema } from "@/core/runs/run-event";
 import { appStore } from "@/db/app-store";
 import { now } from "@/lib/clock";
-import { readRun } from "./run-replay";
+import { readRun } from "@/server/snapshots/read-runs";
 import { recordRunEvents, type Refused } from "./run-record";
 
 /** So many events at most come at once; a device that has more sends them in several batches. */

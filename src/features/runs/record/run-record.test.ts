@@ -1,10 +1,10 @@
 import { procedure } from "@/content/procedures/library";
 import type { RunEvent } from "@/core/runs/run-event";
-import { effectiveHistory } from "@/core/history/effective-history";
+import { HistoryRecord } from "@/core/history/history-record";
 import { isolatorOf } from "@/core/inventory/inventory";
 import type { Store } from "@/db/client";
 import { listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
-import { readHomeBook } from "@/db/repositories/home-book";
+import { readHome } from "@/server/snapshots/read-home";
 import { listSlots, updateSlot } from "@/db/repositories/parts";
 import {
   findLastRun,
@@ -22,7 +22,7 @@ import { event, walk } from "../../../../tests/run-events";
 import { openDemoStore, type DemoStore } from "../../../../tests/demo-store";
 import { factsOf } from "../prepare/run-facts";
 import { recordRunEvents } from "./run-record";
-import { readRun } from "./run-replay";
+import { readRun } from "@/server/snapshots/read-runs";
 import { endsOfHome } from "@/core/runs/home-ends";
 import { postRunEvents } from "./run-api";
 import { thereAndBack } from "../way/there-and-back";
@@ -53,7 +53,7 @@ async function begin(
   key = RENEW,
   variant?: string,
 ): Promise<string> {
-  const { book } = (await readHomeBook(store.db, HOME))!;
+  const { snapshot: book } = (await readHome(store.db, HOME))!;
   const slot = book.slots.find(({ id }) => id === place.partId);
   const part = slot ?? book.parts.find(({ id }) => id === place.partId);
   const unit = book.units.find(({ id }) => id === (place.unitId ?? part?.unitId));
@@ -72,7 +72,7 @@ async function begin(
       procedure: job,
       facts: factsOf(unit, slot, book.parts),
       variant: variant ?? usualVariant(job),
-      doer: "owner",
+      qualification: "owner",
       isolator: unit ? isolatorOf(unit) : "switch-off",
       startedAt: "2026-03-14T09:00:00.000Z",
       endedAt: null,
@@ -86,8 +86,9 @@ const record = (runId: string, events: RunEvent[], now = NOW) =>
   recordRunEvents(store, runId, events, now);
 const finished = (more: object = {}) => event({ kind: "finished", ...more });
 const historyOf = async (partId: string) =>
-  effectiveHistory(await listEventsOfPart(store.db, partId));
-const ofRun = async (runId: string) => effectiveHistory(await listEventsOfRun(store.db, runId));
+  new HistoryRecord(await listEventsOfPart(store.db, partId)).counted;
+const ofRun = async (runId: string) =>
+  new HistoryRecord(await listEventsOfRun(store.db, runId)).counted;
 
 describe("what a device sends", () => {
   it("is kept in order, once, however often it comes", async () => {
@@ -172,7 +173,7 @@ describe("what a device sends", () => {
     // Six devices do the same four steps, each under names of its own.
     await Promise.all(Array.from({ length: 6 }, () => record(runId, walk(job, { until: "look" }))));
     const { state, events } = (await readRun(store.db, runId))!;
-    expect(state.settled.map(({ step }) => step.id)).toEqual([
+    expect(state.completed.map(({ step }) => step.id)).toEqual([
       "new-one-at-hand",
       "check-new",
       "power-off",
@@ -206,7 +207,7 @@ describe("what a device sends", () => {
     const { state } = (await readRun(store.db, runId))!;
     expect(state.current).toBeNull();
     expect(state.notes).toHaveLength(30);
-    const ids = state.settled.map(({ step }) => step.id);
+    const ids = state.completed.map(({ step }) => step.id);
     expect(new Set(ids).size).toBe(ids.length);
     await record(runId, [event({ kind: "finished" })]);
     expect((await ofRun(runId)).map(({ kind }) => kind)).toEqual(["look", "fitted"]);
@@ -303,14 +304,14 @@ describe("a finish", () => {
   it("of a job put off says why and until when, and renews nothing", async () => {
     const runId = await change("gallery-bank");
     const job = await jobAt(runId);
-    const turned = event({
+    const aborted = event({
       kind: "turned-back",
       step: "new-one-in",
       reason: "wrong-size",
       words: "it is an inch too deep",
       until: "2026-03-21",
     });
-    const back = walk(job, { from: [...walk(job, { until: "new-one-in" }), turned] });
+    const back = walk(job, { from: [...walk(job, { until: "new-one-in" }), aborted] });
     await record(runId, [...back, finished()]);
     expect(
       (await ofRun(runId)).map(({ kind, words, until, taskKey }) => [kind, words, until, taskKey]),

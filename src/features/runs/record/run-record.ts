@@ -4,15 +4,16 @@ import { readSize } from "@/core/quantities/size";
 import { replayRun } from "@/core/runs/run";
 import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
 import type { RunEvent } from "@/core/runs/run-event";
-import { effectiveHistory } from "@/core/history/effective-history";
-import { fittingOf } from "@/core/history/replacement";
-import type { Answers } from "@/core/inventory/attribute";
-import type { FilterSlot, HistoryEvent } from "@/core/inventory/inventory";
+import { HistoryRecord } from "@/core/history/history-record";
+import { replacementOf } from "@/core/history/replacement";
+import type { Attributes } from "@/core/inventory/attribute";
+import type { FilterSlot } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import {
   countedStep,
   doneEntry,
   endsLeft,
-  putOffEntry,
+  deferralEntry,
   seenEntries,
   wordsOf,
   type RunWhere,
@@ -33,7 +34,7 @@ import {
   type Run,
 } from "@/db/repositories/runs";
 import { listUnits } from "@/db/repositories/units";
-import { openBesideRun, readRun } from "./run-replay";
+import { openBesideRun, readRun } from "@/server/snapshots/read-runs";
 
 /** A device's clock may be this far off before what it says is not believed, ms. */
 const MOST_CLOCK_ERROR_MS = 86_400_000;
@@ -130,16 +131,16 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   const { run, job, before, state } = step;
   if (before.status !== "going" && state.status === "going") return takeBack(tx, run, now);
   const isOver = before.status === "going" && state.status !== "going";
-  const { hold } = state;
-  const heldBy = hold && "event" in hold ? hold.event : undefined;
-  const isNewHold = heldBy !== undefined && before.hold?.at !== hold?.at;
-  if (!isOver && !isNewHold) return;
+  const { safetyStop } = state;
+  const heldBy = safetyStop && "event" in safetyStop ? safetyStop.event : undefined;
+  const isNewSafetyStop = heldBy !== undefined && before.safetyStop?.at !== safetyStop?.at;
+  if (!isOver && !isNewSafetyStop) return;
   const home = await findHome(tx, run.homeId);
   if (!home) return;
   const slots = await listSlots(tx, run.homeId);
   const where = await whereOf(tx, run, home.timeZone, slots, now.toISOString());
   // A reading that means stop is on record at once: nobody may come back to finish the run.
-  if (isNewHold)
+  if (isNewSafetyStop)
     await append(
       tx,
       run,
@@ -149,11 +150,11 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   await markRunEnded(tx, run.id, now.toISOString());
   if (state.status !== "finished") return;
   const slot = slots.find((each) => each.id === run.partId);
-  const putOff = putOffEntry(state, where);
+  const deferral = deferralEntry(state, where);
   await append(tx, run, [
     ...seenEntries(state, where),
     ...(await workEntries(tx, state, where, slot)),
-    ...(putOff ? [putOff] : []),
+    ...(deferral ? [deferral] : []),
   ]);
   await learn(tx, state, run, slot);
   for (const end of endsLeft(job, state))
@@ -170,7 +171,7 @@ async function whereOf(
   const units = await listUnits(tx, run.homeId);
   const parts = await listParts(tx, run.homeId);
   const itemBefore = run.partId
-    ? effectiveHistory(await listEventsOfPart(tx, run.partId)).findLast(
+    ? new HistoryRecord(await listEventsOfPart(tx, run.partId)).counted.findLast(
         (event) => event.itemId !== undefined,
       )?.itemId
     : undefined;
@@ -209,7 +210,7 @@ async function workEntries(
     runId: where.runId,
     ...(words ? { words } : {}),
   };
-  const { event, item } = fittingOf(slot, ids, happened, where.itemBefore);
+  const { event, item } = replacementOf(slot, ids, happened, where.itemBefore);
   if (item) await insertItem(tx, item);
   const { minutes, costMinor } = state.finish ?? {};
   return [
@@ -223,11 +224,10 @@ async function workEntries(
 
 /** Adds what the run has not added yet; what was taken back comes under a new name. */
 async function append(tx: Tx, run: Run, entries: readonly HistoryEvent[]): Promise<void> {
-  const known = await listEventsOfRun(tx, run.id);
-  const ids = new Set(known.map(({ id }) => id));
-  const gone = new Set(known.flatMap(({ corrects }) => corrects ?? []));
+  const written = new HistoryRecord(await listEventsOfRun(tx, run.id));
+  const ids = new Set(written.entries.map(({ id }) => id));
   const isThere = (id: string) =>
-    known.some((each) => (each.id === id || each.id.startsWith(`${id}~`)) && !gone.has(each.id));
+    written.counted.some((each) => each.id === id || each.id.startsWith(`${id}~`));
   const fresh = entries
     .filter(({ id }) => !isThere(id))
     .map((event) => (ids.has(event.id) ? { ...event, id: `${event.id}~${randomUUID()}` } : event));
@@ -239,23 +239,20 @@ async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
   await markRunEnded(tx, run.id, null);
   await unlearn(tx, run);
   const recordedAt = now.toISOString();
-  const written = await listEventsOfRun(tx, run.id);
-  const gone = new Set(written.flatMap(({ corrects }) => corrects ?? []));
+  const written = new HistoryRecord(await listEventsOfRun(tx, run.id));
   await appendEvents(
     tx,
     run.homeId,
-    written
-      .filter(({ id, kind }) => kind !== "withdrawn" && !gone.has(id))
-      .map(({ id, unitId, partId, date }): HistoryEvent => ({
-        id: randomUUID(),
-        kind: "withdrawn",
-        corrects: id,
-        unitId,
-        partId,
-        date,
-        recordedAt,
-        runId: run.id,
-      })),
+    written.counted.map(({ id, unitId, partId, date }): HistoryEvent => ({
+      id: randomUUID(),
+      kind: "withdrawn",
+      corrects: id,
+      unitId,
+      partId,
+      date,
+      recordedAt,
+      runId: run.id,
+    })),
   );
   const log = (await listEndEntries(tx, run.homeId)).filter((entry) => entry.runId === run.id);
   for (const entry of log.filter(({ action }) => action === "open"))
@@ -284,17 +281,17 @@ async function learn(
   const after = keptWords(state);
   if (!part || Object.keys(after).length === 0) return;
   const before = Object.fromEntries(
-    Object.keys(after).map((key) => [key, part.answers[key] ?? null]),
+    Object.keys(after).map((key) => [key, part.attributes[key] ?? null]),
   );
-  await updatePart(tx, { ...part, answers: { ...part.answers, ...after } });
+  await updatePart(tx, { ...part, attributes: { ...part.attributes, ...after } });
   await keepLearned(tx, run.id, { before, after });
 }
 
 type Learned = Partial<Pick<FilterSlot, "opening" | "nominal" | "direction">>;
 
 function learnedOfSlot(state: RunState, slot: FilterSlot): Learned {
-  const { size } = state.settled.findLast(({ seen }) => seen.size)?.seen ?? {};
-  const { direction } = state.settled.findLast(({ seen }) => seen.direction)?.seen ?? {};
+  const { size } = state.completed.findLast(({ seen }) => seen.size)?.seen ?? {};
+  const { direction } = state.completed.findLast(({ seen }) => seen.direction)?.seen ?? {};
   const opening = size ? readSize(size.opening, "in") : null;
   const buy = size?.buy === undefined ? null : readSize(size.buy, "in");
   return {
@@ -307,9 +304,9 @@ function learnedOfSlot(state: RunState, slot: FilterSlot): Learned {
 }
 
 /** What was written down to be kept with the part: which inhibitor, which marks. */
-const keptWords = (state: RunState): Answers =>
+const keptWords = (state: RunState): Attributes =>
   Object.fromEntries(
-    state.settled.flatMap(({ step: { records }, seen }) =>
+    state.completed.flatMap(({ step: { records }, seen }) =>
       records?.kind === "words" && records.keep && seen.words
         ? [[records.keep, seen.words] as const]
         : [],
@@ -331,5 +328,5 @@ async function unlearn(tx: Tx, run: Run): Promise<void> {
   const slot = (await listSlots(tx, run.homeId)).find(({ id }) => id === run.partId);
   if (slot) return updateSlot(tx, restore(slot));
   const part = (await listParts(tx, run.homeId)).find(({ id }) => id === run.partId);
-  if (part) await updatePart(tx, { ...part, answers: restore(part.answers) });
+  if (part) await updatePart(tx, { ...part, attributes: restore(part.attributes) });
 }

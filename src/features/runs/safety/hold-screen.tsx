@@ -1,23 +1,23 @@
 "use client";
 
 import { useState } from "react";
-import { HOLD_WORDS, holdTitle } from "@/presentation/run-words";
-import type { Hold } from "@/core/runs/run-state";
+import { SAFETY_STOP_WORDS, safetyStopTitle } from "@/presentation/run-words";
+import type { SafetyStop } from "@/core/runs/run-state";
 import type { Contact } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
 import { Callable } from "./callable";
 import { SayDialog } from "../guide/say-dialog";
 
 /** Stopped: what to do now, whom to call, and the way back once it is safe. */
-export function HoldScreen({
-  hold,
+export function SafetyStopScreen({
+  safetyStop,
   heading,
   contacts,
   rules,
   onSafe,
   onWrong,
 }: {
-  hold: Hold;
+  safetyStop: SafetyStop;
   heading: React.RefObject<HTMLHeadingElement | null>;
   contacts: readonly Contact[];
   rules: string | undefined;
@@ -26,8 +26,8 @@ export function HoldScreen({
   onWrong: () => void;
 }) {
   const [asking, setAsking] = useState(false);
-  const words = HOLD_WORDS[hold.why];
-  const roles = hold.why === "gas" ? ["gas", "technician"] : ["technician", "gas"];
+  const words = SAFETY_STOP_WORDS[safetyStop.why];
+  const roles = safetyStop.why === "gas" ? ["gas", "technician"] : ["technician", "gas"];
   const callable = roles.flatMap((role) => contacts.filter((each) => each.role === role));
   return (
     <section aria-label="Stop" className="flex flex-col gap-5 text-[1.375rem] leading-snug">
@@ -40,7 +40,7 @@ export function HoldScreen({
           tabIndex={-1}
           className="text-[1.875rem] outline-none wide:text-[2.25rem]"
         >
-          {holdTitle(hold)}
+          {safetyStopTitle(safetyStop)}
         </h2>
         <ol className="mt-3 list-decimal space-y-2 pl-7">
           {words.steps.map((step) => (
@@ -66,7 +66,7 @@ export function HoldScreen({
           It has been made safe
         </Button>
         <Button weight="quiet" className="min-h-14 text-[1.1875rem]" onClick={onWrong}>
-          {hold.why === "reading" ? "I chose the wrong one" : "It was a mistake"}
+          {safetyStop.why === "reading" ? "I chose the wrong one" : "It was a mistake"}
         </Button>
       </div>
       {asking && (

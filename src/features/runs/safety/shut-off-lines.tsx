@@ -1,4 +1,5 @@
-import { offWords, SHUT_OFF_WORDS } from "@/content/words";
+import { SHUT_OFF_WORDS } from "@/content/words";
+import { offWords } from "@/presentation/shut-off-words";
 import type { ShutOff } from "@/core/inventory/inventory";
 
 /** Where a machine is shut off, in the order in which it is done. */

@@ -107,13 +107,13 @@ describe("there and back", () => {
     const whole = thereAndBack(replayRun(job, walk(job)));
     expect([whole.leg, whole.rungs.length]).toEqual(["over", 10]);
     expect(whole.rungs.every(({ closed }) => closed)).toBe(true);
-    const turned = event({
+    const aborted = event({
       kind: "turned-back",
       step: "lid-off",
       reason: "missing",
       words: "no key for the lid",
     });
-    const back = replayRun(job, [...walk(job, { until: "lid-off" }), turned]);
+    const back = replayRun(job, [...walk(job, { until: "lid-off" }), aborted]);
     const way = thereAndBack(back);
     expect(way.leg).toBe("up");
     expect(way.rungs.map(({ thing }) => thing)).toEqual([

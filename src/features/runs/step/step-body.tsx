@@ -47,18 +47,18 @@ export function StepBody({
   setTyped: (typed: Typed) => void;
   photos: RunState["photos"];
 }) {
-  const { turnedBack, settled, steps, round } = state;
+  const { aborted, completed, steps, round } = state;
   const drying = heldUp === "still-drying" ? dryingOf(state, job.place) : null;
   return (
     <div className="flex flex-col gap-4 text-[1.375rem] leading-snug">
-      {turnedBack ? (
+      {aborted ? (
         <p className={WARNING}>
-          <strong>On the way back.</strong> {turnedBack.words}: put everything back as it was.
-          Nothing counts as done.
+          <strong>On the way back.</strong> {aborted.words}: put everything back as it was. Nothing
+          counts as done.
         </p>
       ) : (
         <p className="figures text-[1.125rem] text-second">
-          Step {settled.length + 1} of {steps.length}
+          Step {completed.length + 1} of {steps.length}
           {round > 0 && `, round ${round + 1}`}
         </p>
       )}

@@ -12,7 +12,7 @@ import { DilutionSheet, DoseSheet, WrapSheet } from "./step-bench";
 
 const NO_ISOLATOR: readonly ShutOffKind[] = ["gas-cock", "water-valve"];
 
-/** What the register or the bench knows that helps with the step at hand. */
+/** What the inventory or a calculator knows that helps with the step at hand. */
 export function StepHelp({
   step,
   known,

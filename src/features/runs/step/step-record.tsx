@@ -1,11 +1,6 @@
-import { GRADE_OPTIONS } from "@/content/grade-options";
-import {
-  adviceWords,
-  READING_WORDS,
-  SEEN_WORDS,
-  SUGGESTS,
-  VERDICT_WORDS,
-} from "@/content/reading-words";
+import { GRADE_OPTIONS } from "@/presentation/grade-options";
+import { READING_WORDS, SEEN_WORDS, SUGGESTS, VERDICT_WORDS } from "@/content/reading-words";
+import { adviceWords } from "@/presentation/reading-advice";
 import type { Step } from "@/core/runs/procedure";
 import type { Judgement } from "@/core/readings/judge";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
@@ -64,12 +59,12 @@ export function StepRecord(props: Props) {
           onChange={(event) => setTyped({ ...typed, place: event.target.value })}
         />
       )}
-      <Asked {...props} />
+      <FormContext {...props} />
     </div>
   );
 }
 
-function Asked({ step, typed, setTyped, read, tried, system, slot, places }: Props) {
+function FormContext({ step, typed, setTyped, read, tried, system, slot, places }: Props) {
   const { records } = step;
   const choose = (word: string) => setTyped({ ...typed, word });
   const problem = (field: "count" | "alarms") =>

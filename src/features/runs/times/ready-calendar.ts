@@ -4,7 +4,7 @@ import { findHome } from "@/db/repositories/homes";
 import { listUnits } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 import { dryingOf } from "./run-times";
-import { readRun } from "../record/run-replay";
+import { readRun } from "@/server/snapshots/read-runs";
 
 /** How long putting it back is set down for in a calendar, minutes. */
 const ENTRY_MINUTES = 30;

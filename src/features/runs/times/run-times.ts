@@ -20,12 +20,12 @@ const isAwaited = (state: RunState, timer: Timer): boolean =>
   state.steps.some(
     (step) =>
       (step.waitsFor?.includes(timer.key) === true || timer.key === againKey(step.id)) &&
-      !state.settled.some((each) => each.step.id === step.id),
+      !state.completed.some((each) => each.step.id === step.id),
   );
 
 /** The times that run in a run, the first to be over before the others. */
 export function timesOf(state: RunState, place: RunPlace): RunTime[] {
-  const timers = state.turnedBack
+  const timers = state.aborted
     ? []
     : state.timers
         .filter((timer) => isAwaited(state, timer))

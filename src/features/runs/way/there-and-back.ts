@@ -18,24 +18,24 @@ export type ThereAndBack = {
 /** How far a run has gone down the one side of its V and up the other. */
 export function thereAndBack(state: RunState): ThereAndBack {
   const { steps } = state;
-  const settled = new Map(state.settled.map((each) => [each.step.id, each]));
+  const completed = new Map(state.completed.map((each) => [each.step.id, each]));
   const kept = new Set(state.stillOpen.map(({ end }) => end.key));
   const rungs = steps.flatMap((step) =>
     (step.opens ?? []).map((end): Rung => {
       const back = steps.find((each) => each.closes === end.key);
-      const closing = back && settled.get(back.id);
+      const closing = back && completed.get(back.id);
       return {
         ...end,
-        opened: settled.has(step.id) || kept.has(end.key),
+        opened: completed.has(step.id) || kept.has(end.key),
         closed: closing !== undefined && closing.leftOpen === undefined,
         left: closing?.leftOpen !== undefined,
       };
     }),
   );
   // Turned back, what was never opened is none of its way.
-  const way = state.turnedBack ? rungs.filter((rung) => rung.opened) : rungs;
+  const way = state.aborted ? rungs.filter((rung) => rung.opened) : rungs;
   if (!state.current) return { rungs: way, leg: "over" };
-  const isUp = state.turnedBack !== null || way.some((rung) => rung.closed || rung.left);
+  const isUp = state.aborted !== null || way.some((rung) => rung.closed || rung.left);
   if (isUp && way.every((rung) => rung.opened || rung.closed)) return { rungs: way, leg: "up" };
   if (way.some((rung) => !rung.opened)) return { rungs: way, leg: "down" };
   return { rungs: way, leg: "foot" };

@@ -17,7 +17,7 @@ export default async function ContactsPage({
   const { change } = await searchParams;
   const page = await contactsOf(homeId);
   if (!page) notFound();
-  const changed = page.book.contacts.find((contact) => contact.id === change);
+  const changed = page.snapshot.contacts.find((contact) => contact.id === change);
   return (
     <>
       <h1 className="mb-4 text-[1.75rem]">Contacts</h1>
@@ -25,7 +25,7 @@ export default async function ContactsPage({
         <ContactList
           homeId={homeId}
           rows={page.rows}
-          remove={({ kind, id, name }) => <RemoveLink thing={{ kind, homeId, id }} name={name} />}
+          remove={({ kind, id, name }) => <RemoveLink target={{ kind, homeId, id }} name={name} />}
         />
         <section className="border-t-[3px] border-ink pt-3">
           <h2 className="mb-3 text-xl">{changed ? "Change them" : "Add somebody"}</h2>

@@ -21,7 +21,7 @@ export default async function EditHome({ params }: PageProps<"/homes/[homeId]/ed
         isNew={false}
       />
       <RemoveButton
-        thing={{ kind: "home", homeId, id: homeId }}
+        target={{ kind: "home", homeId, id: homeId }}
         name={fields["name"]![0]!}
         goTo="/"
       />

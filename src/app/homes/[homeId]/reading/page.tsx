@@ -36,7 +36,7 @@ export default async function ReadingPage({
           places={page.places}
           today={page.today}
           fogLimit={page.fogLimit}
-          system={page.book.home.unitSystem}
+          system={page.snapshot.home.unitSystem}
         />
       )}
     </div>

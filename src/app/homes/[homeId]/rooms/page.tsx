@@ -17,7 +17,7 @@ export default async function RoomsPage({
   const { change, room: last } = await searchParams;
   const page = await roomsOf(homeId);
   if (!page) notFound();
-  const { levels, rooms } = page.book;
+  const { levels, rooms } = page.snapshot;
   const changed = rooms.find((room) => room.id === change);
   return (
     <>
@@ -26,7 +26,7 @@ export default async function RoomsPage({
       <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_20rem]">
         <RoomsView
           page={page}
-          remove={({ kind, id, name }) => <RemoveLink thing={{ kind, homeId, id }} name={name} />}
+          remove={({ kind, id, name }) => <RemoveLink target={{ kind, homeId, id }} name={name} />}
         />
         <div className="flex flex-col gap-6">
           <section className="border-t-[3px] border-ink pt-3">
@@ -47,7 +47,7 @@ export default async function RoomsPage({
             <section className="border-t-[3px] border-ink pt-3">
               <h2 className="mb-3 text-xl">Add a register</h2>
               <RegisterForm
-                key={page.book.registers.length}
+                key={page.snapshot.registers.length}
                 action={addRegister.bind(null, homeId)}
                 initial={emptyForm({
                   roomId: [typeof last === "string" ? last : rooms.at(-1)!.id],

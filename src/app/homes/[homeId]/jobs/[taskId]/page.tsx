@@ -13,8 +13,8 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
   const { homeId, taskId } = await params;
   const page = await jobPageOf(homeId, decodeURIComponent(taskId));
   if (!page) notFound();
-  const { standing, row } = page;
-  // How a filter goes is chosen on its own sheet, with the schools beside each other.
+  const { jobStatus, row } = page;
+  // How a filter goes is chosen on its own sheet, with the strategies beside each other.
   if (row.isRenewal) redirect(`/homes/${homeId}/${row.path}`);
   const { values, usual } = jobFormOf(page);
   return (
@@ -34,7 +34,7 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
           {row.rounds}
         </p>
       )}
-      {standing.task.isChanged && !standing.task.isOwn && (
+      {jobStatus.task.isChanged && !jobStatus.task.isOwn && (
         <ResetJob reset={resetJob.bind(null, homeId, row.id)} />
       )}
     </div>

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { JobSection } from "@/features/schedule/job-list";
-import { SchoolCards } from "@/features/schedule/school-cards";
-import { chooseSchool, previewSchool } from "@/features/schedule/jobs-actions";
+import { StrategyCards } from "@/features/schedule/school-cards";
+import { chooseStrategy, previewStrategy } from "@/features/schedule/jobs-actions";
 import { jobsOf } from "@/features/schedule/jobs-queries";
-import { schoolsOf } from "@/features/schedule/schools";
+import { strategiesOf } from "@/features/schedule/schools";
 import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
@@ -28,7 +28,7 @@ export default async function PartPage({
   const { record, noted } = await searchParams;
   const sheet = await partSheetOf(homeId, partId, record === "all");
   if (!sheet) notFound();
-  const schools = await schoolsOf(homeId, partId);
+  const strategies = await strategiesOf(homeId, partId);
   const jobs = await jobsOf(homeId, { unitId: sheet.unit.id, partId });
   const renewal = jobs.find((row) => row.isRenewal);
   const going = (await goingRuns(homeId)).find(({ task }) => task === renewal?.id);
@@ -40,13 +40,13 @@ export default async function PartPage({
         jobs={
           sheet.unit.retiredOn ? null : (
             <>
-              {schools && (
-                <SchoolCards
-                  cards={schools.cards}
-                  action={chooseSchool.bind(null, homeId, schools.taskId)}
-                  preview={previewSchool.bind(null, homeId, schools.taskId)}
-                  initial={emptyForm(schools.values)}
-                  forget={schools.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
+              {strategies && (
+                <StrategyCards
+                  cards={strategies.cards}
+                  action={chooseStrategy.bind(null, homeId, strategies.taskId)}
+                  preview={previewStrategy.bind(null, homeId, strategies.taskId)}
+                  initial={emptyForm(strategies.values)}
+                  forget={strategies.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
                 />
               )}
               <JobSection

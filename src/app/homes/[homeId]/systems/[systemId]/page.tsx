@@ -14,7 +14,7 @@ export default async function SystemPage({
   const page = await systemsOf(homeId);
   const row = page?.rows.find(({ system }) => system.id === systemId);
   if (!page || !row) notFound();
-  const { book } = page;
+  const { snapshot: book } = page;
   return (
     <div className="mx-auto max-w-5xl">
       <h1 className="mb-6 text-[1.75rem]">{row.system.name}: how it runs</h1>

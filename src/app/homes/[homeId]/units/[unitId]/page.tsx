@@ -56,7 +56,11 @@ export default async function UnitPage({
         }
         history={<UnitHistory {...{ homeId, unitId }} {...sheet.history} />}
         actions={
-          <UnitActions homeId={homeId} unitId={unitId} isRetired={retiredOn !== undefined} />
+          <UnitActions
+            {...{ homeId, unitId }}
+            isRetired={retiredOn !== undefined}
+            commandId={crypto.randomUUID()}
+          />
         }
       />
     </>

@@ -13,7 +13,7 @@ export default async function JobDonePage({
   const { homeId, taskId } = await params;
   const page = await jobPageOf(homeId, decodeURIComponent(taskId));
   if (!page || page.row.isRenewal) notFound();
-  const { row, today, book } = page;
+  const { row, today, snapshot: book } = page;
   return (
     <div className="mx-auto max-w-3xl">
       <p className="text-second">{row.where || "The whole home"}</p>

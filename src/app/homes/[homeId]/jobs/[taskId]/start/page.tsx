@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
 import { PrepareView } from "@/features/runs/prepare/prepare-view";
 import { prepareOf } from "@/features/runs/prepare/prepare-queries";
-import { putOff, startRun } from "@/features/runs/record/run-actions";
+import { deferJob, startRun } from "@/features/runs/record/run-actions";
 import { ShutOffPress } from "@/features/inventory/units/shut-off";
 import { emptyForm } from "@/lib/forms";
 
@@ -24,7 +24,7 @@ export default async function StartPage({
       key={ready.way.value}
       ready={ready}
       start={startRun.bind(null, homeId, jobId, ready.way.value)}
-      putOff={putOff.bind(null, homeId, jobId)}
+      deferral={deferJob.bind(null, homeId, jobId)}
       initial={emptyForm()}
       shutOff={unit && <ShutOffPress name={unit.name} shutOffs={unit.shutOffs} />}
     />

@@ -35,7 +35,7 @@ export default async function Changed({
             initial={emptyForm({ date: [partPage.today] })}
             today={partPage.today}
             done={partPage.done}
-            currency={partPage.book.home.currency}
+            currency={partPage.snapshot.home.currency}
           />
         </>
       )}

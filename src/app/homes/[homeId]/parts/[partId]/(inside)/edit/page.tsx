@@ -5,7 +5,7 @@ import { changePart } from "@/features/inventory/units/unit-actions";
 import { partPageOf } from "@/features/inventory/units/unit-pages";
 import { RemoveButton } from "@/features/inventory/trash/remove-button";
 import { SlotFormView } from "@/features/inventory/filters/slot-form-view";
-import { changeSlot } from "@/features/records/record-actions";
+import { changeSlot } from "@/features/inventory/filters/slot-actions";
 import { slotFieldsOf, slotPageOf } from "@/features/inventory/filters/slot-queries";
 import { emptyForm } from "@/lib/forms";
 
@@ -27,10 +27,10 @@ export default async function EditPart({
           action={changeSlot.bind(null, homeId, partId)}
           initial={emptyForm(slotFieldsOf(slotPage))}
           media={slotPage.media}
-          rooms={slotPage.book.rooms}
+          rooms={slotPage.snapshot.rooms}
           airflowM3h={slotPage.airflowM3h}
-          unit={slotPage.book.home.unitSystem === "us" ? "in" : "mm"}
-          currency={slotPage.book.home.currency}
+          unit={slotPage.snapshot.home.unitSystem === "us" ? "in" : "mm"}
+          currency={slotPage.snapshot.home.currency}
           today={slotPage.today}
           isNew={false}
         />
@@ -39,14 +39,14 @@ export default async function EditPart({
         <PartFormView
           action={changePart.bind(null, homeId, partId)}
           initial={emptyForm(partPage.fields)}
-          rooms={partPage.book.rooms}
+          rooms={partPage.snapshot.rooms}
           usual={[]}
           today={partPage.today}
           fixedKind={partPage.part.kind}
         />
       )}
       <RemoveButton
-        thing={{ kind: "slot", homeId, id: partId }}
+        target={{ kind: "slot", homeId, id: partId }}
         name={name}
         goTo={`/homes/${homeId}/units/${unitId}`}
       />

@@ -14,7 +14,7 @@ export default async function EditUnit({
   const { homeId, unitId } = await params;
   const page = await unitPageOf(homeId, unitId);
   if (!page) notFound();
-  const { book, unit, today } = page;
+  const { snapshot: book, unit, today } = page;
   return (
     <div className="mx-auto max-w-5xl">
       <h1 className="mb-6 text-[1.75rem]">{unit.name}</h1>
@@ -24,7 +24,7 @@ export default async function EditUnit({
         home={{ levels: book.levels, rooms: book.rooms, contacts: book.contacts, today }}
       />
       <RemoveButton
-        thing={{ kind: "unit", homeId, id: unitId }}
+        target={{ kind: "unit", homeId, id: unitId }}
         name={unit.name}
         goTo={`/homes/${homeId}/house`}
       />

@@ -15,7 +15,7 @@ export default async function NotePage({
   const { part } = await searchParams;
   const page = await unitPageOf(homeId, unitId);
   if (!page) notFound();
-  const { book, today } = page;
+  const { snapshot: book, today } = page;
   const parts = [...book.slots, ...book.retiredSlots, ...book.parts]
     .filter((each) => each.unitId === unitId)
     .map(({ id, name }) => ({ value: id, label: name }));

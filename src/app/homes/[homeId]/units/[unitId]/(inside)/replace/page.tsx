@@ -13,7 +13,7 @@ export default async function ReplacePage({
   const { homeId, unitId } = await params;
   const page = await unitPageOf(homeId, unitId);
   if (!page) notFound();
-  const { book, unit, today } = page;
+  const { snapshot: book, unit, today } = page;
   const slots = book.slots.filter((slot) => slot.unitId === unitId);
   const parts = book.parts.filter((part) => part.unitId === unitId);
   // What is in the duct or the wall outlives the machine.

@@ -19,7 +19,7 @@ export default async function NewPart({
       <PartFormView
         action={createPart.bind(null, homeId, unitId)}
         initial={emptyForm()}
-        rooms={page.book.rooms}
+        rooms={page.snapshot.rooms}
         usual={usualPartsOf(page)}
         today={page.today}
       />

@@ -55,7 +55,7 @@ async function StepForm({
   page: UnitPage;
   step: ReturnType<typeof stepsOf>[number];
 }) {
-  const { book, unit, today } = page;
+  const { snapshot: book, unit, today } = page;
   const initial = emptyForm(await stepFieldsOf(page, step));
   const common = { initial, keep: keepTyped.bind(null, homeId, unit.id, step), kind: unit.kind };
   switch (step) {

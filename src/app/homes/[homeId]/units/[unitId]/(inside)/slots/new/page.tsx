@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { SlotFormView } from "@/features/inventory/filters/slot-form-view";
-import { createSlot } from "@/features/records/record-actions";
+import { createSlot } from "@/features/inventory/filters/slot-actions";
 import { newSlotPageOf } from "@/features/inventory/filters/slot-queries";
 import { emptyForm } from "@/lib/forms";
 
@@ -13,7 +13,7 @@ export default async function NewSlot({
   const { homeId, unitId } = await params;
   const page = await newSlotPageOf(homeId, unitId);
   if (!page) notFound();
-  const { home, rooms } = page.book;
+  const { home, rooms } = page.snapshot;
   return (
     <div className="mx-auto max-w-5xl">
       <h1 className="mb-6 text-[1.75rem]">A filter slot</h1>

@@ -1,22 +1,29 @@
+import type { HistoryEvent } from "@/core/history/history-event";
+import { HistoryRecord } from "@/core/history/history-record";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { HomeBook } from "@/core/inventory/inventory";
-import type { Reader } from "../client";
-import { listContacts } from "./contacts";
-import { listDrivers } from "./drivers";
-import { listEventsAfter, newestOrdinal } from "./history";
-import { findHome, listLevels, listWeatherDays, observedVersion } from "./homes";
-import { listItems, listItemsOfHome, listParts, listSlots } from "./parts";
-import { listRegisters, listRooms } from "./rooms";
-import { listTasks } from "./tasks";
-import { listMeasuredHours, listSystems, listUnits } from "./units";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { Reader } from "@/db/client";
+import { listContacts } from "@/db/repositories/contacts";
+import { listDrivers } from "@/db/repositories/drivers";
+import { listEventsAfter, newestOrdinal } from "@/db/repositories/history";
+import { findHome, listLevels, listWeatherDays, observedVersion } from "@/db/repositories/homes";
+import { listItems, listItemsOfHome, listParts, listSlots } from "@/db/repositories/parts";
+import { listRegisters, listRooms } from "@/db/repositories/rooms";
+import { listEndEntries, type RecordedEnd } from "@/db/repositories/runs";
+import { listTasks } from "@/db/repositories/tasks";
+import { listGoing, type GoingRun } from "./read-runs";
+import { listMeasuredHours, listSystems, listUnits } from "@/db/repositories/units";
 
-/** A book with how far its record goes, from which the next reading goes on. */
-export type ReadBook = {
-  book: HomeBook;
+/** A snapshot with how far its record goes, from which the next reading goes on. */
+export type HomeRead = {
+  snapshot: HomeSnapshot;
   /** The newest entry of the record in it. */
   ordinal: number;
   /** How often days had been observed. */
   observed: number;
+  /** The runs somebody has begun and not ended, and the ends that outlived their run. */
+  going: GoingRun[];
+  recordedEnds: RecordedEnd[];
 };
 
 /** Keeps what has not changed as the very same object, so that what follows from it stands too. */
@@ -36,15 +43,15 @@ function keep<T extends { id: string }>(before: readonly T[] | undefined, fresh:
  * an earlier reading only what was added to the record since is read again: the record is append
  * only, and the rest is short.
  */
-export async function readHomeBook(
+export async function readHome(
   db: Reader,
   homeId: string,
-  earlier: ReadBook | null = null,
-): Promise<ReadBook | null> {
+  earlier: HomeRead | null = null,
+): Promise<HomeRead | null> {
   const ordinal = await newestOrdinal(db);
   const home = await findHome(db, homeId);
   if (!home) return null;
-  const before = earlier?.book;
+  const before = earlier?.snapshot;
   const observed = await observedVersion(db, homeId);
   const [levels, rooms, registers, contacts, systems, allUnits, allSlots, parts, drivers, tasks] = [
     await listLevels(db, homeId),
@@ -65,7 +72,7 @@ export async function readHomeBook(
     ? [...before.items, ...(await listItems(db, unknownItems(before, added)))]
     : await listItemsOfHome(db, homeId);
   const [keptHome] = keep(before ? [before.home] : undefined, [home]);
-  const book: HomeBook = {
+  const snapshot: HomeSnapshot = {
     home: keptHome!,
     levels: keep(before?.levels, levels),
     rooms: keep(before?.rooms, rooms),
@@ -92,7 +99,11 @@ export async function readHomeBook(
     drivers: keep(before?.drivers, drivers),
     tasks: keep(before?.tasks, tasks),
     items: before && items.length === before.items.length ? before.items : items,
-    events: before ? (added.length === 0 ? before.events : [...before.events, ...added]) : added,
+    history: !before
+      ? new HistoryRecord(added)
+      : added.length === 0
+        ? before.history
+        : before.history.with(...added),
     actuals: isStale
       ? (await listWeatherDays(db, homeId)).map((day) => ({
           date: day.date as PlainDate,
@@ -106,10 +117,19 @@ export async function readHomeBook(
         )
       : before.measured,
   };
-  return { book, ordinal, observed };
+  const isSame =
+    before !== undefined &&
+    (Object.keys(snapshot) as (keyof HomeSnapshot)[]).every((key) => before[key] === snapshot[key]);
+  return {
+    snapshot: isSame ? before : snapshot,
+    ordinal,
+    observed,
+    going: await listGoing(db, homeId),
+    recordedEnds: await listEndEntries(db, homeId),
+  };
 }
 
-function unknownItems(before: HomeBook, added: HomeBook["events"]): string[] {
+function unknownItems(before: HomeSnapshot, added: readonly HistoryEvent[]): string[] {
   const has = new Set(before.items.map((item) => item.id));
   return [...new Set(added.flatMap(({ itemId }) => (itemId && !has.has(itemId) ? [itemId] : [])))];
 }

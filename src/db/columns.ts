@@ -1,8 +1,8 @@
 import { z } from "zod";
-import type { Answers } from "@/core/inventory/attribute";
+import type { Attributes } from "@/core/inventory/attribute";
 
 /** Drops the keys that hold nothing, so that a row and a form give the same plain data. */
-export function known<T extends object>(record: T): { [K in keyof T]?: NonNullable<T[K]> } {
+export function withoutNulls<T extends object>(record: T): { [K in keyof T]?: NonNullable<T[K]> } {
   return Object.fromEntries(
     Object.entries(record).filter(([, value]) => value !== null && value !== undefined),
   ) as { [K in keyof T]?: NonNullable<T[K]> };
@@ -17,5 +17,6 @@ export function readJson(text: string): unknown {
   }
 }
 
-const answersSchema = z.record(z.string(), z.string()).catch({});
-export const readAnswerColumn = (json: string): Answers => answersSchema.parse(readJson(json));
+const attributesSchema = z.record(z.string(), z.string()).catch({});
+export const readAttributesColumn = (json: string): Attributes =>
+  attributesSchema.parse(readJson(json));

@@ -2,6 +2,7 @@ import { replayRun } from "@/core/runs/run";
 import type { EndEntry } from "@/core/runs/loose-ends";
 import type { RunJob, RunState } from "@/core/runs/run-state";
 import type { RunEvent } from "@/core/runs/run-event";
+import { taskId } from "@/core/scheduling/task";
 import { openBeside } from "@/core/runs/home-ends";
 import type { Reader } from "@/db/client";
 import {
@@ -24,6 +25,26 @@ export async function readRun(db: Reader, runId: string): Promise<ReadRun | null
   return { run, job, events, state: replayRun(job, events) };
 }
 
+export type GoingRun = {
+  run: Run;
+  /** The planned job it does. */
+  task: string;
+  job: RunJob;
+  state: RunState;
+};
+
+/** The runs of a home that somebody has started and not ended, each where it stands. */
+export async function listGoing(db: Reader, homeId: string): Promise<GoingRun[]> {
+  const going: GoingRun[] = [];
+  for (const run of await listOpenRuns(db, homeId)) {
+    const job = jobOfRun(run);
+    const place = { unitId: run.unitId ?? undefined, partId: run.partId ?? undefined };
+    const state = replayRun(job, await listRunEvents(db, run.id));
+    going.push({ run, task: taskId(place, run.taskKey), job, state });
+  }
+  return going;
+}
+
 /** What is open in a home beside one of its runs: of others that go on, or left over from ended ones. */
 export async function openBesideRun(
   db: Reader,
@@ -31,11 +52,6 @@ export async function openBesideRun(
   runId: string,
   now: Date,
 ): Promise<EndEntry[]> {
-  const going = [];
-  for (const run of await listOpenRuns(db, homeId)) {
-    if (run.id === runId) continue;
-    const job = jobOfRun(run);
-    going.push({ job, state: replayRun(job, await listRunEvents(db, run.id)) });
-  }
+  const going = (await listGoing(db, homeId)).filter(({ run }) => run.id !== runId);
   return openBeside(now.toISOString(), await listEndEntries(db, homeId), going, runId);
 }

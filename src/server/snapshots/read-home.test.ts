@@ -3,15 +3,15 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import { plainDate } from "@/core/quantities/plain-date";
-import type { HistoryEvent } from "@/core/inventory/inventory";
+import type { HistoryEvent } from "@/core/history/history-event";
 import { copyDemo } from "../../../tests/demo-store";
-import { migrateStore, openStore, type Store } from "../client";
-import { findBySize, findByWords, indexProcedures } from "./find";
-import { appendEvent } from "./history";
-import { readHomeBook } from "./home-book";
-import { findRun } from "./runs";
-import { markPartDeleted, movePartsToUnit } from "./parts";
-import { dropDraft, findDraft, saveDraft, updateUnit } from "./units";
+import { migrateStore, openStore, type Store } from "@/db/client";
+import { findBySize, findByWords, indexProcedures } from "@/db/repositories/find";
+import { appendEvent } from "@/db/repositories/history";
+import { readHome } from "./read-home";
+import { findRun } from "@/db/repositories/runs";
+import { markPartDeleted, movePartsToUnit } from "@/db/repositories/parts";
+import { dropDraft, findDraft, saveDraft, updateUnit } from "@/db/repositories/units";
 
 const HOME = "sluice-house";
 const today = plainDate("2026-03-14");
@@ -27,7 +27,7 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const book = async () => (await readHomeBook(store.db, HOME))!.book;
+const snapshot = async () => (await readHome(store.db, HOME))!.snapshot;
 const note = (id: string, words: string, extra: Partial<HistoryEvent> = {}): HistoryEvent => ({
   id,
   kind: "note",
@@ -57,7 +57,7 @@ describe("finding", () => {
   });
 
   it("hears of a new name at once, and of the parts under it", async () => {
-    const unit = (await book()).units.find(({ id }) => id === "gallery")!;
+    const unit = (await snapshot()).units.find(({ id }) => id === "gallery")!;
     await store.write((tx) => updateUnit(tx, { ...unit, name: "Skylight unit" }));
     expect(await titles("skylight")).toContain("Skylight unit");
     expect(await titles("skylight", "bank")).toEqual(["Filter bank"]);
@@ -109,22 +109,22 @@ describe("finding", () => {
 
 describe("reading a home again", () => {
   it("keeps what did not change as the same objects, and adds what was recorded", async () => {
-    const before = (await readHomeBook(store.db, HOME))!;
+    const before = (await readHome(store.db, HOME))!;
     await store.write((tx) => appendEvent(tx, HOME, note("again", "seen again")));
-    const after = (await readHomeBook(store.db, HOME, before))!;
-    expect(after.book.units).toBe(before.book.units);
-    expect(after.book.slots).toBe(before.book.slots);
-    expect(after.book.actuals).toBe(before.book.actuals);
-    expect(after.book.events.slice(0, -1)).toEqual(before.book.events);
-    expect(after.book.events.at(-1)!.id).toBe("again");
-    expect((await readHomeBook(store.db, HOME))!.book).toEqual(after.book);
-    const idle = (await readHomeBook(store.db, HOME, after))!;
-    expect(idle.book.events).toBe(after.book.events);
+    const after = (await readHome(store.db, HOME, before))!;
+    expect(after.snapshot.units).toBe(before.snapshot.units);
+    expect(after.snapshot.slots).toBe(before.snapshot.slots);
+    expect(after.snapshot.actuals).toBe(before.snapshot.actuals);
+    expect(after.snapshot.history.entries.slice(0, -1)).toEqual(before.snapshot.history.entries);
+    expect(after.snapshot.history.entries.at(-1)!.id).toBe("again");
+    expect((await readHome(store.db, HOME))!.snapshot).toEqual(after.snapshot);
+    const idle = (await readHome(store.db, HOME, after))!;
+    expect(idle.snapshot.history.entries).toBe(after.snapshot.history.entries);
   });
 
   it("changes its version with every write of any process, and with none of its own readings", async () => {
     const first = await store.version();
-    await book();
+    await snapshot();
     expect(await store.version()).toBe(first);
     await store.write((tx) => appendEvent(tx, HOME, note("v1", "one")));
     const second = await store.version();
@@ -150,19 +150,19 @@ describe("a unit half entered", () => {
 
 describe("a unit out of service", () => {
   it("goes with its slots, but for those handed over with their record", async () => {
-    const before = await book();
+    const before = await snapshot();
     const unit = before.units.find(({ id }) => id === "loft-ventilator")!;
     await store.write(async (tx) => {
       await movePartsToUnit(tx, ["vent-supply"], "gallery");
       await updateUnit(tx, { ...unit, retiredOn: today, successorId: "gallery" });
     });
-    const after = await book();
+    const after = await snapshot();
     expect(after.units.map(({ id }) => id)).not.toContain("loft-ventilator");
     expect(after.retired).toEqual([{ ...unit, retiredOn: today, successorId: "gallery" }]);
     expect(after.retiredSlots.map(({ id }) => id)).toEqual(["vent-extract"]);
     expect(after.slots.find(({ id }) => id === "vent-supply")!.unitId).toBe("gallery");
-    expect(after.events.filter(({ partId }) => partId === "vent-supply")).toEqual(
-      before.events.filter(({ partId }) => partId === "vent-supply"),
+    expect(after.history.entries.filter(({ partId }) => partId === "vent-supply")).toEqual(
+      before.history.entries.filter(({ partId }) => partId === "vent-supply"),
     );
     expect(after.parts).toEqual(before.parts);
   });
@@ -204,16 +204,16 @@ describe("a database of the first days", () => {
     client.close();
     const old = await openStore(file);
     await migrateStore(old);
-    const { book: kept } = (await readHomeBook(old.db, "h"))!;
+    const { snapshot: kept } = (await readHome(old.db, "h"))!;
     expect(kept.units[0]).toMatchObject({
       name: "Old furnace",
       model: "Northgate CF-70",
       access: "mind the step",
-      answers: {},
+      attributes: {},
     });
     expect(kept.slots[0]).toMatchObject({ id: "p", seat: "rail", slotPlace: "elsewhere" });
     expect(kept.drivers[0]).toMatchObject({ scope: "part", partId: "p", fraction: 0.02 });
-    expect(kept.events).toHaveLength(1);
+    expect(kept.history.entries).toHaveLength(1);
     expect(kept.home.enteredOn).toBe("2026-01-01");
     // The job a run was of is the renewal of its filter, with nothing changed.
     expect(kept.tasks).toEqual([

@@ -1,0 +1,44 @@
+import type { Grade } from "../filters/belief";
+import type { PlainDate } from "../quantities/plain-date";
+import type { JudgeInput } from "../readings/judge";
+import type { ReadingKind } from "../readings/reading-kinds";
+
+/** What was measured or seen, in the unit it is judged in, and as it was typed. */
+export type ReadingTaken = Omit<JudgeInput, "kind"> & {
+  kind: ReadingKind;
+  typed?: { value: string; unit: string };
+};
+
+export const HISTORY_KINDS = [
+  "fitted",
+  "cleaned",
+  "done",
+  "look",
+  "reading",
+  "breakdown",
+  "forgotten",
+  "put-off",
+  "note",
+  "withdrawn",
+] as const;
+export type HistoryKind = (typeof HISTORY_KINDS)[number];
+export type HistoryEvent = {
+  id: string;
+  kind: HistoryKind;
+  unitId?: string;
+  partId?: string;
+  itemId?: string;
+  /** Which of the jobs of its place was done; the first of them where it does not say. */
+  taskKey?: string;
+  date: PlainDate;
+  recordedAt: string;
+  corrects?: string;
+  runId?: string;
+  words?: string;
+  minutes?: number;
+  costMinor?: number;
+  /** Of a deferred job: when to try again. */
+  until?: PlainDate;
+  look?: { grade?: Grade; pressureDropPa?: number };
+  reading?: ReadingTaken;
+};

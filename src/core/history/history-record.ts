@@ -1,0 +1,93 @@
+import type { HistoryEvent, HistoryKind } from "./history-event";
+import { judged, type JudgedReading } from "./readings-taken";
+
+/**
+ * The entries that a later one corrects or withdraws. This alone says what is superseded: everything
+ * else asks here, or asks a record.
+ */
+const supersededBy = (entries: readonly HistoryEvent[]): ReadonlySet<string> =>
+  new Set(entries.flatMap(({ corrects }) => corrects ?? []));
+
+const NOTHING: readonly HistoryEvent[] = [];
+
+function grouped<K>(
+  events: readonly HistoryEvent[],
+  keyOf: (event: HistoryEvent) => K | undefined,
+): ReadonlyMap<K, readonly HistoryEvent[]> {
+  const groups = new Map<K, HistoryEvent[]>();
+  for (const event of events) {
+    const key = keyOf(event);
+    if (key === undefined) continue;
+    const group = groups.get(key);
+    if (group) group.push(event);
+    else groups.set(key, [event]);
+  }
+  return groups;
+}
+
+/**
+ * Everything recorded in a home, and what it amounts to: each entry in its last corrected form,
+ * without those withdrawn, by date, then in the order recorded. Entries are never changed. What is
+ * sorted out of them is sorted out once, when it is first asked for, and lives as long as the record.
+ *
+ * @example new HistoryRecord([]).counted // []
+ */
+export class HistoryRecord {
+  #superseded: ReadonlySet<string> | undefined;
+  #counted: readonly HistoryEvent[] | undefined;
+  #byPart: ReadonlyMap<string, readonly HistoryEvent[]> | undefined;
+  #byUnit: ReadonlyMap<string, readonly HistoryEvent[]> | undefined;
+  #byKind: ReadonlyMap<HistoryKind, readonly HistoryEvent[]> | undefined;
+  #readings: readonly JudgedReading[] | undefined;
+
+  /** @param entries in the order recorded; must not change afterwards */
+  constructor(readonly entries: readonly HistoryEvent[]) {}
+
+  /** Whether a later entry corrects or withdraws this one. */
+  isSuperseded(id: string): boolean {
+    this.#superseded ??= supersededBy(this.entries);
+    return this.#superseded.has(id);
+  }
+
+  /** Every entry that counts, the oldest first. */
+  get counted(): readonly HistoryEvent[] {
+    this.#counted ??= this.entries
+      .filter(({ kind, id }) => kind !== "withdrawn" && !this.isSuperseded(id))
+      .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
+    return this.#counted;
+  }
+
+  /** What counts of one part. */
+  ofPart(partId: string): readonly HistoryEvent[] {
+    this.#byPart ??= grouped(this.counted, (event) => event.partId);
+    return this.#byPart.get(partId) ?? NOTHING;
+  }
+
+  /** What counts of a unit, its parts included. */
+  ofUnit(unitId: string): readonly HistoryEvent[] {
+    this.#byUnit ??= grouped(this.counted, (event) => event.unitId);
+    return this.#byUnit.get(unitId) ?? NOTHING;
+  }
+
+  /** What counts of one kind of entry. */
+  ofKind(kind: HistoryKind): readonly HistoryEvent[] {
+    this.#byKind ??= grouped(this.counted, (event) => event.kind);
+    return this.#byKind.get(kind) ?? NOTHING;
+  }
+
+  /** Every reading that counts and can still be judged, the oldest first. */
+  get readings(): readonly JudgedReading[] {
+    this.#readings ??= judged(this.ofKind("reading"));
+    return this.#readings;
+  }
+
+  /** A record with more in it; this one stays as it is. */
+  with(...events: readonly HistoryEvent[]): HistoryRecord {
+    return new HistoryRecord([...this.entries, ...events]);
+  }
+
+  /** A record without the entries that a test picks out; this one stays as it is. */
+  without(isGone: (event: HistoryEvent) => boolean): HistoryRecord {
+    return new HistoryRecord(this.entries.filter((event) => !isGone(event)));
+  }
+}

@@ -1,0 +1,43 @@
+import type {
+  AirSystem,
+  Contact,
+  FilterSlot,
+  Home,
+  Item,
+  Level,
+  Part,
+  Register,
+  Room,
+  ScopedDriver,
+  Unit,
+} from "../inventory/inventory";
+import type { PlainDate } from "../quantities/plain-date";
+import type { TaskSetting } from "../scheduling/task";
+import type { HistoryRecord } from "./history-record";
+
+/** A home with everything that due dates follow from. */
+export type HomeSnapshot = {
+  home: Home;
+  levels: Level[];
+  rooms: Room[];
+  registers: Register[];
+  contacts: Contact[];
+  systems: AirSystem[];
+  /** In service, or being entered. */
+  units: Unit[];
+  /** Out of service; their parts are kept with those of the others. */
+  retired: Unit[];
+  /** Of the units in service. */
+  slots: FilterSlot[];
+  retiredSlots: FilterSlot[];
+  /** Every other part, of all units. */
+  parts: Part[];
+  items: Item[];
+  drivers: ScopedDriver[];
+  /** What was changed of the jobs that come round. */
+  tasks: TaskSetting[];
+  /** Everything recorded, and what it amounts to. */
+  history: HistoryRecord;
+  actuals: { date: PlainDate; meanC: number }[];
+  measured: { systemId: string; date: PlainDate; hours: number }[];
+};

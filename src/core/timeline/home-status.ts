@@ -1,0 +1,77 @@
+import type { Climate } from "../climate/climate";
+import type { FilterStatus } from "../filters/filter-status";
+import type { HomeSnapshot } from "../history/home-snapshot";
+import type { FilterSlot } from "../inventory/inventory";
+import { addDays, type PlainDate } from "../quantities/plain-date";
+import type { JobCatalogue } from "../scheduling/catalogue";
+import { tasksOf } from "../scheduling/home-tasks";
+import { scheduleOf, type JobStatus } from "../scheduling/schedule";
+import type { PlannedTask } from "../scheduling/task";
+import type { YearTables } from "../scheduling/year-tables";
+import { lintelOf, type Lintel } from "./lintel";
+
+/** Two years of rounds: as far ahead as anybody plans. */
+export const SCHEDULE_DAYS = 730;
+
+/** What the status of a home is worked out with. */
+export type StatusRules = {
+  jobs: JobCatalogue;
+  filterStatus: (snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate) => FilterStatus;
+  years: (climate: Climate) => YearTables;
+};
+
+/**
+ * A home as it stands on a day: its filters, its jobs and its year, all from one snapshot. Each is
+ * worked out when it is first asked for, once, and lives as long as the status.
+ */
+export class HomeStatus {
+  #filters: FilterStatus[] | undefined;
+  #tasks: PlannedTask[] | undefined;
+  #jobs: JobStatus[] | undefined;
+  #lintel: Lintel | undefined;
+
+  constructor(
+    readonly snapshot: HomeSnapshot,
+    readonly today: PlainDate,
+    private readonly rules: StatusRules,
+  ) {}
+
+  /** How every slot in service stands. */
+  get filters(): readonly FilterStatus[] {
+    this.#filters ??= this.snapshot.slots.map((slot) =>
+      this.rules.filterStatus(this.snapshot, slot, this.today),
+    );
+    return this.#filters;
+  }
+
+  /** Every job there is, whether or not anything calls for it. */
+  get tasks(): readonly PlannedTask[] {
+    this.#tasks ??= tasksOf(this.snapshot, this.rules.jobs);
+    return this.#tasks;
+  }
+
+  /** Every job as it stands, with its rounds of the next two years. */
+  get jobs(): readonly JobStatus[] {
+    this.#jobs ??= this.scheduleOf(this.tasks);
+    return this.#jobs;
+  }
+
+  /** Some jobs as they would stand, whoever planned them. */
+  scheduleOf(tasks: readonly PlannedTask[]): JobStatus[] {
+    const { snapshot, today, rules } = this;
+    const years = rules.years(snapshot.home.climate);
+    const until = addDays(today, SCHEDULE_DAYS);
+    return scheduleOf(snapshot, tasks, this.filters, today, until, years);
+  }
+
+  /** The year over every page. */
+  get lintel(): Lintel {
+    this.#lintel ??= lintelOf(this.snapshot, this.jobs, this.today);
+    return this.#lintel;
+  }
+
+  /** The same day in a home that is otherwise: what an entry or a change would make of it. */
+  of(snapshot: HomeSnapshot): HomeStatus {
+    return new HomeStatus(snapshot, this.today, this.rules);
+  }
+}

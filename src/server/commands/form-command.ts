@@ -1,0 +1,82 @@
+import "server-only";
+import { appStore } from "@/db/app-store";
+import type { Tx } from "@/db/client";
+import { now } from "@/lib/clock";
+import { COMMAND_ID, fieldsOf, type FormState } from "@/lib/forms";
+import { leadOn, leadOnNoted } from "@/lib/lead-on";
+import { RedirectType } from "next/navigation";
+import { inHome, once, type Lead, type OpenHome } from "./home-command";
+
+type Fields = Record<string, string[]>;
+type Answer = FormState | Lead;
+const isLead = (answer: Answer): answer is Lead => "to" in answer;
+
+/** Thrown inside a write to leave it with a form that has to be shown again: nothing is written. */
+class ShownAgain extends Error {
+  constructor(readonly state: FormState) {
+    super("the form is shown again");
+  }
+}
+
+async function doOnce(
+  tx: Tx,
+  form: FormData,
+  fields: Fields,
+  at: Date,
+  work: () => Promise<Answer>,
+): Promise<Lead> {
+  const leading = async (): Promise<Lead> => {
+    const answer = await work();
+    if (isLead(answer)) return answer;
+    throw new ShownAgain(answer);
+  };
+  const id = form.get(COMMAND_ID);
+  return typeof id === "string" && id !== ""
+    ? once(tx, { id, asks: fields }, at, leading)
+    : leading();
+}
+
+/** Shows a form again, or leads to where its command does. */
+async function answered(command: Promise<Lead | null>): Promise<FormState> {
+  let lead: Lead | null;
+  try {
+    lead = await command;
+  } catch (error) {
+    if (error instanceof ShownAgain) return error.state;
+    throw error;
+  }
+  return follow(lead);
+}
+
+/** Leads on to where a command does; to the start where there was no such home. */
+export function follow(lead: Lead | null): never {
+  if (!lead) leadOn("/");
+  if (lead.noted) leadOnNoted(lead.to, lead.noted);
+  leadOn(lead.to, lead.replaces ? RedirectType.replace : RedirectType.push);
+}
+
+/**
+ * A form that changes a home. All it reads it reads inside its write: what it checks still holds when
+ * it writes. Sent twice it acts once.
+ */
+export const formCommand = (
+  homeId: string,
+  form: FormData,
+  work: (home: OpenHome, fields: Fields) => Promise<Answer>,
+): Promise<FormState> => {
+  const fields = fieldsOf(form);
+  return answered(
+    inHome(homeId, (home) => doOnce(home.tx, form, fields, home.now, () => work(home, fields))),
+  );
+};
+
+/** The same for a form that makes a home. */
+export async function newHomeCommand(
+  form: FormData,
+  work: (tx: Tx, fields: Fields, at: Date) => Promise<Answer>,
+): Promise<FormState> {
+  const fields = fieldsOf(form);
+  const store = await appStore();
+  const at = now();
+  return answered(store.write((tx) => doOnce(tx, form, fields, at, () => work(tx, fields, at))));
+}

@@ -1,0 +1,33 @@
+import "server-only";
+import { randomUUID } from "node:crypto";
+import type { DriverFacts, Home, Level } from "@/core/inventory/inventory";
+import type { Tx } from "@/db/client";
+import { insertDriver } from "@/db/repositories/drivers";
+import { insertHome, insertLevel, updateHome } from "@/db/repositories/homes";
+import type { OpenHome } from "./home-command";
+
+/** Enters a home with its levels and what is known of its household; answers its id. */
+export async function addHome(
+  tx: Tx,
+  at: Date,
+  home: Omit<Home, "id">,
+  levels: readonly Omit<Level, "id">[],
+  drivers: readonly DriverFacts[],
+): Promise<string> {
+  const id = randomUUID();
+  const createdAt = at.toISOString();
+  await insertHome(tx, { id, ...home }, createdAt);
+  for (const level of levels) await insertLevel(tx, id, { id: randomUUID(), ...level });
+  for (const driver of drivers)
+    await insertDriver(tx, id, { ...driver, id: randomUUID(), scope: "home" }, createdAt);
+  return id;
+}
+
+/** Changes what is written of a home; how far its days scatter stays. */
+export const changeHome = (
+  { tx, snapshot: { home } }: OpenHome,
+  change: Omit<Home, "id">,
+): Promise<void> => {
+  const climate = { ...change.climate, spreadC: home.climate.spreadC };
+  return updateHome(tx, { id: home.id, ...change, climate });
+};

@@ -1,0 +1,119 @@
+import { cache } from "react";
+import { JOBS } from "@/content/default-tasks";
+import { HOUSEHOLD_WORDS } from "@/content/words";
+import type { Climate } from "@/core/climate/climate";
+import { filterStatusOf, type FilterStatus } from "@/core/filters/filter-status";
+import { ductCleanings } from "@/core/history/duct-cleanings";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { FilterSlot, ScopedDriver } from "@/core/inventory/inventory";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { JobStatus } from "@/core/scheduling/schedule";
+import { YearTables } from "@/core/scheduling/year-tables";
+import { HomeStatus } from "@/core/timeline/home-status";
+import { appStore } from "@/db/app-store";
+import { readHome, type HomeRead } from "./read-home";
+
+/**
+ * Everything the server remembers between requests. All of it follows from the database and may be
+ * thrown away at any time.
+ *
+ * | what                    | key                                                     |
+ * | ----------------------- | ------------------------------------------------------- |
+ * | a home as it was read   | its id, and the number of the database's last change    |
+ * | its status on a day     | the snapshot itself, and the day                        |
+ * | the status of a filter  | its slot, and everything in `groundsOf`                 |
+ * | the turns of the year   | the climate itself                                      |
+ *
+ * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
+ * not change between two readings stays the very same object (see `readHome`), so that what follows
+ * from it stands too. The keys below the first are weak: they go with what they hang on.
+ */
+type Kept = { version: number; read: Promise<HomeRead | null> };
+
+// Next keeps several instances of a module; they have to share one cache.
+const shared = globalThis as typeof globalThis & { amberHomes?: Map<string, Kept> };
+const homes = (shared.amberHomes ??= new Map<string, Kept>());
+const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
+const filters = new WeakMap<FilterSlot, { grounds: unknown[]; status: FilterStatus }>();
+const years = new WeakMap<Climate, YearTables>();
+
+/** A home as it is, read once for everything that shows it in one request; null where there is none. */
+export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> => {
+  const { db, version } = await appStore();
+  // Taken before the reading: a write in between makes the next request read again.
+  const now = await version();
+  const kept = homes.get(homeId);
+  if (kept?.version === now) return kept.read;
+  const earlier = kept ? await kept.read.catch(() => null) : null;
+  const read = db.transaction((tx) => readHome(tx, homeId, earlier), { behavior: "deferred" });
+  homes.set(homeId, { version: now, read });
+  try {
+    return await read;
+  } catch (error) {
+    homes.delete(homeId);
+    throw error;
+  }
+});
+
+export const homeSnapshot = async (homeId: string): Promise<HomeSnapshot | null> =>
+  (await homeNow(homeId))?.snapshot ?? null;
+
+/** The last reading of a home, if any: from which a command inside its write goes on. */
+export const lastRead = async (homeId: string): Promise<HomeRead | null> =>
+  (await homes.get(homeId)?.read.catch(() => null)) ?? null;
+
+/** A driver inside a sentence of reasons: in the owner's own word where there is one. */
+export const reasonWords = (driver: ScopedDriver): string =>
+  driver.label ?? HOUSEHOLD_WORDS[driver.kind].reason(driver.count);
+
+/** Everything the status of a filter follows from, beside its slot. */
+function groundsOf(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): unknown[] {
+  const unit = snapshot.units.find((each) => each.id === slot.unitId);
+  const { home, systems, drivers, actuals, measured, history } = snapshot;
+  const entries = history.ofPart(slot.id);
+  return [
+    ...[today, home, unit, systems, drivers, actuals, measured],
+    ...[ductCleanings(snapshot).join(), entries.length, ...entries],
+  ];
+}
+
+function filterStatus(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): FilterStatus {
+  const grounds = groundsOf(snapshot, slot, today);
+  const before = filters.get(slot);
+  const isSame =
+    before?.grounds.length === grounds.length &&
+    before.grounds.every((ground, i) => ground === grounds[i]);
+  if (isSame) return before.status;
+  const status = filterStatusOf(snapshot, slot, today, reasonWords);
+  filters.set(slot, { grounds, status });
+  return status;
+}
+
+function yearsOf(climate: Climate): YearTables {
+  const known = years.get(climate);
+  if (known) return known;
+  const made = new YearTables(climate);
+  years.set(climate, made);
+  return made;
+}
+
+const RULES = { jobs: JOBS, filterStatus, years: yearsOf };
+
+/** How a home stands on a day. */
+export function homeStatus(snapshot: HomeSnapshot, today: PlainDate): HomeStatus {
+  const days = statuses.get(snapshot) ?? new Map<PlainDate, HomeStatus>();
+  statuses.set(snapshot, days);
+  const status = days.get(today) ?? new HomeStatus(snapshot, today, RULES);
+  days.set(today, status);
+  return status;
+}
+
+/** How every filter of a home stands on a day. */
+export const filterStatusesOf = (
+  snapshot: HomeSnapshot,
+  today: PlainDate,
+): readonly FilterStatus[] => homeStatus(snapshot, today).filters;
+
+/** Every job of a home as it stands on a day. */
+export const scheduleNow = (snapshot: HomeSnapshot, today: PlainDate): readonly JobStatus[] =>
+  homeStatus(snapshot, today).jobs;
