@@ -10,25 +10,85 @@ import config from "../.dependency-cruiser.cjs";
 import { root } from "./project.mjs";
 
 const FEWEST_MODULES = 120;
-/** One for each rule that a hurried import would break first. */
+/** One for each row of the table in docs/architecture.md, and for each rule inside a row. */
 const PLANTED = [
   { file: "src/core/climate/planted.ts", text: 'import "@/db/client";\n', rule: "core-is-pure" },
   {
-    file: "src/core/wear/planted.ts",
+    file: "src/core/filters/planted.ts",
     text: 'import type { Route } from "next";\nexport type R = Route;\n',
     rule: "core-is-pure",
   },
   {
     file: "src/core/quantities/planted.ts",
-    text: 'import "../wear/media";\n',
+    text: 'import "../filters/media";\n',
     rule: "core-floors",
   },
   {
-    file: "src/features/today/planted.ts",
-    text: 'import "../unit/curve";\n',
-    rule: "features-keep-apart",
+    file: "src/core/runs/planted.ts",
+    text: 'import "../compute/registry";\n',
+    rule: "registry-is-the-roof",
+  },
+  {
+    file: "src/content/planted.ts",
+    text: 'import { MEDIA } from "@/core/filters/media";\nexport const M = MEDIA;\n',
+    rule: "content-knows-only-types-of-core",
+  },
+  {
+    file: "src/content/planted-too.ts",
+    text: 'import "@/presentation/moved";\n',
+    rule: "content-reaches-only-content-core",
+  },
+  {
+    file: "src/presentation/planted.ts",
+    text: 'import "@/server/snapshots/snapshot-cache";\n',
+    rule: "presentation-reaches-only-presentation-content-core",
+  },
+  {
+    file: "src/lib/planted.ts",
+    text: 'import "@/db/client";\n',
+    rule: "lib-reaches-only-lib-core",
+  },
+  {
+    file: "src/db/planted.ts",
+    text: 'import "@/content/words";\n',
+    rule: "db-reaches-only-db-core-lib",
+  },
+  {
+    file: "src/server/planted.ts",
+    text: 'import "@/features/data/backup-api";\n',
+    rule: "server-reaches-only-server-db-core-content-lib",
   },
   { file: "src/ui/planted.ts", text: 'import "@/content/words";\n', rule: "ui-reaches-only-ui" },
+  {
+    file: "src/run-client/planted.ts",
+    text: 'import "@/content/words";\n',
+    rule: "run-client-reaches-only-run-client-core-lib",
+  },
+  {
+    file: "src/workers/planted.ts",
+    text: 'import "@/ui/button";\n',
+    rule: "workers-reaches-only-workers-core-content-lib",
+  },
+  {
+    file: "src/features/today/planted.ts",
+    text: 'import "@/db/app-store";\n',
+    rule: "features-reaches",
+  },
+  {
+    file: "src/features/today/planted-too.ts",
+    text: 'import "../search/find-queries";\n',
+    rule: "feature-groups-keep-apart",
+  },
+  {
+    file: "src/app/planted.ts",
+    text: 'import "@/core/filters/media";\n',
+    rule: "app-reaches-only-app-features-ui-lib",
+  },
+  {
+    file: "demo/planted.ts",
+    text: 'import "../src/features/data/backup-api";\n',
+    rule: "demo-reaches-only-demo-server-core-content",
+  },
 ];
 
 async function violations() {
@@ -53,7 +113,7 @@ try {
   for (const { file, text } of PLANTED) writeFileSync(path.join(root, file), text);
   const found = (await violations()).violations;
   for (const { file, rule } of PLANTED)
-    if (!found.some((violation) => violation.from === file && violation.rule.name === rule))
+    if (!found.some((violation) => violation.from === file && violation.rule.name.startsWith(rule)))
       problems.push(`the check did not find a bad import planted in ${file} (${rule})`);
 } finally {
   for (const { file } of PLANTED) rmSync(path.join(root, file), { force: true });

@@ -5,6 +5,7 @@ import type {
   DRIFTING_OUT as DriftingOut,
   REPLACE_WHEN as ReplaceWhen,
 } from "@/core/readings/capacitor-drift";
+import type { LEFT_OPEN as LeftOpen } from "@/core/runs/procedure";
 import type { GREY_LOOK as GreyLook } from "@/core/scheduling/schedule";
 import type { LOOK as Look, RENEW as Renew } from "@/core/scheduling/task";
 
@@ -21,3 +22,4 @@ export const REPLACE_WHEN: typeof ReplaceWhen = { key: "replace-when", drifting:
 export const GREY_LOOK: typeof GreyLook = "grey-look";
 export const LOOK: typeof Look = "look";
 export const RENEW: typeof Renew = "renew";
+export const LEFT_OPEN: typeof LeftOpen = "left-open";

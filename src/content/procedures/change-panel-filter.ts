@@ -1,4 +1,5 @@
-import { LEFT_OPEN, type Procedure } from "@/core/runs/procedure";
+import type { Procedure } from "@/core/runs/procedure";
+import { LEFT_OPEN } from "../keys";
 
 const SPRUNG_LIGHT = "The light can only be reset with the power on.";
 

@@ -1,3 +1,4 @@
+import { findByWords, findBySize, type FoundRow } from "@/server/snapshots/beside";
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedure, renewalOf } from "@/content/procedures/library";
@@ -7,9 +8,7 @@ import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";
 import { plateWords } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
-import { appStore } from "@/db/app-store";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { findBySize, findByWords, type FoundRow } from "@/db/repositories/find";
 
 /** Sizes typed in the other unit are rounded there: 500 mm for 19 1/2 in. */
 const SIZE_TOLERANCE_MM = 7;
@@ -30,8 +29,7 @@ async function bySize(
   snapshot: HomeSnapshot,
   size: Extract<SizeReading, { ok: true }>,
 ): Promise<Found[]> {
-  const { db } = await appStore();
-  const rows = await findBySize(db, snapshot.home.id, size.mm, SIZE_TOLERANCE_MM);
+  const rows = await findBySize(snapshot.home.id, size.mm, SIZE_TOLERANCE_MM);
   return rows.flatMap(({ partId }) => {
     const slot = snapshot.slots.find((each) => each.id === partId);
     const unit = snapshot.units.find((each) => each.id === slot?.unitId);
@@ -49,10 +47,9 @@ async function bySize(
 }
 
 async function byWords(snapshot: HomeSnapshot, text: string): Promise<Found[]> {
-  const { db } = await appStore();
   // The index splits words where it stores them at the same signs.
   const words = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
-  const rows = await findByWords(db, snapshot.home.id, words, MOST_FOUND);
+  const rows = await findByWords(snapshot.home.id, words, MOST_FOUND);
   return rows.flatMap((row) => toFound(snapshot, row) ?? []);
 }
 

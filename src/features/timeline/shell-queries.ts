@@ -1,3 +1,4 @@
+import { listHomes } from "@/server/snapshots/beside";
 import { homeSnapshot, homeStatus, scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
@@ -6,8 +7,6 @@ import { unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Lintel } from "@/core/timeline/lintel";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { appStore } from "@/db/app-store";
-import { listHomes } from "@/db/repositories/homes";
 import { todayIn } from "@/lib/clock";
 
 export type PegPlace = { words: string; path: string };
@@ -26,13 +25,12 @@ export type Shell = {
 export async function shellOf(homeId: string): Promise<Shell | null> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
-  const { db } = await appStore();
   const today = todayIn(snapshot.home.timeZone);
   const unitNames = Object.fromEntries(snapshot.units.map((unit) => [unit.id, unit.name]));
   return {
     homeId,
     homeName: snapshot.home.name,
-    homes: (await listHomes(db)).map(({ id, name }) => ({ id, name })),
+    homes: (await listHomes()).map(({ id, name }) => ({ id, name })),
     lintel: homeStatus(snapshot, today).lintel,
     unitNames,
     pegPlaces: pegPlacesOf(snapshot, today),
@@ -58,6 +56,5 @@ function pegPlacesOf(snapshot: HomeSnapshot, today: PlainDate): Record<string, P
 }
 
 export async function firstHomeId(): Promise<string | null> {
-  const { db } = await appStore();
-  return (await listHomes(db))[0]?.id ?? null;
+  return (await listHomes())[0]?.id ?? null;
 }

@@ -8,8 +8,12 @@ import { RedirectType } from "next/navigation";
 import { inHome, once, type Lead, type OpenHome } from "./home-command";
 
 type Fields = Record<string, string[]>;
-type Answer = FormState | Lead;
-const isLead = (answer: Answer): answer is Lead => "to" in answer;
+/** A form that is shown again though something of it was written. */
+type Kept = { shows: FormState };
+type Answer = FormState | Kept | Lead;
+
+/** Shows a form again and keeps what was written all the same. */
+export const keeping = (shows: FormState): Kept => ({ shows });
 
 /** Thrown inside a write to leave it with a form that has to be shown again: nothing is written. */
 class ShownAgain extends Error {
@@ -24,28 +28,28 @@ async function doOnce(
   fields: Fields,
   at: Date,
   work: () => Promise<Answer>,
-): Promise<Lead> {
-  const leading = async (): Promise<Lead> => {
+): Promise<Lead | Kept> {
+  const written = async (): Promise<Lead | Kept> => {
     const answer = await work();
-    if (isLead(answer)) return answer;
-    throw new ShownAgain(answer);
+    if ("attempt" in answer) throw new ShownAgain(answer);
+    return answer;
   };
   const id = form.get(COMMAND_ID);
   return typeof id === "string" && id !== ""
-    ? once(tx, { id, asks: fields }, at, leading)
-    : leading();
+    ? once(tx, { id, asks: fields }, at, written)
+    : written();
 }
 
 /** Shows a form again, or leads to where its command does. */
-async function answered(command: Promise<Lead | null>): Promise<FormState> {
-  let lead: Lead | null;
+async function answered(command: Promise<Lead | Kept | null>): Promise<FormState> {
+  let answer: Lead | Kept | null;
   try {
-    lead = await command;
+    answer = await command;
   } catch (error) {
     if (error instanceof ShownAgain) return error.state;
     throw error;
   }
-  return follow(lead);
+  return answer && "shows" in answer ? answer.shows : follow(answer);
 }
 
 /** Leads on to where a command does; to the start where there was no such home. */

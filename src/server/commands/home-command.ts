@@ -58,24 +58,35 @@ export async function inHome<T>(
 /** What a command is called, and what it asks for. */
 export type Named = { id: string; asks: unknown };
 
+export const isLead = (answer: object): answer is Lead => "to" in answer;
+
 /**
  * Does a command once, however often it is sent: the second time it answers what it came to the first
- * time. The same id with something else asked is another command.
+ * time. The same id with something else asked is another command; one that did not lead on was none.
  */
-export async function once(
+export async function once<A extends object>(
   tx: Tx,
   { id, asks }: Named,
   at: Date,
-  work: () => Promise<Lead>,
-): Promise<Lead> {
+  work: () => Promise<Lead | A>,
+): Promise<Lead | A> {
   const digest = createHash("sha256").update(JSON.stringify(asks)).digest("hex");
   const done = await findCommand(tx, id);
   if (done?.digest === digest) return JSON.parse(done.answer) as Lead;
-  const lead = await work();
+  const answer = await work();
+  if (!isLead(answer)) return answer;
   const forgotten = new Date(at.getTime() - REMEMBERED_MS).toISOString();
-  const command = { id, digest, answer: JSON.stringify(lead), doneAt: at.toISOString() };
+  const command = { id, digest, answer: JSON.stringify(answer), doneAt: at.toISOString() };
   await keepCommand(tx, command, forgotten);
-  return lead;
+  return answer;
+}
+
+/** The home as it is after what this command has written so far. */
+export async function reread(home: OpenHome): Promise<OpenHome> {
+  const read = await readHome(home.tx, home.homeId, await lastRead(home.homeId));
+  if (!read) throw new Error(`reread: home ${home.homeId} is gone inside its own write`);
+  const { snapshot, going, recordedEnds } = read;
+  return { ...home, snapshot, going, recordedEnds };
 }
 
 /** A unit of the home, in service or out of it. */

@@ -6,11 +6,13 @@ import { taskId } from "@/core/scheduling/task";
 import { openBeside } from "@/core/runs/home-ends";
 import type { Reader } from "@/db/client";
 import {
+  findLastRun,
   findRun,
   jobOfRun,
   listEndEntries,
   listOpenRuns,
   listRunEvents,
+  listRunsSince,
   type Run,
 } from "@/db/repositories/runs";
 
@@ -44,6 +46,28 @@ export async function listGoing(db: Reader, homeId: string): Promise<GoingRun[]>
   }
   return going;
 }
+
+/** What was done of a home's jobs before, as far as its runs tell. */
+export type RunsBefore = {
+  /** The runs begun since an instant, with what was done in them. */
+  since: (iso: string) => Promise<{ run: Run; events: RunEvent[] }[]>;
+  /** The last run of a job that came to its end, and where it stood then. */
+  last: (job: { unitId?: string; partId?: string; key: string }) => Promise<ReadRun | null>;
+};
+
+export const runsBefore = (db: Reader, homeId: string): RunsBefore => ({
+  since: async (iso) => {
+    const runs = [];
+    for (const run of await listRunsSince(db, homeId, iso))
+      runs.push({ run, events: await listRunEvents(db, run.id) });
+    return runs;
+  },
+  last: async ({ unitId, partId, key }) => {
+    const place = { unitId: unitId ?? null, partId: partId ?? null };
+    const run = await findLastRun(db, { homeId, ...place, taskKey: key });
+    return run && readRun(db, run.id);
+  },
+});
 
 /** What is open in a home beside one of its runs: of others that go on, or left over from ended ones. */
 export async function openBesideRun(

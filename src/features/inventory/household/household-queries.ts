@@ -1,11 +1,10 @@
+import { listNos } from "@/server/snapshots/beside";
 import "server-only";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { FilterSlot, HouseholdKind, ScopedDriver } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { appStore } from "@/db/app-store";
-import { listNos } from "@/db/repositories/drivers";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 
@@ -98,8 +97,7 @@ export async function householdOf(
     };
   });
   const changed = snapshot.drivers.find((driver) => driver.id === changing);
-  const { db } = await appStore();
-  const nos = await listNos(db, homeId);
+  const nos = await listNos(homeId);
   const has = (kind: HouseholdKind) => snapshot.drivers.some((driver) => driver.kind === kind);
   return {
     rows,

@@ -1,6 +1,6 @@
 "use client";
 
-import type { Removed } from "@/db/repositories/removed";
+import type { Removed } from "@/server/snapshots/beside";
 import { Button } from "@/ui/button";
 import { bringBack } from "./removed-actions";
 

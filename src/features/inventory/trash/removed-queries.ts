@@ -1,29 +1,26 @@
+import { listRemoved, listWithdrawn, type Removed } from "@/server/snapshots/beside";
 import "server-only";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import { dayIn } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
-import { appStore } from "@/db/app-store";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { listWithdrawn } from "@/db/repositories/history";
-import { listRemoved, type Removed } from "@/db/repositories/removed";
 import { historyLines } from "@/presentation/history-rows";
 import { todayIn } from "@/lib/clock";
 
 /** Everything taken out of sight in a home, things and entries, the latest first. */
 export async function removedOf(homeId: string): Promise<Removed[]> {
-  const { db } = await appStore();
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return [];
   const { timeZone } = snapshot.home;
   const today = todayIn(timeZone);
-  const removed = await listRemoved(db, homeId, {
+  const removed = await listRemoved(homeId, {
     nameOf: (kind) =>
       Object.hasOwn(HOUSEHOLD_WORDS, kind)
         ? HOUSEHOLD_WORDS[kind as keyof typeof HOUSEHOLD_WORDS].name
         : kind,
     dayOf: (instant) => dateWords(dayIn(timeZone, Date.parse(instant)), today),
   });
-  const entries = (await listWithdrawn(db, homeId)).map(({ event, withdrawal }): Removed => {
+  const entries = (await listWithdrawn(homeId)).map(({ event, withdrawal }): Removed => {
     const [line] = historyLines(snapshot, [event], today, true);
     const name = `${line!.when}: ${line!.what}`;
     return { kind: "entry", id: withdrawal.id, name, deletedAt: withdrawal.recordedAt };

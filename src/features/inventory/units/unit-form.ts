@@ -4,7 +4,7 @@ import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { DAY_WORDS, isDay, readDay as readHomeDay } from "@/lib/forms";
 import { readAttributes, type Attributes, type Attribute } from "@/core/inventory/attribute";
-import { SHUT_OFF_KINDS, type ShutOffKind, type Unit } from "@/core/inventory/inventory";
+import { SHUT_OFF_KINDS, type ShutOffKind } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
 
 export const kindForm = z.object({

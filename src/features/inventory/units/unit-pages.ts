@@ -1,3 +1,4 @@
+import { findDraft } from "@/server/snapshots/beside";
 import type { UnitSystem } from "@/core/quantities/length";
 import "server-only";
 import { movesAir, unitKind } from "@/content/unit-kinds";
@@ -6,9 +7,7 @@ import { degreesText } from "@/core/quantities/temperature";
 import { attributeText, type Attributes, type Attribute } from "@/core/inventory/attribute";
 import type { AirSystem, Part, SetUpStep, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { appStore } from "@/db/app-store";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { findDraft } from "@/db/repositories/units";
 import { partKind } from "@/content/part-kinds";
 import { todayIn } from "@/lib/clock";
 import { airflowText } from "../air-systems/system-form";
@@ -69,8 +68,7 @@ const PARTS_OF_COOLING: readonly string[] = ["evaporator-coil", "drain-pan", "co
 
 /** The fields of a step: what was typed and not saved, else what is known, else what is usual. */
 export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Values> {
-  const { db } = await appStore();
-  const draft = await findDraft(db, page.unit.id, step);
+  const draft = await findDraft(page.unit.id, step);
   if (draft) return draft;
   const { snapshot: book, unit } = page;
   const { parts } = unitKind(unit.kind);

@@ -1,3 +1,11 @@
+import {
+  readRun,
+  listEventsOfRun,
+  openBesideRun,
+  listPhotosOfRun,
+  type Photo,
+  type Run,
+} from "@/server/snapshots/beside";
 import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
@@ -15,16 +23,11 @@ import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { taskId } from "@/core/scheduling/task";
-import { appStore } from "@/db/app-store";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { listEventsOfRun } from "@/db/repositories/history";
-import { listPhotosOfRun, type Photo } from "@/db/repositories/photos";
-import type { Run } from "@/db/repositories/runs";
 import { now, todayIn } from "@/lib/clock";
 import type { RunInput } from "./use-run";
 import type { RunWith } from "./run-with";
 import { tryAgainOn } from "../prepare/run-facts";
-import { openBesideRun, readRun } from "@/server/snapshots/read-runs";
 
 export type RunSheet = {
   run: Run;
@@ -49,8 +52,7 @@ export type RunSheet = {
 const NEXT_WITHIN = 30;
 
 export async function runSheetOf(runId: string): Promise<RunSheet | null> {
-  const { db } = await appStore();
-  const found = await readRun(db, runId);
+  const found = await readRun(runId);
   const snapshot = found && (await homeSnapshot(found.run.homeId));
   if (!found || !snapshot) return null;
   const { run, job: input, events, state } = found;
@@ -63,7 +65,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
   const schedule = scheduleNow(snapshot, today);
   const own = taskId(place, run.taskKey);
   const isOver = run.endedAt !== null;
-  const written = isOver ? await listEventsOfRun(db, runId) : [];
+  const written = isOver ? await listEventsOfRun(runId) : [];
   return {
     run,
     snapshot,
@@ -77,10 +79,10 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
       job: input,
       events,
       serverNow: now().toISOString(),
-      beside: isOver ? [] : await openBesideRun(db, run.homeId, runId, now()),
+      beside: isOver ? [] : await openBesideRun(run.homeId, runId, now()),
     },
     today,
-    photos: await listPhotosOfRun(db, runId),
+    photos: await listPhotosOfRun(runId),
     job: schedule.find(({ task }) => task.id === own),
     status: (slot && filterSummary(homeStatus(snapshot, today), slot.id)) ?? undefined,
     written: written.filter(

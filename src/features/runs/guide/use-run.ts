@@ -7,7 +7,7 @@ import type { RunJob, RunState } from "@/core/runs/run-state";
 import { runEventSchema, type Doing, type RunEvent } from "@/core/runs/run-event";
 import type { EndEntry } from "@/core/runs/loose-ends";
 import { REFUSED_WORDS } from "../record/refused-words";
-import type { NotTaken } from "../record/run-record";
+import type { NotTaken } from "@/server/commands/run-record";
 import { newId } from "./new-id";
 
 export type RunInput = {

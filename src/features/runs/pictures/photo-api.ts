@@ -1,10 +1,8 @@
+import { findPhoto, findRun, readPhotoBytes } from "@/server/snapshots/beside";
 import { z } from "zod";
 import { PHOTO_MOMENTS } from "@/core/runs/run-event";
-import { appStore } from "@/db/app-store";
-import { findPhoto, readPhotoBytes } from "@/db/repositories/photos";
-import { findRun } from "@/db/repositories/runs";
 import { now } from "@/lib/clock";
-import { keepPhoto, MOST_BYTES, readUpload } from "./photo-store";
+import { keepPhoto, MOST_BYTES, readUpload } from "@/server/commands/pictures";
 
 const fields = z.object({
   id: z.string().min(8).max(64),
@@ -23,8 +21,7 @@ export async function postRunPhoto(runId: string, request: Request): Promise<Res
   const tooLarge = "The file is over 20 MB. Take a smaller one.";
   if (Number(request.headers.get("content-length")) > MOST_BYTES + FORM_BYTES)
     return refuse(413, "too-large", tooLarge);
-  const store = await appStore();
-  const run = await findRun(store.db, runId);
+  const run = await findRun(runId);
   if (!run) return refuse(404, "unknown-run", "There is no such run.");
   const form = await request.formData().catch(() => null);
   const file = form?.get("file");
@@ -37,20 +34,14 @@ export async function postRunPhoto(runId: string, request: Request): Promise<Res
   const { id, step, moment } = parsed.data;
   const { homeId, unitId, partId } = run;
   const fileName = file.name.slice(0, 120) || null;
-  await keepPhoto(
-    store,
-    { id, homeId, unitId, partId, runId, step, moment, fileName },
-    read,
-    now(),
-  );
+  await keepPhoto({ id, homeId, unitId, partId, runId, step, moment, fileName }, read, now());
   return Response.json({ id }, { status: 201 });
 }
 
 /** GET /api/v1/photos/ID: what it shows; taken out it is not shown. */
 export async function getPhoto(photoId: string): Promise<Response> {
-  const { db } = await appStore();
-  const photo = await findPhoto(db, photoId);
-  const bytes = photo && !photo.deletedAt ? await readPhotoBytes(db, photoId) : null;
+  const photo = await findPhoto(photoId);
+  const bytes = photo && !photo.deletedAt ? await readPhotoBytes(photoId) : null;
   if (!photo || !bytes) return refuse(404, "unknown-photo", "There is no such picture.");
   return new Response(new Uint8Array(bytes), {
     headers: {

@@ -1,8 +1,7 @@
+import { listPhotosAt, type Photo } from "@/server/snapshots/beside";
 import "server-only";
 import { dayIn } from "@/core/quantities/plain-date";
-import { appStore } from "@/db/app-store";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { listPhotosAt, type Photo } from "@/db/repositories/photos";
 
 /** So many are shown at a part; the rest stand with their runs. */
 const MOST_SHOWN = 24;
@@ -12,8 +11,7 @@ export async function photoPairsOf(
   homeId: string,
   place: { unitId: string; partId: string },
 ): Promise<{ id: string; day: string; photos: Photo[] }[]> {
-  const { db } = await appStore();
-  const photos = await listPhotosAt(db, place, MOST_SHOWN);
+  const photos = await listPhotosAt(place, MOST_SHOWN);
   const timeZone = (await homeSnapshot(homeId))?.home.timeZone ?? "Etc/UTC";
   const dayOf = ({ addedAt }: Photo) => dayIn(timeZone, Date.parse(addedAt));
   const runs = new Map<string, Photo[]>();

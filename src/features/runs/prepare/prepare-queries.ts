@@ -10,7 +10,6 @@ import {
   type Procedure,
   type RunSetting,
 } from "@/core/runs/procedure";
-import { replayRun } from "@/core/runs/run";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { addDays, dayIn, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
@@ -19,17 +18,9 @@ import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { Attributes } from "@/core/inventory/attribute";
 import { reachOf } from "@/core/inventory/reach";
-import { taskId } from "@/core/scheduling/task";
-import { appStore } from "@/db/app-store";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import {
-  findLastRun,
-  jobOfRun,
-  listOpenRuns,
-  listRunEvents,
-  listRunsSince,
-  type Run,
-} from "@/db/repositories/runs";
+import { runsBefore } from "@/server/snapshots/beside";
+import type { GoingRun, ReadRun, RunsBefore } from "@/server/snapshots/read-runs";
+import { homeNow } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { doneToday, factsOf, mildnessOf, needsLicence } from "./run-facts";
 
@@ -144,14 +135,12 @@ function answerTo(
 }
 
 /** The ways that somebody went today at this air, by their runs: the record does not say which. */
-async function waysGoneToday(snapshot: HomeSnapshot, unit: Unit | undefined, today: PlainDate) {
-  const { db } = await appStore();
+async function waysGoneToday({ snapshot, today, before }: PrepareGrounds, unit: Unit | undefined) {
   const systems = new Map(snapshot.units.map((each) => [each.id, each.systemId]));
   const since = new Date(Date.parse(today) - 2 * DAY_MS).toISOString();
   const ways = new Set<string>();
-  for (const run of await listRunsSince(db, snapshot.home.id, since)) {
+  for (const { run, events } of await before.since(since)) {
     if (systems.get(run.unitId ?? "") !== unit?.systemId) continue;
-    const events = await listRunEvents(db, run.id);
     const days = events.map(({ at }) => dayIn(snapshot.home.timeZone, Date.parse(at)));
     if (days.includes(today)) ways.add(wayValue(run.procedureId, run.variant));
   }
@@ -159,15 +148,34 @@ async function waysGoneToday(snapshot: HomeSnapshot, unit: Unit | undefined, tod
 }
 const DAY_MS = 86_400_000;
 
+/** The home a job is prepared in: as pages read it, or inside a write. */
+export type PrepareGrounds = {
+  snapshot: HomeSnapshot;
+  going: readonly GoingRun[];
+  today: PlainDate;
+  before: RunsBefore;
+};
+
 /** Everything worth knowing before a job is begun; null where no procedure leads through it. */
 export async function prepareOf(
   homeId: string,
   jobId: string,
   wanted: string | undefined,
 ): Promise<Prepare | null> {
-  const snapshot = await homeSnapshot(homeId);
-  if (!snapshot) return null;
+  const home = await homeNow(homeId);
+  if (!home) return null;
+  const { snapshot, going } = home;
   const today = todayIn(snapshot.home.timeZone);
+  return prepareIn({ snapshot, going, today, before: await runsBefore(homeId) }, jobId, wanted);
+}
+
+/** The same in a home that is read already. */
+export async function prepareIn(
+  grounds: PrepareGrounds,
+  jobId: string,
+  wanted: string | undefined,
+): Promise<Prepare | null> {
+  const { snapshot, today } = grounds;
   const job = scheduleNow(snapshot, today).find((each) => each.task.id === jobId);
   if (!job) return null;
   const unit = job.unit ?? undefined;
@@ -178,10 +186,11 @@ export async function prepareOf(
     unit,
     part,
     done: doneToday(snapshot, unit, today),
-    waysToday: await waysGoneToday(snapshot, unit, today),
+    waysToday: await waysGoneToday(grounds, unit),
   });
-  const { going, last } = await runsOf(homeId, job);
-  const before = last && wayValue(last.procedureId, last.variant);
+  const going = grounds.going.find(({ task }) => task === job.task.id)?.run.id ?? null;
+  const last = await grounds.before.last(job.task);
+  const before = last && wayValue(last.run.procedureId, last.run.variant);
   const way =
     ways.find(({ value }) => value === wanted) ??
     ways.find(({ value, barred }) => value === before && !barred) ??
@@ -210,32 +219,14 @@ export async function prepareOf(
     checks: checksOf(snapshot, way.procedure, { facts, unit, slot, today }),
     lastTime: [
       ...deferralLine(job, today),
-      ...(last ? await notesOf(last, today, snapshot.home.timeZone) : []),
+      ...(last ? notesOf(last, today, snapshot.home.timeZone) : []),
     ],
     needsLicence: needsLicence(way.procedure) || job.task.who === "licensed",
   };
 }
 
-async function runsOf(homeId: string, { task }: JobStatus) {
-  const { db } = await appStore();
-  const open = (await listOpenRuns(db, homeId)).find(
-    (run) =>
-      taskId({ unitId: run.unitId ?? undefined, partId: run.partId ?? undefined }, run.taskKey) ===
-      task.id,
-  );
-  const last = await findLastRun(db, {
-    homeId,
-    unitId: task.unitId ?? null,
-    partId: task.partId ?? null,
-    taskKey: task.key,
-  });
-  return { going: open?.id ?? null, last };
-}
-
 /** What somebody noted on the way the last time, for whoever does it now. */
-async function notesOf(run: Run, today: PlainDate, timeZone: string): Promise<string[]> {
-  const { db } = await appStore();
-  const state = replayRun(jobOfRun(run), await listRunEvents(db, run.id));
+function notesOf({ run, state }: ReadRun, today: PlainDate, timeZone: string): string[] {
   const day = dateWords(dayIn(timeZone, Date.parse(run.startedAt)), today);
   return state.notes.map(({ words }) => `${day}: ${words}`);
 }

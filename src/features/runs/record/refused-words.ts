@@ -1,4 +1,4 @@
-import type { NotTaken } from "./run-record";
+import type { NotTaken } from "@/server/commands/run-record";
 
 /** What did not count of what was done on this device, and what to do about it. */
 export const REFUSED_WORDS: Readonly<Record<NotTaken, string>> = {

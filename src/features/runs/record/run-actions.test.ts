@@ -10,7 +10,7 @@ import type { Store } from "@/db/client";
 import { insertPart } from "@/db/repositories/parts";
 import { prepareOf, readyOn } from "../prepare/prepare-queries";
 import { deferJob, startRun } from "./run-actions";
-import { recordRunEvents } from "./run-record";
+import { recordRunEvents } from "@/server/commands/run-record";
 import { readRun } from "@/server/snapshots/read-runs";
 import { runSheetOf, runWith } from "../guide/run-queries";
 
@@ -131,12 +131,7 @@ describe("before a job", () => {
       round: 0,
       at: "2026-03-14T08:30:00.000Z",
     });
-    await recordRunEvents(
-      store,
-      to.replace("/runs/", ""),
-      [first],
-      new Date("2026-03-14T08:31:00Z"),
-    );
+    await recordRunEvents(to.replace("/runs/", ""), [first], new Date("2026-03-14T08:31:00Z"));
     expect((await bleach())?.barred).toContain("Vinegar went down this drain today");
   });
 });
@@ -221,13 +216,12 @@ describe("a start", () => {
     const form = await ticked(LINE);
     const way = "flush-condensate-line.vinegar";
     const to = await landing(startRun(HOME, LINE, way, nothingSent, form));
-    const store = await appStore();
     const note = event({ kind: "note", step: "brush", words: "the brush is too short" });
     const given = [note, event({ kind: "stopped" })].map((each) => ({
       ...each,
       at: "2026-03-14T08:30:00.000Z",
     }));
-    await recordRunEvents(store, to.replace("/runs/", ""), given, new Date("2026-03-14T08:30:00Z"));
+    await recordRunEvents(to.replace("/runs/", ""), given, new Date("2026-03-14T08:30:00Z"));
     const next = await ready(LINE);
     expect(next.lastTime).toEqual(["Sat 14 Mar: the brush is too short"]);
     // The strategy is remembered.

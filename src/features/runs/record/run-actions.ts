@@ -1,30 +1,30 @@
 "use server";
 
 import { randomUUID } from "node:crypto";
-import { redirect, RedirectType } from "next/navigation";
 import { z } from "zod";
-import { NOT_POSSIBLE } from "@/core/runs/run-event";
-import type { PlainDate } from "@/core/quantities/plain-date";
-import { notPossibleWords } from "@/presentation/run-words";
-import type { PlaceAsk } from "@/core/runs/procedure";
 import type { Attributes } from "@/core/inventory/attribute";
 import { isRoofWork } from "@/core/inventory/reach";
-import { isolatorOf } from "@/core/inventory/inventory";
-import { appStore } from "@/db/app-store";
-import type { Tx } from "@/db/client";
-import { listParts, updatePart } from "@/db/repositories/parts";
-import { listUnits, updateUnit } from "@/db/repositories/units";
-import { appendEvent } from "@/db/repositories/history";
-import { insertRun, listOpenRuns } from "@/db/repositories/runs";
-import { ensureTask } from "@/db/repositories/tasks";
-import { now } from "@/lib/clock";
-import { fieldsOf, invalid, isDay, readDay, refused, singles, type FormState } from "@/lib/forms";
-import { leadOn } from "@/lib/lead-on";
-import { prepareOf } from "../prepare/prepare-queries";
-import { recordRunEvents } from "./run-record";
-import { readRun } from "@/server/snapshots/read-runs";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { PlaceAsk } from "@/core/runs/procedure";
+import { NOT_POSSIBLE, type RunEvent } from "@/core/runs/run-event";
+import { invalid, isDay, readDay, refused, singles, type FormState } from "@/lib/forms";
+import { notPossibleWords } from "@/presentation/run-words";
+import { formCommand, keeping } from "@/server/commands/form-command";
+import { reread, type OpenHome } from "@/server/commands/home-command";
+import { record } from "@/server/commands/records";
+import { recordInRun } from "@/server/commands/run-record";
+import { beginRun, keepAttributes } from "@/server/commands/runs";
+import { runsBefore } from "@/server/snapshots/read-runs";
+import { prepareIn } from "../prepare/prepare-queries";
 
+const NOT_OPEN = "That way is not open today.";
 const NOT_TICKED = "Tick it once it is so, or say below what is in the way.";
+
+/** A job's preparation as it is inside the write. */
+const preparedIn = (home: OpenHome, jobId: string, way: string | undefined) => {
+  const { snapshot, going, today, tx, homeId } = home;
+  return prepareIn({ snapshot, going, today, before: runsBefore(tx, homeId) }, jobId, way);
+};
 
 /** Begins a job in the way that was chosen, or goes on with the one already begun there. */
 export async function startRun(
@@ -34,72 +34,46 @@ export async function startRun(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const ready = await prepareOf(homeId, jobId, wayValue);
-  if (!ready) redirect(`/homes/${homeId}`);
-  const { way, job, unit, part, asks } = ready;
-  const qualification = fields["qualification"]?.[0] === "licensed" ? "licensed" : "owner";
-  const errors: Record<string, string> = {};
-  for (const { id } of ready.checks) if (!fields[`check-${id}`]) errors[`check-${id}`] = NOT_TICKED;
-  if (way.value !== wayValue || way.barred)
-    errors["form"] = way.barred ?? "That way is not open today.";
-  if (
-    (way.procedure.who === "licensed" || job.task.who === "licensed") &&
-    qualification === "owner"
-  )
-    errors["qualification"] = isRoofWork(unit)
-      ? "Work on a roof is for licensed or building staff, until its unit says the roof is safely reached."
-      : "This is licensed work: have it done by somebody who may.";
-  const attributes = answersTo(asks, fields, errors);
-  if (Object.keys(errors).length > 0) return refused(previous, fields, errors);
-
-  const store = await appStore();
-  if (asks.length > 0)
-    await store.write((tx) => keepAnswers(tx, homeId, asks, attributes, unit?.id, part?.id));
-  // What was just answered may decide the steps, or bar the way.
-  const known = await prepareOf(homeId, jobId, wayValue);
-  if (!known || known.way.value !== wayValue || known.way.barred)
-    return refused(previous, fields, {
-      form:
-        known?.way.barred ??
-        known?.ways.find(({ value }) => value === wayValue)?.barred ??
-        "That way is not open today.",
-    });
-  const { facts } = known;
-  const id = await store.write(async (tx) => {
-    const place = { unitId: unit?.id ?? null, partId: part?.id ?? null };
-    const going = (await listOpenRuns(tx, homeId)).find(
-      (run) =>
-        run.unitId === place.unitId && run.partId === place.partId && run.taskKey === job.task.key,
-    );
-    if (going) return going.id;
-    const startedAt = now().toISOString();
-    const setting = {
-      id: randomUUID(),
-      key: job.task.key,
-      changes: {},
-      ...(unit ? { unitId: unit.id } : {}),
-      ...(part ? { partId: part.id } : {}),
-    };
-    const run = {
-      id: randomUUID(),
-      homeId,
-      ...place,
-      taskId: await ensureTask(tx, homeId, setting, startedAt),
-      procedureId: way.procedure.id,
+  return formCommand(homeId, form, async (home, fields) => {
+    const ready = await preparedIn(home, jobId, wayValue);
+    if (!ready) return { to: `/homes/${homeId}` };
+    const { way, job, unit, part, slot, asks } = ready;
+    const qualification = fields["qualification"]?.[0] === "licensed" ? "licensed" : "owner";
+    const errors: Record<string, string> = {};
+    for (const { id } of ready.checks)
+      if (!fields[`check-${id}`]) errors[`check-${id}`] = NOT_TICKED;
+    if (way.value !== wayValue || way.barred) errors["form"] = way.barred ?? NOT_OPEN;
+    if (
+      (way.procedure.who === "licensed" || job.task.who === "licensed") &&
+      qualification === "owner"
+    )
+      errors["qualification"] = isRoofWork(unit)
+        ? "Work on a roof is for licensed or building staff, until its unit says the roof is safely reached."
+        : "This is licensed work: have it done by somebody who may.";
+    const attributes = answersTo(asks, fields, errors);
+    if (Object.keys(errors).length > 0) return refused(previous, fields, errors);
+    if (asks.length > 0) {
+      const of = (where: PlaceAsk["of"]) => attributesOf(asks, attributes, where);
+      const other = slot ? undefined : home.snapshot.parts.find(({ id }) => id === part?.id);
+      await keepAttributes(home, unit, other, { unit: of("unit"), part: of("part") });
+    }
+    // What was just answered may decide the steps, or bar the way.
+    const known = asks.length > 0 ? await preparedIn(await reread(home), jobId, wayValue) : ready;
+    const barred = known?.ways.find(({ value }) => value === wayValue)?.barred;
+    if (!known || known.way.value !== wayValue || barred)
+      return keeping(refused(previous, fields, { form: barred ?? NOT_OPEN }));
+    const runId = await beginRun(home, {
+      taskKey: job.task.key,
+      unit,
+      part,
       procedure: way.procedure,
-      facts,
       variant: way.variant,
+      facts: known.facts,
       qualification,
-      isolator: unit ? isolatorOf(unit) : ("switch-off" as const),
-      startedAt,
-      endedAt: null,
-    } as const;
-    await insertRun(tx, { ...run, facts: [...facts] });
-    return run.id;
+    });
+    // Back leads past what was prepared, to where the job was begun from.
+    return { to: `/runs/${runId}`, replaces: true };
   });
-  // Back leads past what was prepared, to where the job was begun from.
-  leadOn(`/runs/${id}`, RedirectType.replace);
 }
 
 /** What was answered of the place; a question without its answer is named at its field. */
@@ -117,24 +91,15 @@ function answersTo(
   return attributes;
 }
 
-/** Remembers what was answered where it belongs: at the part, or at its unit. */
-async function keepAnswers(
-  tx: Tx,
-  homeId: string,
+/** What was answered of a unit, or of a part. */
+const attributesOf = (
   asks: readonly PlaceAsk[],
   attributes: Attributes,
-  unitId: string | undefined,
-  partId: string | undefined,
-): Promise<void> {
-  const of = (where: PlaceAsk["of"]): Attributes =>
-    Object.fromEntries(
-      asks.flatMap((ask) => (ask.of === where ? [[ask.key, attributes[ask.key]!] as const] : [])),
-    );
-  const part = (await listParts(tx, homeId)).find(({ id }) => id === partId);
-  if (part) await updatePart(tx, { ...part, attributes: { ...part.attributes, ...of("part") } });
-  const unit = (await listUnits(tx, homeId)).find(({ id }) => id === unitId);
-  if (unit) await updateUnit(tx, { ...unit, attributes: { ...unit.attributes, ...of("unit") } });
-}
+  where: PlaceAsk["of"],
+): Attributes =>
+  Object.fromEntries(
+    asks.flatMap((ask) => (ask.of === where ? [[ask.key, attributes[ask.key]!] as const] : [])),
+  );
 
 const deferralForm = (today: PlainDate) =>
   z
@@ -154,8 +119,8 @@ const deferralForm = (today: PlainDate) =>
     }));
 
 /**
- * That a job is not possible now. Where it was begun and something is open, it is not simply put
- * off: its run is aborted, and leads to what has to be closed.
+ * That a job is not possible now. Where it was begun and something is open, it is not simply
+ * deferred: its run is aborted, and leads to what has to be closed.
  */
 export async function deferJob(
   homeId: string,
@@ -163,45 +128,33 @@ export async function deferJob(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  const fields = fieldsOf(form);
-  const ready = await prepareOf(homeId, jobId, undefined);
-  if (!ready) redirect(`/homes/${homeId}`);
-  const parsed = deferralForm(ready.today).safeParse(singles(fields));
-  if (!parsed.success) return invalid(previous, fields, parsed.error);
-  const { reason, words, until } = parsed.data;
-  const { task } = ready.job;
-  const store = await appStore();
-  const at = now();
-  if (ready.going) {
-    const runId = ready.going;
-    const found = await readRun(store.db, runId);
-    const step = found?.state.current?.id ?? "finish";
-    const isOpen = (found?.state.ends.open.length ?? 0) > 0;
-    const event = { id: randomUUID(), at: at.toISOString() };
-    await recordRunEvents(
-      store,
-      runId,
-      [
-        isOpen
-          ? { ...event, kind: "turned-back", step, reason, words, until }
-          : { ...event, kind: "stopped" },
-      ],
-      at,
-    );
-    if (isOpen) redirect(`/runs/${runId}`);
-  }
-  await store.write((tx) =>
-    appendEvent(tx, homeId, {
-      id: randomUUID(),
+  return formCommand(homeId, form, async (home, fields) => {
+    const ready = await preparedIn(home, jobId, undefined);
+    if (!ready) return { to: `/homes/${homeId}` };
+    const parsed = deferralForm(home.today).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { reason, words, until } = parsed.data;
+    const { task } = ready.job;
+    const begun = home.going.find(({ run }) => run.id === ready.going);
+    if (begun) {
+      const step = begun.state.current?.id ?? "finish";
+      const isOpen = begun.state.ends.open.length > 0;
+      const event = { id: randomUUID(), at: home.now.toISOString() };
+      const ended: RunEvent = isOpen
+        ? { ...event, kind: "turned-back", step, reason, words, until }
+        : { ...event, kind: "stopped" };
+      await recordInRun(home.tx, begun.run.id, [ended], home.now);
+      if (isOpen) return { to: `/runs/${begun.run.id}` };
+    }
+    await record(home, {
       kind: "put-off",
       ...(task.unitId ? { unitId: task.unitId } : {}),
       ...(task.partId ? { partId: task.partId } : {}),
       taskKey: task.key,
-      date: ready.today,
-      recordedAt: at.toISOString(),
+      date: home.today,
       words,
       until,
-    }),
-  );
-  leadOn(`/homes/${homeId}`);
+    });
+    return { to: `/homes/${homeId}` };
+  });
 }

@@ -1,9 +1,8 @@
 import { z } from "zod";
 import { runEventSchema } from "@/core/runs/run-event";
-import { appStore } from "@/db/app-store";
 import { now } from "@/lib/clock";
-import { readRun } from "@/server/snapshots/read-runs";
-import { recordRunEvents, type Refused } from "./run-record";
+import { readRun } from "@/server/snapshots/beside";
+import { recordRunEvents, type Refused } from "@/server/commands/run-record";
 
 /** So many events at most come at once; a device that has more sends them in several batches. */
 const MOST_AT_ONCE = 2000;
@@ -34,7 +33,7 @@ export async function postRunEvents(runId: string, request: Request): Promise<Re
     unreadable.push({ id: data?.id ?? "", why: "unreadable" });
     return [];
   });
-  const recorded = await recordRunEvents(await appStore(), runId, events, at);
+  const recorded = await recordRunEvents(runId, events, at);
   if (recorded.kind === "unknown-run") return refuse(404, "unknown-run", "There is no such run.");
   return Response.json({
     events: recorded.events,
@@ -45,8 +44,7 @@ export async function postRunEvents(runId: string, request: Request): Promise<Re
 
 /** GET of the same: for a second device, and after a reload. */
 export async function getRunEvents(runId: string): Promise<Response> {
-  const { db } = await appStore();
-  const found = await readRun(db, runId);
+  const found = await readRun(runId);
   return found
     ? Response.json({ events: found.events, refused: [], now: now().toISOString() })
     : refuse(404, "unknown-run", "There is no such run.");

@@ -1,22 +1,18 @@
+import { readRun, findHome, listUnits } from "@/server/snapshots/beside";
 import ical, { ICalAlarmType } from "ical-generator";
-import { appStore } from "@/db/app-store";
-import { findHome } from "@/db/repositories/homes";
-import { listUnits } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 import { dryingOf } from "./run-times";
-import { readRun } from "@/server/snapshots/read-runs";
 
 /** How long putting it back is set down for in a calendar, minutes. */
 const ENTRY_MINUTES = 30;
 
 /** GET /api/v1/runs/ID/ready.ics: a calendar entry that calls back when what dries is dry. */
 export async function getReadyCalendar(runId: string, origin: string): Promise<Response> {
-  const { db } = await appStore();
-  const found = await readRun(db, runId);
+  const found = await readRun(runId);
   const drying = found && dryingOf(found.state, found.job.place);
   if (!found || !drying) return new Response("Nothing is drying in this run.", { status: 404 });
-  const home = await findHome(db, found.run.homeId);
-  const unit = (await listUnits(db, found.run.homeId)).find(({ id }) => id === found.run.unitId);
+  const home = await findHome(found.run.homeId);
+  const unit = (await listUnits(found.run.homeId)).find(({ id }) => id === found.run.unitId);
   const start = new Date(drying.readyAt);
   const calendar = ical({ name: "Amber Lintel" });
   const entry = calendar.createEvent({

@@ -20,7 +20,8 @@ import {
 } from "@/core/runs/run-outcome";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { dayIn } from "@/core/quantities/plain-date";
-import type { Store, Tx } from "@/db/client";
+import { appStore } from "@/db/app-store";
+import type { Tx } from "@/db/client";
 import { appendEvents, listEventsOfPart, listEventsOfRun } from "@/db/repositories/history";
 import { findHome } from "@/db/repositories/homes";
 import { insertItem, listParts, listSlots, updatePart, updateSlot } from "@/db/repositories/parts";
@@ -61,51 +62,59 @@ export type Recorded =
  * the event, and sends it again.
  */
 export async function recordRunEvents(
-  store: Store,
   runId: string,
   sent: readonly RunEvent[],
   now: Date,
 ): Promise<Recorded> {
-  return store.write(async (tx): Promise<Recorded> => {
-    const found = await readRun(tx, runId);
-    if (!found) return { kind: "unknown-run" };
-    const { run, job, events, state: before } = found;
-    const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
-    const known = new Set(events.map(({ id }) => id));
-    const places = await placesIn(tx, run.homeId);
-    const refused: Refused[] = [];
-    const fresh = sent.filter((event) => {
-      if (known.has(event.id)) return false;
-      known.add(event.id);
-      const why: NotTaken | null =
-        Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS
-          ? "clock-off"
-          : event.kind === "undone" && isLate
-            ? "too-late"
-            : placesOf(event).every((place) => places.has(place))
-              ? null
-              : "unknown-place";
-      if (why) refused.push({ id: event.id, why });
-      return !why;
-    });
-    const beside = {
-      open: await openBesideRun(tx, run.homeId, runId, now),
-      accepted: events.length,
-    };
-    const state = replayRun(job, [...events, ...fresh], now.toISOString(), beside);
-    const refusals = state.refused.slice(before.refused.length);
-    const accepted = fresh.filter(
-      (event) => !refusals.some((refusal) => refusal.event.id === event.id),
-    );
-    await appendRunEvents(tx, runId, accepted);
-    await writeWhatFollows(tx, { run, job, before, state }, now);
-    return {
-      kind: "recorded",
-      events: [...events, ...accepted],
-      state,
-      refused: [...refused, ...refusals.map(({ event, why }) => ({ id: event.id, why }))],
-    };
+  const { write } = await appStore();
+  return write((tx) => recordInRun(tx, runId, sent, now));
+}
+
+/** The same inside a write that is under way. */
+export async function recordInRun(
+  tx: Tx,
+  runId: string,
+  sent: readonly RunEvent[],
+  now: Date,
+): Promise<Recorded> {
+  const found = await readRun(tx, runId);
+  if (!found) return { kind: "unknown-run" };
+  const { run, job, events, state: before } = found;
+  const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
+  const known = new Set(events.map(({ id }) => id));
+  const places = await placesIn(tx, run.homeId);
+  const refused: Refused[] = [];
+  const fresh = sent.filter((event) => {
+    if (known.has(event.id)) return false;
+    known.add(event.id);
+    const why: NotTaken | null =
+      Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS
+        ? "clock-off"
+        : event.kind === "undone" && isLate
+          ? "too-late"
+          : placesOf(event).every((place) => places.has(place))
+            ? null
+            : "unknown-place";
+    if (why) refused.push({ id: event.id, why });
+    return !why;
   });
+  const beside = {
+    open: await openBesideRun(tx, run.homeId, runId, now),
+    accepted: events.length,
+  };
+  const state = replayRun(job, [...events, ...fresh], now.toISOString(), beside);
+  const refusals = state.refused.slice(before.refused.length);
+  const accepted = fresh.filter(
+    (event) => !refusals.some((refusal) => refusal.event.id === event.id),
+  );
+  await appendRunEvents(tx, runId, accepted);
+  await writeWhatFollows(tx, { run, job, before, state }, now);
+  return {
+    kind: "recorded",
+    events: [...events, ...accepted],
+    state,
+    refused: [...refused, ...refusals.map(({ event, why }) => ({ id: event.id, why }))],
+  };
 }
 
 /** Every part and unit of a home, by which an event may name where something was seen. */

@@ -7,8 +7,8 @@ import { plainDate } from "@/core/quantities/plain-date";
 import { appendEvent } from "@/db/repositories/history";
 import { updateSlot } from "@/db/repositories/parts";
 import { readHome } from "@/server/snapshots/read-home";
-import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
-import type { DemoStore } from "../../../tests/demo-store";
+import { actOnDemo, formOf, landing, nothingSent } from "./acting";
+import type { DemoStore } from "./demo-store";
 import { saveFilters } from "@/features/inventory/guided-add/quick-slot-actions";
 import {
   correctEntry,
@@ -17,13 +17,12 @@ import {
   noteLook,
   notePartDone,
   writeNote,
-} from "./record-actions";
+} from "../src/features/records/record-actions";
 import { changeSlot, createSlot } from "@/features/inventory/filters/slot-actions";
 
 jest.mock(
   "next/navigation",
-  () =>
-    jest.requireActual<typeof import("../../../tests/acting")>("../../../tests/acting").navigation,
+  () => jest.requireActual<typeof import("./acting")>("../../../tests/acting").navigation,
 );
 jest.setTimeout(60_000);
 

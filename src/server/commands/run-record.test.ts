@@ -18,14 +18,15 @@ import {
 import { ensureTask } from "@/db/repositories/tasks";
 import { usualVariant } from "@/core/runs/procedure";
 import { RENEW } from "@/core/scheduling/task";
-import { event, walk } from "../../../../tests/run-events";
-import { openDemoStore, type DemoStore } from "../../../../tests/demo-store";
-import { factsOf } from "../prepare/run-facts";
+import { event, walk } from "../../../tests/run-events";
+import { actOnDemo } from "../../../tests/acting";
+import type { DemoStore } from "../../../tests/demo-store";
+import { factsOf } from "@/features/runs/prepare/run-facts";
 import { recordRunEvents } from "./run-record";
 import { readRun } from "@/server/snapshots/read-runs";
 import { endsOfHome } from "@/core/runs/home-ends";
-import { postRunEvents } from "./run-api";
-import { thereAndBack } from "../way/there-and-back";
+import { postRunEvents } from "@/features/runs/record/run-api";
+import { thereAndBack } from "@/features/runs/way/there-and-back";
 
 jest.setTimeout(60_000);
 
@@ -36,7 +37,7 @@ let store: Store;
 let count = 0;
 
 beforeAll(async () => {
-  demo = await openDemoStore();
+  demo = await actOnDemo();
   store = demo.store;
 });
 afterAll(() => demo.discard());
@@ -83,7 +84,7 @@ async function begin(
 const change = (partId = "cellar-filter") => begin("change-panel-filter", { partId });
 const jobAt = async (runId: string) => jobOfRun((await findRun(store.db, runId))!);
 const record = (runId: string, events: RunEvent[], now = NOW) =>
-  recordRunEvents(store, runId, events, now);
+  recordRunEvents(runId, events, now);
 const finished = (more: object = {}) => event({ kind: "finished", ...more });
 const historyOf = async (partId: string) =>
   new HistoryRecord(await listEventsOfPart(store.db, partId)).counted;

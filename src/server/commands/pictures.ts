@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import type { PhotoMoment } from "@/core/runs/run-event";
-import type { Store } from "@/db/client";
+import { appStore } from "@/db/app-store";
 import { insertPhoto, purgePhotos, type Photo } from "@/db/repositories/photos";
 
 /** What may be uploaded, bytes. */
@@ -57,7 +57,6 @@ export type PhotoOf = Pick<Photo, "id" | "homeId" | "unitId" | "partId" | "runId
 
 /** Keeps a picture; lets go of those taken out longer ago than they can be brought back. */
 export async function keepPhoto(
-  store: Store,
   of: PhotoOf,
   { bytes, mime, width, height }: Readable,
   now: Date,
@@ -71,7 +70,8 @@ export async function keepPhoto(
     addedAt: now.toISOString(),
     deletedAt: null,
   };
-  await store.write(async (tx) => {
+  const { write } = await appStore();
+  await write(async (tx) => {
     await purgePhotos(tx, new Date(now.getTime() - KEPT_MS).toISOString());
     await insertPhoto(tx, row, bytes);
   });

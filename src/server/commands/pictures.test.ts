@@ -7,8 +7,9 @@ import {
   readPhotoBytes,
 } from "@/db/repositories/photos";
 import { listRemoved } from "@/db/repositories/removed";
-import { openDemoStore, type DemoStore } from "../../../../tests/demo-store";
-import { keepPhoto, MOST_BYTES, readUpload, type PhotoOf, type Readable } from "./photo-store";
+import { actOnDemo } from "../../../tests/acting";
+import type { DemoStore } from "../../../tests/demo-store";
+import { keepPhoto, MOST_BYTES, readUpload, type PhotoOf, type Readable } from "./pictures";
 
 jest.setTimeout(60_000);
 
@@ -84,7 +85,7 @@ describe("what is uploaded", () => {
 describe("the photo store", () => {
   let demo: DemoStore;
   beforeAll(async () => {
-    demo = await openDemoStore();
+    demo = await actOnDemo();
   });
   afterAll(() => demo.discard());
   const of = (id: string): PhotoOf => ({
@@ -101,8 +102,8 @@ describe("the photo store", () => {
   it("keeps one sent twice once, and shows it with its run", async () => {
     const { store } = demo;
     const read = await readable(await plain().jpeg().toBuffer());
-    await keepPhoto(store, of("photo-0001"), read, NOW);
-    await keepPhoto(store, of("photo-0001"), read, NOW);
+    await keepPhoto(of("photo-0001"), read, NOW);
+    await keepPhoto(of("photo-0001"), read, NOW);
     const ids = (await listPhotosOfRun(store.db, "demo-core-run")).map(({ id }) => id);
     expect(ids).toEqual(["demo-photo-core-before", "photo-0001"]);
     expect(await readPhotoBytes(store.db, "photo-0001")).toEqual(read.bytes);
@@ -111,7 +112,7 @@ describe("the photo store", () => {
   it("brings back what was taken out, for thirty days, and then lets it go", async () => {
     const { store } = demo;
     const read = await readable(await plain().jpeg().toBuffer());
-    await keepPhoto(store, of("photo-0002"), read, NOW);
+    await keepPhoto(of("photo-0002"), read, NOW);
     const mark = (at: string | null) =>
       store.write((tx) => markPhotoDeleted(tx, "sluice-house", "photo-0002", at));
     await mark(NOW.toISOString());
@@ -120,12 +121,12 @@ describe("the photo store", () => {
       { kind: "photo", id: "photo-0002", name: "Loft ventilator, core.jpg" },
     ]);
     const after = (days: number) => new Date(NOW.getTime() + days * 86_400_000);
-    await keepPhoto(store, of("photo-0003"), read, after(29));
+    await keepPhoto(of("photo-0003"), read, after(29));
     expect(await findPhoto(store.db, "photo-0002")).not.toBeNull();
     await mark(null);
     expect(await removedIn(store)).toEqual([]);
     await mark(NOW.toISOString());
-    await keepPhoto(store, of("photo-0004"), read, after(31));
+    await keepPhoto(of("photo-0004"), read, after(31));
     expect(await findPhoto(store.db, "photo-0002")).toBeNull();
     expect(await readPhotoBytes(store.db, "photo-0002")).toBeNull();
   });

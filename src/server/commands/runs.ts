@@ -1,0 +1,113 @@
+import "server-only";
+import { randomUUID } from "node:crypto";
+import type { Attributes } from "@/core/inventory/attribute";
+import { isolatorOf, type FilterSlot, type Part, type Unit } from "@/core/inventory/inventory";
+import { endsOfHome } from "@/core/runs/home-ends";
+import type { JobFact, Procedure } from "@/core/runs/procedure";
+import type { Qualification } from "@/core/runs/qualification";
+import type { RunEvent } from "@/core/runs/run-event";
+import { replayRun } from "@/core/runs/run";
+import { appStore } from "@/db/app-store";
+import { updatePart } from "@/db/repositories/parts";
+import {
+  appendEndEntry,
+  appendRunEvents,
+  findRun,
+  insertRun,
+  jobOfRun,
+  listRunEvents,
+  markRunEnded,
+} from "@/db/repositories/runs";
+import { ensureTask } from "@/db/repositories/tasks";
+import { updateUnit } from "@/db/repositories/units";
+import { now } from "@/lib/clock";
+import { createdAt, type OpenHome } from "./home-command";
+
+export type RunBegun = {
+  taskKey: string;
+  unit: Unit | undefined;
+  part: FilterSlot | Part | undefined;
+  procedure: Procedure;
+  variant: string | null;
+  facts: readonly JobFact[];
+  qualification: Qualification;
+};
+
+/** Begins a job, or goes on with the one already begun at its place. Answers the run's id. */
+export async function beginRun(
+  home: OpenHome,
+  { taskKey, unit, part, procedure, variant, facts, qualification }: RunBegun,
+): Promise<string> {
+  const { tx, homeId, going } = home;
+  const place = { unitId: unit?.id ?? null, partId: part?.id ?? null };
+  const begun = going.find(
+    ({ run }) =>
+      run.unitId === place.unitId && run.partId === place.partId && run.taskKey === taskKey,
+  );
+  if (begun) return begun.run.id;
+  const startedAt = createdAt(home);
+  const setting = {
+    id: randomUUID(),
+    key: taskKey,
+    changes: {},
+    ...(unit ? { unitId: unit.id } : {}),
+    ...(part ? { partId: part.id } : {}),
+  };
+  const id = randomUUID();
+  await insertRun(tx, {
+    id,
+    homeId,
+    ...place,
+    taskId: await ensureTask(tx, homeId, setting, startedAt),
+    procedureId: procedure.id,
+    procedure,
+    facts: [...facts],
+    variant,
+    qualification,
+    isolator: unit ? isolatorOf(unit) : ("switch-off" as const),
+    startedAt,
+    endedAt: null,
+  });
+  return id;
+}
+
+/** Keeps what was found out of a place: what belongs to its unit there, the rest at the part. */
+export async function keepAttributes(
+  { tx }: OpenHome,
+  unit: Unit | undefined,
+  part: Part | undefined,
+  learned: { unit: Attributes; part: Attributes },
+): Promise<void> {
+  if (part) await updatePart(tx, { ...part, attributes: { ...part.attributes, ...learned.part } });
+  if (unit) await updateUnit(tx, { ...unit, attributes: { ...unit.attributes, ...learned.unit } });
+}
+
+/** Someone has put right what outlived its run. An end that still has to wait stays open. */
+export async function closeEnd(home: OpenHome, endId: string): Promise<void> {
+  const at = createdAt(home);
+  const { open } = endsOfHome(at, home.recordedEnds, home.going);
+  const end = open.find((each) => each.id === endId);
+  if (!end || end.blockedBy.length > 0 || end.isDrying || end.runId) return;
+  const { unit, part, end: kind } = end;
+  const entry = { id: endId, unit, part, end: kind, at, action: "close" as const };
+  await appendEndEntry(home.tx, home.homeId, {
+    ...entry,
+    readyAt: undefined,
+    after: undefined,
+  });
+}
+
+/** A job begun is dropped: only while nothing of it is open, and nothing of it counts. */
+export async function dropRun(runId: string): Promise<void> {
+  const { write } = await appStore();
+  const at = now().toISOString();
+  await write(async (tx) => {
+    const run = await findRun(tx, runId);
+    if (!run || run.endedAt !== null) return;
+    const event: RunEvent = { id: randomUUID(), at, kind: "stopped" };
+    const state = replayRun(jobOfRun(run), [...(await listRunEvents(tx, runId)), event], at);
+    if (state.status !== "stopped") return;
+    await appendRunEvents(tx, runId, [event]);
+    await markRunEnded(tx, runId, at);
+  });
+}
