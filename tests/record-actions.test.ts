@@ -22,7 +22,7 @@ import { changeSlot, createSlot } from "@/features/inventory/filters/slot-action
 
 jest.mock(
   "next/navigation",
-  () => jest.requireActual<typeof import("./acting")>("../../../tests/acting").navigation,
+  () => jest.requireActual<typeof import("./acting")>("./acting").navigation,
 );
 jest.setTimeout(60_000);
 

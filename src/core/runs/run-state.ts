@@ -16,25 +16,37 @@ export type CompletedStep = {
   onReturn?: true;
 };
 
-export type RunRefusal =
-  | "not-the-step"
-  | "power-comes-last"
-  | "still-drying"
-  | "after-another"
-  | "gas-comes-last"
-  | "water-comes-last"
-  | "still-waiting"
-  | "licensed-only"
-  | "nothing-to-hand-over"
-  | "look-missing"
-  | "seen-missing"
-  | "seen-unreadable"
-  | "count-differs"
-  | "closes-nothing"
-  | "steps-left"
-  | "ends-open"
-  | "on-hold"
-  | "over";
+export const RUN_REFUSALS = [
+  "not-the-step",
+  "power-comes-last",
+  "still-drying",
+  "after-another",
+  "gas-comes-last",
+  "water-comes-last",
+  "still-waiting",
+  "licensed-only",
+  "nothing-to-hand-over",
+  "look-missing",
+  "seen-missing",
+  "seen-unreadable",
+  "count-differs",
+  "closes-nothing",
+  "steps-left",
+  "ends-open",
+  "on-hold",
+  "over",
+] as const;
+export type RunRefusal = (typeof RUN_REFUSALS)[number];
+
+/** Why an event did not count: by the rules of a run, or as it could not be taken at all. */
+export const NOT_TAKEN = [
+  ...RUN_REFUSALS,
+  "too-late",
+  "clock-off",
+  "unreadable",
+  "unknown-place",
+] as const;
+export type NotTaken = (typeof NOT_TAKEN)[number];
 
 /** An end that was opened at a step which Back has taken back: it is open all the same. */
 export type StillOpen = { end: StepEnd; at: string };

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { readSize } from "@/core/quantities/size";
 import { replayRun } from "@/core/runs/run";
-import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
+import type { RunJob, NotTaken, RunState } from "@/core/runs/run-state";
 import type { RunEvent } from "@/core/runs/run-event";
 import { HistoryRecord } from "@/core/history/history-record";
 import { replacementOf } from "@/core/history/replacement";
@@ -42,8 +42,6 @@ const MOST_CLOCK_ERROR_MS = 86_400_000;
 /** A finish is taken back for ten seconds on the screen; a slow network may take as long again, ms. */
 const UNDO_WITHIN_MS = 30_000;
 
-/** Why an event did not count: by the rules of a run, or as it could not be taken at all. */
-export type NotTaken = RunRefusal | "too-late" | "clock-off" | "unreadable" | "unknown-place";
 export type Refused = { id: string; why: NotTaken };
 
 export type Recorded =

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { Button } from "@/ui/button";
-import { newId } from "../guide/new-id";
+import { newId } from "@/run-client/new-id";
 
 const SECONDS = 10;
 

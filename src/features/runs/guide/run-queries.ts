@@ -25,7 +25,7 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { taskId } from "@/core/scheduling/task";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { now, todayIn } from "@/lib/clock";
-import type { RunInput } from "./use-run";
+import type { RunInput } from "@/run-client/use-run";
 import type { RunWith } from "./run-with";
 import { tryAgainOn } from "../prepare/run-facts";
 

@@ -19,7 +19,7 @@ import { RunHead } from "./run-head";
 import { StepBody } from "../step/step-body";
 import { TimeStrip, useSeconds } from "../times/time-strip";
 import { WayRail } from "../way/way-rail";
-import { useRun, type RunInput } from "./use-run";
+import { useRun, type RunInput } from "@/run-client/use-run";
 import { useRunKeys, type RunKey } from "./use-run-keys";
 import { useWakeLock } from "./use-wake-lock";
 

@@ -5,7 +5,7 @@ import { z } from "zod";
 import type { PhotoMoment } from "@/core/runs/run-event";
 import { undoToast } from "@/ui/undo-toast";
 import { removePhoto, restorePhoto } from "./photo-actions";
-import { newId } from "../guide/new-id";
+import { newId } from "@/run-client/new-id";
 
 const TYPES = "image/jpeg,image/png,image/webp,application/pdf";
 const MOST_MB = 20;

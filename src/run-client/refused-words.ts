@@ -1,4 +1,5 @@
-import type { NotTaken } from "@/server/commands/run-record";
+import type { RunEvent } from "@/core/runs/run-event";
+import type { NotTaken, RunJob } from "@/core/runs/run-state";
 
 /** What did not count of what was done on this device, and what to do about it. */
 export const REFUSED_WORDS: Readonly<Record<NotTaken, string>> = {
@@ -27,3 +28,10 @@ export const REFUSED_WORDS: Readonly<Record<NotTaken, string>> = {
   unreadable: "it can’t be read by this version. Load the page anew and do it again.",
   "unknown-place": "the part or machine it names is not here any more. Choose another.",
 };
+
+/** “Switch the power on: …”: what was not taken, by its step. */
+export function refusedWords(job: RunJob, event: RunEvent | undefined, why: NotTaken): string {
+  const step = event && "step" in event ? event.step : undefined;
+  const title = job.procedure.steps.find(({ id }) => id === step)?.title ?? "One thing done here";
+  return `${title}: not counted, as ${REFUSED_WORDS[why]}`;
+}
