@@ -1,8 +1,10 @@
 /**
  * Checks which way imports point, and that the check itself works: it must have seen the whole
  * tree, and must find a bad import planted for it. A checker that can't parse reports success.
+ * With --draw it writes the pictures of docs/architecture.md from what it saw; without, it fails
+ * where they are no longer true.
  */
-import { rmSync, writeFileSync } from "node:fs";
+import { readFileSync, rmSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { cruise } from "dependency-cruiser";
 import extractTsConfig from "dependency-cruiser/config-utl/extract-ts-config";
@@ -91,7 +93,7 @@ const PLANTED = [
   },
 ];
 
-async function violations() {
+async function cruised() {
   const { options, forbidden } = config;
   const tsConfig = extractTsConfig(path.join(root, "tsconfig.json"));
   const { output } = await cruise(
@@ -100,18 +102,55 @@ async function violations() {
     undefined,
     { tsConfig },
   );
-  return output.summary;
+  return output;
+}
+
+const isTest = (file) => /\.test\.tsx?$/.test(file);
+
+/** The arrows between rooms, as a Mermaid graph; `roomOf` says in which room a file is, if in any. */
+function graph(modules, roomOf) {
+  const arrows = new Set();
+  for (const { source, dependencies } of modules) {
+    const from = isTest(source) ? null : roomOf(source);
+    for (const { resolved } of dependencies) {
+      const to = roomOf(resolved);
+      if (from && to && from !== to) arrows.add(`  ${from} --> ${to}`);
+    }
+  }
+  return ["```mermaid", "graph TD", ...[...arrows].sort(), "```"].join("\n");
+}
+
+const houseRoom = (file) => /^(?:src\/)?(demo|[a-z-]+)\//.exec(file)?.[1] ?? null;
+const isOfTheHouse = (file) => /^(src|demo)\//.test(file);
+const coreRoom = (file) => /^src\/core\/([a-z-]+)\//.exec(file)?.[1] ?? null;
+
+const DOCUMENT = "docs/architecture.md";
+const [BEGIN, END] = ["<!-- drawn by npm run draw:architecture -->", "<!-- drawn to here -->"];
+
+function drawn(modules) {
+  const house = graph(modules, (file) => (isOfTheHouse(file) ? houseRoom(file) : null));
+  const pictures = `The rooms of the house:\n\n${house}\n\nThose of the core:\n\n${graph(modules, coreRoom)}`;
+  const text = readFileSync(DOCUMENT, "utf8");
+  const [before, rest] = text.split(BEGIN);
+  const after = rest.split(END)[1];
+  return { text, next: `${before}${BEGIN}\n\n${pictures}\n\n${END}${after}` };
 }
 
 process.chdir(root);
-const clean = await violations();
+const tree = await cruised();
+const clean = tree.summary;
 const problems = clean.violations.map(({ rule, from, to }) => `${rule.name}: ${from} → ${to}`);
 if (clean.totalCruised < FEWEST_MODULES)
   problems.push(`only ${clean.totalCruised} modules were seen`);
 
+const { text, next } = drawn(tree.modules);
+if (process.argv.includes("--draw")) writeFileSync(DOCUMENT, next);
+else if (text !== next)
+  problems.push(`${DOCUMENT} no longer shows what is so: npm run draw:architecture`);
+
 try {
   for (const { file, text } of PLANTED) writeFileSync(path.join(root, file), text);
-  const found = (await violations()).violations;
+  const found = (await cruised()).summary.violations;
   for (const { file, rule } of PLANTED)
     if (!found.some((violation) => violation.from === file && violation.rule.name.startsWith(rule)))
       problems.push(`the check did not find a bad import planted in ${file} (${rule})`);

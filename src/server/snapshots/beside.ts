@@ -37,7 +37,7 @@ export const runsBefore = async (homeId: string): Promise<readRuns.RunsBefore> =
   readRuns.runsBefore((await appStore()).db, homeId);
 export const openBesideRun = reading(readRuns.openBesideRun);
 
-export type { FoundRow, FoundSlot } from "@/db/repositories/find";
+export type { FoundRow } from "@/db/repositories/find";
 export type { Photo } from "@/db/repositories/photos";
 export type { Removed } from "@/db/repositories/removed";
 export type { Run } from "@/db/repositories/runs";
