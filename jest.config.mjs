@@ -12,7 +12,13 @@ const shared = {
   },
 };
 
-const project = (extra) => withNext({ ...shared, ...extra })();
+/** Packages that come as modules only, which Jest can read no other way than translated. */
+const MODULES_ONLY = "d3-[a-z-]+|internmap|comlink";
+
+const project = async (extra) => {
+  const config = await withNext({ ...shared, ...extra })();
+  return { ...config, transformIgnorePatterns: [`/node_modules/(?!(${MODULES_ONLY})/)`] };
+};
 
 const config = async () => ({
   projects: [

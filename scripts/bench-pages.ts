@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 /** How long every page of a large home takes on the server, as part of npm run bench. */
 import { CLOCK, startApp } from "../e2e/app-server";
 import { plainDate } from "../src/core/quantities/plain-date";
@@ -33,26 +34,46 @@ const PAGES: [string, string][] = [
 
 const round = (ms: number) => Math.round(ms * 10) / 10;
 
-export async function benchPages(): Promise<void> {
+const WRITES = 20;
+const percentile = (times: readonly number[], share: number) =>
+  round([...times].sort((a, b) => a - b)[Math.floor(share * (times.length - 1))]!);
+
+type App = Awaited<ReturnType<typeof startApp>>;
+
+async function timed(app: App, path: string): Promise<{ ms: number; body: string }> {
+  const start = performance.now();
+  const response = await fetch(app.url + path);
+  const body = await response.text();
+  if (!response.ok) throw new Error(`${path} answers ${response.status}`);
+  return { ms: performance.now() - start, body };
+}
+
+/** The JavaScript a page asks for at first, without what only old browsers take, kB gzip. */
+async function scriptsOf(app: App, body: string): Promise<number> {
+  const sources = [...body.matchAll(/<script[^>]*src="([^"]+)"[^>]*>/g)].flatMap(([tag, src]) =>
+    tag.includes("noModule") || tag.includes("nomodule") ? [] : src!,
+  );
+  let bytes = 0;
+  for (const src of new Set(sources)) {
+    const text = await (await fetch(new URL(src, app.url))).arrayBuffer();
+    bytes += gzipSync(Buffer.from(text)).length;
+  }
+  return Math.round(bytes / 1000);
+}
+
+/** Every page of a home with so many entries: warm, right after a write, and what it loads. */
+export async function benchPages(entries: number, pages = PAGES): Promise<void> {
   const app = await startApp("empty");
   const store = await openStore(app.file);
-  await store.write((tx) => enterHome(tx, bigHome(today), new Date(CLOCK)));
-  const answer = async (path: string): Promise<number> => {
-    const start = performance.now();
-    const response = await fetch(app.url + path);
-    await response.text();
-    if (!response.ok) throw new Error(`${path} answers ${response.status}`);
-    return performance.now() - start;
-  };
+  await store.write((tx) => enterHome(tx, bigHome(today, entries), new Date(CLOCK)));
   const rows = [];
-  for (const [what, path] of PAGES) {
-    const first = await answer(path);
-    for (let i = 0; i < WARM_UP; i++) await answer(path);
-    const times: number[] = [];
-    for (let i = 0; i < RUNS; i++) times.push(await answer(path));
-    times.sort((a, b) => a - b);
+  for (const [what, path] of pages) {
+    const first = await timed(app, path);
+    for (let i = 0; i < WARM_UP; i++) await timed(app, path);
+    const warm: number[] = [];
+    for (let i = 0; i < RUNS; i++) warm.push((await timed(app, path)).ms);
     const afterWrite: number[] = [];
-    for (let i = 0; i < 5; i++) {
+    for (let i = 0; i < WRITES; i++) {
       await store.write((tx) =>
         appendEvent(tx, "big", {
           id: `${what}-${i}`,
@@ -64,17 +85,30 @@ export async function benchPages(): Promise<void> {
           look: { grade: "grey" },
         }),
       );
-      afterWrite.push(await answer(path));
+      afterWrite.push((await timed(app, path)).ms);
     }
     rows.push({
       page: what,
-      firstMs: round(first),
-      medianMs: round(times[Math.floor(RUNS / 2)]!),
-      p95Ms: round(times[Math.floor(0.95 * (RUNS - 1))]!),
-      "worst after a write": round(Math.max(...afterWrite)),
+      "first, ms": round(first.ms),
+      "median, ms": percentile(warm, 0.5),
+      "p95, ms": percentile(warm, 0.95),
+      "p95 after a write, ms": percentile(afterWrite, 0.95),
+      "JavaScript, kB gzip": path.startsWith("/api") ? "-" : await scriptsOf(app, first.body),
     });
   }
+  console.log(`A home of 25 units and ${entries} entries`);
   console.table(rows);
   store.close();
+  await app.stop();
+}
+
+/** The pages of a home with a hundred thousand entries that show its record or its year. */
+export const LONG_RECORD = PAGES.slice(0, 5);
+
+/** What the screen of a run loads: the heaviest page there is. */
+export async function benchRun(): Promise<void> {
+  const app = await startApp("demo");
+  const { body } = await timed(app, "/runs/demo-core-run");
+  console.log(`The screen of a run loads ${await scriptsOf(app, body)} kB gzip of JavaScript.`);
   await app.stop();
 }

@@ -5,7 +5,7 @@ import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { scheduleOf } from "../src/core/scheduling/schedule";
-import { benchPages } from "./bench-pages";
+import { benchPages, benchRun, LONG_RECORD } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
 import { filterStatusOf } from "../src/core/filters/filter-status";
@@ -98,4 +98,9 @@ console.table([
   timed("the lintel", 50, "-", () => lintelOf(house, schedule, today)),
 ]);
 
-void benchPages();
+async function pages(): Promise<void> {
+  await benchPages(20_000);
+  await benchPages(100_000, LONG_RECORD);
+  await benchRun();
+}
+void pages();

@@ -6,11 +6,10 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 
 const UNITS = 25;
-const EVENTS = 20_000;
 const YEARS_DAYS = 1095;
 
-/** A home as large as any: 25 units with a filter each, and 20,000 entries in its record. */
-export function bigHome(today: PlainDate): Demo {
+/** A home as large as any: 25 units with a filter each, and so many entries in its record. */
+export function bigHome(today: PlainDate, entries = 20_000): Demo {
   const { snapshot: book } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
   const renamed = <T extends { id: string }>(list: readonly T[]): T[] =>
     list.map((each) => ({ ...each, id: `big-${each.id}` }));
@@ -31,7 +30,7 @@ export function bigHome(today: PlainDate): Demo {
     id: `big-slot-${i}`,
     unitId: unit.id,
   }));
-  const { events, items } = recordOf(slots, today);
+  const { events, items } = recordOf(slots, today, entries);
   const whole: HomeSnapshot = {
     ...book,
     home: { ...book.home, id: "big", name: "The big house" },
@@ -60,10 +59,10 @@ export function bigHome(today: PlainDate): Demo {
 }
 
 /** At every slot a change each quarter and a look on most days between. */
-function recordOf(slots: readonly FilterSlot[], today: PlainDate) {
+function recordOf(slots: readonly FilterSlot[], today: PlainDate, entries: number) {
   const events: HistoryEvent[] = [];
   const items: Item[] = [];
-  const perSlot = EVENTS / slots.length;
+  const perSlot = entries / slots.length;
   for (const slot of slots) {
     let itemId = "";
     for (let i = 0; i < perSlot; i++) {

@@ -5,7 +5,7 @@ import { sluiceHouse, theBoathouse } from "../demo/demo-homes";
 import { truths } from "../demo/sluice-house";
 import { unitKind } from "@/content/unit-kinds";
 import { readAttributes } from "@/core/inventory/attribute";
-import { fitOfSlot } from "@/core/inventory/slot-fit";
+import { fitOfSlot } from "@/core/filters/slot-fit";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { filterStatusOf } from "@/core/filters/filter-status";
 import { daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";

@@ -1,8 +1,8 @@
 import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
-import { Toaster } from "sonner";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 import { GaugeParts } from "@/ui/gauge";
+import { Toasts } from "@/ui/toasts";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -21,19 +21,8 @@ export default async function RootLayout({ children }: { children: React.ReactNo
       <body>
         <GaugeParts />
         {children}
-        <Toaster
-          position="bottom-center"
-          duration={10_000}
-          toastOptions={{ unstyled: true, classNames: TOAST }}
-        />
+        <Toasts />
       </body>
     </html>
   );
 }
-
-const TOAST = {
-  toast:
-    "flex w-full items-center gap-4 border-l-[6px] border-amber bg-slate px-4 py-3 text-on-slate rounded-sm",
-  title: "font-medium",
-  actionButton: "ml-auto min-h-11 px-3 font-semibold underline underline-offset-4 text-on-slate",
-};

@@ -1,6 +1,6 @@
 import { JOBS } from "@/content/default-tasks";
 import { readingWords } from "@/core/readings/reading-units";
-import { breakdownWords } from "@/core/history/breakdown";
+import { breakdownWords } from "@/core/timeline/breakdown";
 import { partKind } from "@/content/part-kinds";
 import { READING_WORDS } from "@/content/reading-words";
 import { readWords } from "./reading-advice";

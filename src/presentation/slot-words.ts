@@ -3,7 +3,7 @@ import { MM_PER_INCH } from "@/core/quantities/size";
 import { listWords } from "@/core/quantities/words";
 import type { RatingCrosswalk } from "@/core/calculators/rating-crosswalk";
 import type { FilterSlot } from "@/core/inventory/inventory";
-import { USUAL_DROP_PA, type SlotFit } from "@/core/inventory/slot-fit";
+import { USUAL_DROP_PA, type SlotFit } from "@/core/filters/slot-fit";
 
 /** “20x20x1” as it is said: “20×20×1”. */
 export const sizeAsPrinted = (text: string): string => text.replace(/\s*[x*]\s*/gi, "×").trim();

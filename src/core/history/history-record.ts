@@ -25,6 +25,32 @@ function grouped<K>(
   return groups;
 }
 
+/** Entries in the order of their days, with later recorded ones put behind those of the same day. */
+function placed(
+  sorted: readonly HistoryEvent[],
+  events: readonly HistoryEvent[],
+): readonly HistoryEvent[] {
+  const all = [...sorted];
+  for (const event of events) {
+    const at = all.findLastIndex(({ date }) => date <= event.date) + 1;
+    all.splice(at, 0, event);
+  }
+  return all;
+}
+
+function placedIn<K>(
+  groups: ReadonlyMap<K, readonly HistoryEvent[]>,
+  events: readonly HistoryEvent[],
+  keyOf: (event: HistoryEvent) => K | undefined,
+): ReadonlyMap<K, readonly HistoryEvent[]> {
+  const next = new Map(groups);
+  for (const event of events) {
+    const key = keyOf(event);
+    if (key !== undefined) next.set(key, placed(next.get(key) ?? NOTHING, [event]));
+  }
+  return next;
+}
+
 /**
  * Everything recorded in a home, and what it amounts to: each entry in its last corrected form,
  * without those withdrawn, by date, then in the order recorded. Entries are never changed. What is
@@ -81,9 +107,21 @@ export class HistoryRecord {
     return this.#readings;
   }
 
-  /** A record with more in it; this one stays as it is. */
+  /**
+   * A record with more in it; this one stays as it is. What corrects nothing is put in its place in
+   * what is sorted out already: a record of tens of thousands is not sorted anew for one entry.
+   */
   with(...events: readonly HistoryEvent[]): HistoryRecord {
-    return new HistoryRecord([...this.entries, ...events]);
+    const next = new HistoryRecord([...this.entries, ...events]);
+    if (!this.#counted || events.some(({ corrects, kind }) => corrects || kind === "withdrawn"))
+      return next;
+    next.#superseded = this.#superseded;
+    next.#counted = placed(this.#counted, events);
+    next.#byPart = this.#byPart && placedIn(this.#byPart, events, (event) => event.partId);
+    next.#byUnit = this.#byUnit && placedIn(this.#byUnit, events, (event) => event.unitId);
+    next.#byKind = this.#byKind && placedIn(this.#byKind, events, (event) => event.kind);
+    if (events.every(({ kind }) => kind !== "reading")) next.#readings = this.#readings;
+    return next;
   }
 
   /** A record without the entries that a test picks out; this one stays as it is. */

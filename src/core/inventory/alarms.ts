@@ -1,6 +1,5 @@
 import { addDays, addMonths, type PlainDate } from "../quantities/plain-date";
-import type { Level, Room, Unit } from "./inventory";
-import type { HomeSnapshot } from "../history/home-snapshot";
+import type { Level, Part, Room, Unit } from "./inventory";
 
 /** A carbon monoxide sensor is spent five to seven years after it was made; new batteries change nothing. */
 const SPENT_FROM_YEARS = 5;
@@ -22,7 +21,7 @@ export function alarmLife(madeOn: PlainDate, today: PlainDate): AlarmLife {
 }
 
 /** Whether an alarm shows a figure: it has a display among its parts. Silence is no reading. */
-export const hasDisplay = ({ parts }: Pick<HomeSnapshot, "parts">, alarmId: string): boolean =>
+export const hasDisplay = ({ parts }: { parts: readonly Part[] }, alarmId: string): boolean =>
   parts.some(({ unitId, kind }) => unitId === alarmId && kind === "alarm-display");
 
 /** The lived-in levels, those with rooms, that no alarm stands on. */

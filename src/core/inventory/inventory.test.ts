@@ -1,7 +1,7 @@
 import { plainDate } from "../quantities/plain-date";
 import { alarmLife, levelsWithoutAlarm, warrantyOf } from "./alarms";
 import type { Level, Room, Unit } from "./inventory";
-import { crosswalkOfSlot, fitOfSlot } from "./slot-fit";
+import { crosswalkOfSlot, fitOfSlot } from "../filters/slot-fit";
 
 const today = plainDate("2026-03-14");
 

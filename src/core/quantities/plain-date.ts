@@ -1,3 +1,6 @@
+import { UTCDate } from "@date-fns/utc";
+import { addMonths as monthsAfter } from "date-fns";
+
 /** A local calendar day, `YYYY-MM-DD`. Not an instant: it has no hour and no zone. */
 export type PlainDate = string & { readonly __brand: "PlainDate" };
 
@@ -11,48 +14,35 @@ export const LATEST_DAY = "2200-12-31" as PlainDate;
 const MS_PER_DAY = 86_400_000;
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
 
-/** The calendar parts of a day number, by the proleptic Gregorian calendar; month 1 to 12. */
+/** The instant at which a day begins in UTC, where every day has 24 hours. */
+const startOf = (day: DayNumber): UTCDate => new UTCDate(day * MS_PER_DAY);
+
+/**
+ * The calendar parts of a day number, by the proleptic Gregorian calendar; month 1 to 12.
+ *
+ * @example civil(0) // {"year":1970,"month":1,"day":1}
+ */
 export function civil(day: DayNumber): { year: number; month: number; day: number } {
-  // Days counted from 1 March 0000 put the leap day last in its year, which makes months regular.
-  const z = day + 719_468;
-  const era = Math.floor(z / 146_097);
-  const dayOfEra = z - era * 146_097;
-  const yearOfEra = Math.floor(
-    (dayOfEra -
-      Math.floor(dayOfEra / 1460) +
-      Math.floor(dayOfEra / 36_524) -
-      Math.floor(dayOfEra / 146_096)) /
-      365,
-  );
-  const dayOfYear =
-    dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
-  const shifted = Math.floor((5 * dayOfYear + 2) / 153);
-  const month = shifted < 10 ? shifted + 3 : shifted - 9;
-  return {
-    year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0),
-    month,
-    day: dayOfYear - Math.floor((153 * shifted + 2) / 5) + 1,
-  };
+  const date = new Date(day * MS_PER_DAY);
+  return { year: date.getUTCFullYear(), month: date.getUTCMonth() + 1, day: date.getUTCDate() };
 }
 
-/** The day number of a calendar date; month 1 to 12, day may run over its month. */
+/**
+ * The day number of a calendar date; month 1 to 12, day may run over its month.
+ *
+ * @example dayNumber(1970, 1, 32) // 31
+ */
 export function dayNumber(year: number, month: number, day: number): DayNumber {
-  const y = month <= 2 ? year - 1 : year;
-  const era = Math.floor(y / 400);
-  const yearOfEra = y - era * 400;
-  const dayOfYear = Math.floor((153 * (month > 2 ? month - 3 : month + 9) + 2) / 5) + day - 1;
-  const dayOfEra =
-    yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear;
-  return era * 146_097 + dayOfEra - 719_468;
+  const date = new Date(0);
+  // Date.UTC takes the years 0 to 99 for those of the last century.
+  return date.setUTCFullYear(year, month - 1, day) / MS_PER_DAY;
 }
 
 const two = (n: number) => (n < 10 ? `0${n}` : `${n}`);
 
 /** @example fromDay(toDay("2024-02-29") + 1) // "2024-03-01" */
-export function fromDay(day: DayNumber): PlainDate {
-  const date = civil(day);
-  return `${String(date.year).padStart(4, "0")}-${two(date.month)}-${two(date.day)}` as PlainDate;
-}
+export const fromDay = (day: DayNumber): PlainDate =>
+  new Date(day * MS_PER_DAY).toISOString().slice(0, 10) as PlainDate;
 
 /** Every day from one to another, both included. */
 export function datesBetween(from: DayNumber, to: DayNumber): PlainDate[] {
@@ -77,9 +67,8 @@ export function readPlainDate(text: string): PlainDate | null {
   return fromDay(day) === text ? (text as PlainDate) : null;
 }
 
-export function toDay(date: PlainDate): DayNumber {
-  return dayNumber(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
-}
+/** @example toDay("1970-01-02") // 1 */
+export const toDay = (date: PlainDate): DayNumber => Date.parse(date) / MS_PER_DAY;
 
 /** For dates written in code; a day that doesn't exist is a mistake of ours and throws. */
 export function plainDate(text: string): PlainDate {
@@ -97,7 +86,11 @@ export const daysFrom = (first: PlainDate, second: PlainDate): number =>
 /** 0 Sunday to 6 Saturday. */
 export const weekday = (date: PlainDate): number => (((toDay(date) + 4) % 7) + 7) % 7;
 
-/** The calendar day an instant falls on in a time zone given by its IANA name. */
+/**
+ * The calendar day an instant falls on in a time zone given by its IANA name.
+ *
+ * @example dayIn("Asia/Tokyo", 1773446400000) // "2026-03-14"
+ */
 export function dayIn(timeZone: string, instant: number): PlainDate {
   const parts = new Intl.DateTimeFormat("en-GB", {
     timeZone,
@@ -105,18 +98,17 @@ export function dayIn(timeZone: string, instant: number): PlainDate {
     month: "2-digit",
     day: "2-digit",
   }).formatToParts(instant);
-  const part = (type: string) => Number(parts.find((p) => p.type === type)?.value);
+  const part = (type: string) => Number(parts.find((each) => each.type === type)?.value);
   return fromDay(dayNumber(part("year"), part("month"), part("day")));
 }
 
 export const hoursBetween = (fromMs: number, toMs: number): number =>
   ((toMs - fromMs) / MS_PER_DAY) * 24;
 
-/** The same day so many months on; the end of a shorter month stands for the days it lacks. */
-export function addMonths(date: PlainDate, months: number): PlainDate {
-  const { year, month, day } = civil(toDay(date));
-  const count = year * 12 + (month - 1) + months;
-  const first = dayNumber(Math.floor(count / 12), (((count % 12) + 12) % 12) + 1, 1);
-  const next = dayNumber(Math.floor((count + 1) / 12), ((((count + 1) % 12) + 12) % 12) + 1, 1);
-  return fromDay(Math.min(first + day - 1, next - 1));
-}
+/**
+ * The same day so many months on; the end of a shorter month stands for the days it lacks.
+ *
+ * @example addMonths("2024-01-31", 1) // "2024-02-29"
+ */
+export const addMonths = (date: PlainDate, months: number): PlainDate =>
+  fromDay(monthsAfter(startOf(toDay(date)), months).getTime() / MS_PER_DAY);

@@ -1,3 +1,4 @@
+import { mean, median } from "simple-statistics";
 import { z } from "zod";
 import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
 import { dateSchema } from "../quantities/schemas";
@@ -39,21 +40,22 @@ function pointsOf(series: readonly { date: PlainDate; value: number }[]): Point[
     byDay.set(day, [...(byDay.get(day) ?? []), value]);
   }
   return [...byDay]
-    .map(([day, values]) => ({ day, value: values.reduce((sum, v) => sum + v, 0) / values.length }))
+    .map(([day, values]) => ({ day, value: mean(values) }))
     .sort((a, b) => a.day - b.day);
 }
 
 const ascending = (values: readonly number[]) => [...values].sort((a, b) => a - b);
 
-/** The value below which a share of the sorted values lies, on the straight line between two. */
+/**
+ * The value below which a share of the sorted values lies, on the straight line between the two at
+ * (n − 1) · share: the contract's definition, which is none of the library's.
+ */
 function quantile(sorted: readonly number[], share: number): number {
   const at = (sorted.length - 1) * share;
   const below = Math.floor(at);
   const above = Math.min(sorted.length - 1, below + 1);
   return sorted[below]! + (sorted[above]! - sorted[below]!) * (at - below);
 }
-
-const median = (values: readonly number[]) => quantile(ascending(values), 0.5);
 
 function slopesOf(points: readonly Point[]): number[] {
   const slopes = [];

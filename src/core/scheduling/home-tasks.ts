@@ -79,10 +79,13 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
 }
 
 /** Every job of a home: what comes with its parts, units and itself, and what people added. */
-export const tasksOf = (snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] => [
-  ...planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot)),
-  ...snapshot.units.flatMap((unit) => tasksOfUnit(snapshot, unit, jobs)),
-];
+export function tasksOf(snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] {
+  const isWithoutCooling = !hasCooling(snapshot.home.climate);
+  return [
+    ...planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot)),
+    ...snapshot.units.flatMap((unit) => tasksOfUnit(snapshot, unit, jobs, isWithoutCooling)),
+  ];
+}
 
 const settingsOf = (snapshot: HomeSnapshot): Settings =>
   new Map(snapshot.tasks.map((each) => [taskId(each, each.key), each]));
@@ -104,10 +107,14 @@ function planAll(
 }
 
 /** The jobs of one unit and its parts; none while it is being entered. */
-export function tasksOfUnit(snapshot: HomeSnapshot, unit: Unit, jobs: JobCatalogue): PlannedTask[] {
+export function tasksOfUnit(
+  snapshot: HomeSnapshot,
+  unit: Unit,
+  jobs: JobCatalogue,
+  isWithoutCooling = !hasCooling(snapshot.home.climate),
+): PlannedTask[] {
   if (unit.setUpStep !== undefined) return [];
   const settings = settingsOf(snapshot);
-  const isWithoutCooling = !hasCooling(snapshot.home.climate);
   const unitId = unit.id;
   return [
     ...planAll(

@@ -19,7 +19,7 @@ import { ductCleanings } from "../history/duct-cleanings";
 import type { ScopedDriver, Unit } from "../inventory/inventory";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { FilterStatus } from "../filters/filter-status";
-import { placeKey, RENEW, taskId, type PlannedTask } from "./task";
+import { placeKey, RENEW, type PlannedTask } from "./task";
 
 /** How a job stands, and the days of its coming rounds. */
 export type JobStatus = {
@@ -65,11 +65,11 @@ export const scheduleGrounds = (
 });
 
 function deferralOf(
-  { deferrals }: JobHistory,
+  history: JobHistory,
   task: PlannedTask,
   lastDone: PlainDate | null,
 ): Deferral | null {
-  const event = deferrals.get(task.id);
+  const event = history.deferral(task, task.key);
   if (!event || (lastDone !== null && lastDone >= event.date)) return null;
   return { on: event.date, words: event.words ?? "", until: event.until ?? null };
 }
@@ -90,7 +90,7 @@ const latest = (...dates: (PlainDate | null | undefined)[]): PlainDate | null =>
   );
 
 function lastDoneOf(
-  { lastDays }: JobHistory,
+  history: JobHistory,
   task: PlannedTask,
   isMain: boolean,
   others: readonly PlannedTask[],
@@ -98,9 +98,9 @@ function lastDoneOf(
   const name = `${task.kind}:${task.key}`;
   const with_ = others.filter((other) => other.alsoDoes.includes(name));
   return latest(
-    lastDays.get(task.id),
-    isMain ? lastDays.get(taskId(task, "")) : null,
-    ...with_.map((other) => lastDays.get(other.id)),
+    history.lastDay(task, task.key),
+    isMain ? history.lastDay(task, "") : null,
+    ...with_.map((other) => history.lastDay(other, other.key)),
   );
 }
 
@@ -136,9 +136,12 @@ function eventsFor(
     date,
     to: undefined,
   }));
-  const own = task.partId ? grounds.snapshot.history.ofPart(task.partId) : [];
+  const own =
+    task.partId && partsOf(task.trigger).some(isOfGreyLook)
+      ? grounds.snapshot.history.ofPart(task.partId)
+      : [];
   // A look on the day of a change was at the filter that came out.
-  const renewed = grounds.history.lastDays.get(taskId(task, RENEW)) ?? "";
+  const renewed = grounds.history.lastDay(task, RENEW) ?? "";
   const looks = own.flatMap(({ kind, date, look }) =>
     kind === "look" && date > renewed && isGrey(look?.grade)
       ? [{ kind: GREY_LOOK, date, to: undefined }]
@@ -147,12 +150,15 @@ function eventsFor(
   return [...drivers, ...cleanings, ...looks, ...driftFor(grounds, task)];
 }
 
+const isOfGreyLook = (trigger: Trigger): boolean =>
+  trigger.kind === "after" && trigger.event === GREY_LOOK;
+
 /** The day by which a drifting capacitor is to be replaced, where somebody follows that strategy. */
 function driftFor({ snapshot, history }: ScheduleGrounds, task: PlannedTask): DueTask["events"] {
   const part = snapshot.parts.find((each) => each.id === task.partId);
   const follows = part?.attributes[REPLACE_WHEN.key] === REPLACE_WHEN.drifting;
   if (!follows || !partsOf(task.trigger).some(isOfDrift)) return [];
-  const replaced = history.lastDays.get(task.id) ?? "";
+  const replaced = history.lastDay(task, task.key) ?? "";
   const drift = driftOf(
     snapshot,
     snapshot.history.readings.filter(
@@ -233,7 +239,7 @@ function isCountable({ cadence: trigger, wear, equipment }: DueTask): boolean {
  * Every job of a home as it stands today, with its rounds up to `until`, each counted from the one
  * before. Jobs that nothing calls for are there too, without dates.
  *
- * @param years of the home's climate, where somebody has them already
+ * @param grounds of the same home, where somebody has them already
  */
 export function scheduleOf(
   snapshot: HomeSnapshot,
@@ -241,9 +247,8 @@ export function scheduleOf(
   filterStatuses: readonly FilterStatus[],
   today: PlainDate,
   until: PlainDate,
-  years?: YearTables,
+  grounds = scheduleGrounds(snapshot),
 ): JobStatus[] {
-  const grounds = scheduleGrounds(snapshot, years);
   const units = new Map(snapshot.units.map((unit) => [unit.id, unit]));
   const slots = new Map(filterStatuses.map((filterStatus) => [filterStatus.slot.id, filterStatus]));
   const byUnit = new Map<string | undefined, PlannedTask[]>();

@@ -5,7 +5,12 @@ import type { FilterSlot } from "../inventory/inventory";
 import { addDays, type PlainDate } from "../quantities/plain-date";
 import type { JobCatalogue } from "../scheduling/catalogue";
 import { tasksOf } from "../scheduling/home-tasks";
-import { scheduleOf, type JobStatus } from "../scheduling/schedule";
+import {
+  scheduleGrounds,
+  scheduleOf,
+  type JobStatus,
+  type ScheduleGrounds,
+} from "../scheduling/schedule";
 import type { PlannedTask } from "../scheduling/task";
 import type { YearTables } from "../scheduling/year-tables";
 import { lintelOf, type Lintel } from "./lintel";
@@ -29,6 +34,7 @@ export class HomeStatus {
   #tasks: PlannedTask[] | undefined;
   #jobs: JobStatus[] | undefined;
   #lintel: Lintel | undefined;
+  #grounds: ScheduleGrounds | undefined;
 
   constructor(
     readonly snapshot: HomeSnapshot,
@@ -58,10 +64,15 @@ export class HomeStatus {
 
   /** Some jobs as they would stand, whoever planned them. */
   scheduleOf(tasks: readonly PlannedTask[]): JobStatus[] {
-    const { snapshot, today, rules } = this;
-    const years = rules.years(snapshot.home.climate);
+    const { snapshot, today } = this;
     const until = addDays(today, SCHEDULE_DAYS);
-    return scheduleOf(snapshot, tasks, this.filters, today, until, years);
+    return scheduleOf(snapshot, tasks, this.filters, today, until, this.grounds);
+  }
+
+  private get grounds(): ScheduleGrounds {
+    const { snapshot, rules } = this;
+    this.#grounds ??= scheduleGrounds(snapshot, rules.years(snapshot.home.climate));
+    return this.#grounds;
   }
 
   /** The year over every page. */
@@ -72,6 +83,15 @@ export class HomeStatus {
 
   /** The same day in a home that is otherwise: what an entry or a change would make of it. */
   of(snapshot: HomeSnapshot): HomeStatus {
-    return new HomeStatus(snapshot, this.today, this.rules);
+    const other = new HomeStatus(snapshot, this.today, this.rules);
+    const differs = (Object.keys(snapshot) as (keyof HomeSnapshot)[]).filter(
+      (key) => snapshot[key] !== this.snapshot[key],
+    );
+    // Where only what was changed of jobs differs, filters and record are the same.
+    if (differs.every((key) => key === "tasks")) {
+      other.#grounds = { ...this.grounds, snapshot };
+      other.#filters = [...this.filters];
+    }
+    return other;
   }
 }

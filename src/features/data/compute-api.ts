@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { createDocument } from "zod-openapi";
 import { answerLine, compute } from "@/core/compute/compute";
 import { COMPUTE_FUNCTIONS } from "@/core/compute/registry";
 
@@ -12,22 +13,17 @@ export async function postCompute(name: string, request: Request): Promise<Respo
   return json(answerLine(answer), answer.error.code === "unknown-function" ? 404 : 400);
 }
 
-const errorSchema = {
-  type: "object",
-  properties: {
-    error: {
-      type: "object",
-      properties: {
-        code: { type: "string" },
-        message: { type: "string" },
-        path: { type: "array", items: { type: ["string", "integer"] } },
-      },
-      required: ["code", "message", "path"],
-    },
-  },
-};
+const errorSchema = z
+  .object({
+    error: z.object({
+      code: z.string(),
+      message: z.string(),
+      path: z.array(z.union([z.string(), z.int()])),
+    }),
+  })
+  .meta({ id: "Error" });
 
-const content = (schema: unknown) => ({ "application/json": { schema } });
+const content = (schema: z.ZodType) => ({ "application/json": { schema } });
 
 /** The OpenAPI document of the registry: every function with its input and output. */
 export function openApiDocument(): unknown {
@@ -37,15 +33,9 @@ export function openApiDocument(): unknown {
       post: {
         operationId: name,
         summary,
-        requestBody: {
-          required: true,
-          content: content(z.toJSONSchema(input, { io: "input", unrepresentable: "any" })),
-        },
+        requestBody: { required: true, content: content(input) },
         responses: {
-          200: {
-            description: "The result.",
-            content: content(z.toJSONSchema(output, { io: "input", unrepresentable: "any" })),
-          },
+          200: { description: "The result.", content: content(output) },
           400: {
             description: "The input is refused; the path leads to the value.",
             content: content(errorSchema),
@@ -54,9 +44,13 @@ export function openApiDocument(): unknown {
       },
     },
   ]);
-  return {
-    openapi: "3.1.0",
-    info: { title: "Amber Lintel", version: "1", description: "What the core computes." },
-    paths: Object.fromEntries(paths),
-  };
+  return createDocument(
+    {
+      openapi: "3.1.0",
+      info: { title: "Amber Lintel", version: "1", description: "What the core computes." },
+      paths: Object.fromEntries(paths),
+    },
+    // A value that was read from text has no form of its own in JSON: it is described as any.
+    { allowEmptySchema: { pipe: true, transform: true, custom: true } },
+  );
 }

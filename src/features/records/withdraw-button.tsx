@@ -1,7 +1,7 @@
 "use client";
 
 import { useTransition } from "react";
-import { undoToast } from "@/ui/undo-toast";
+import { undoToast } from "@/ui/toasts";
 import { restoreEntry, withdrawEntry } from "./history-actions";
 
 export function WithdrawButton({

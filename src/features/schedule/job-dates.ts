@@ -1,10 +1,9 @@
 import { JOBS } from "@/content/default-tasks";
-import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { tasksOf, tasksOfUnit } from "@/core/scheduling/home-tasks";
-import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
-import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { homeStatus } from "@/server/snapshots/snapshot-cache";
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
-import { scheduleOf, type JobStatus } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import { dueWords, windowWords } from "@/presentation/schedule-words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/scheduling/task";
@@ -35,8 +34,7 @@ export function jobStatusesWith(
   const changed = { ...snapshot, tasks: [...others, { id: "if", key, changes, ...place }] };
   const unit = snapshot.units.find((each) => each.id === unitId);
   const tasks = unit ? tasksOfUnit(changed, unit, JOBS) : tasksOf(changed, JOBS).filter(isOfHome);
-  const filterStatuses = filterStatusesOf(snapshot, today);
-  const all = scheduleOf(changed, tasks, filterStatuses, today, addDays(today, SCHEDULE_DAYS));
+  const all = homeStatus(snapshot, today).of(changed).scheduleOf(tasks);
   return {
     job: all.find((each) => each.task.id === task.id),
     look: all.find((each) => each.task.id === taskId(task, LOOK) && each.task.id !== task.id),

@@ -7,7 +7,7 @@ import { Form, type Fields, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
 import type { JobDates } from "./job-dates";
 import { DatesPreview } from "./dates-preview";
-import { SPANS } from "./school-cards";
+import { SPANS } from "./strategy-cards";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;
 

@@ -14,7 +14,7 @@ import {
 } from "./jobs-actions";
 import { NEW_JOB, jobFormOf } from "./job-form-values";
 import { jobPageOf, jobsOf, jobsPageOf, placeNameOf } from "./jobs-queries";
-import { strategiesOf } from "./schools";
+import { strategiesOf } from "./strategies";
 
 jest.mock(
   "next/navigation",

@@ -1,5 +1,6 @@
 "use client";
 
+import { ChevronDown } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
@@ -92,9 +93,7 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 font-semibold">
         {home.name}
-        <svg aria-hidden="true" viewBox="0 0 10 7" className="w-2.5 fill-second">
-          <path d="M0 0 H10 L5 7 Z" />
-        </svg>
+        <ChevronDown aria-hidden="true" strokeWidth={3} className="size-4 text-second" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -1,4 +1,5 @@
-import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { scaleLinear } from "d3-scale";
+import { toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { Lintel, Notch } from "@/core/timeline/lintel";
 
 /** The narrowest window in which the beam has words, px; wider ones only give them more room. */
@@ -15,8 +16,11 @@ export type PlacedNotch = Notch & { side: Side | null; row: 0 | 1; isBehind: boo
 export type Span = { from: number; to: number };
 
 /** Where a day lies along a beam of a given length, px. */
-const pixelOf = (lintel: Pick<Lintel, "from" | "to">, zoom: number, date: PlainDate): number =>
-  (NARROWEST * zoom * (daysFrom(lintel.from, date) + 0.5)) / (daysFrom(lintel.from, lintel.to) + 1);
+const pixelOf = (
+  { from, to }: Pick<Lintel, "from" | "to">,
+  zoom: number,
+  date: PlainDate,
+): number => scaleLinear([toDay(from) - 0.5, toDay(to) + 0.5], [0, NARROWEST * zoom])(toDay(date));
 
 const meet = (a: Span, b: Span) => a.from < b.to && b.from < a.to;
 

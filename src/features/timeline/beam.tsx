@@ -1,4 +1,6 @@
-import { daysFrom, toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { area } from "d3-shape";
+import { scaleLinear } from "d3-scale";
+import { toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
 import type { Lintel } from "@/core/timeline/lintel";
 import { hasRoom, KEYSTONE_HALF, placedNotches, type PlacedNotch } from "./beam-layout";
@@ -7,18 +9,22 @@ const HOURS_OF_DAY = 24;
 /** The beam shows up to this many hours; a ridge that used the whole day would meet its mirror image. */
 const TALLEST_HOURS = 18;
 
-/** Where a day lies along the beam, percent of its length. */
-export const along = (lintel: Lintel, date: PlainDate): number =>
-  (100 * (daysFrom(lintel.from, date) + 0.5)) / (daysFrom(lintel.from, lintel.to) + 1);
+/** Where a day lies along the beam, percent of its length: a day is as wide as any other. */
+export const along = ({ from, to }: Pick<Lintel, "from" | "to">, date: PlainDate): number =>
+  scaleLinear([toDay(from) - 0.5, toDay(to) + 0.5], [0, 100])(toDay(date));
 
+/** A mountain of hours over days, rising from the foot of the beam or hanging from its top. */
 function ridge(hours: readonly number[], fromTop: boolean): string {
-  const y = (h: number) => {
-    const share = Math.min(h, HOURS_OF_DAY) / TALLEST_HOURS;
-    return (fromTop ? 100 * share : 100 - 100 * share).toFixed(1);
-  };
   const base = fromTop ? 0 : 100;
-  const points = hours.map((h, i) => `${i + 0.5} ${y(h)}`);
-  return `M0 ${base} L0 ${y(hours[0] ?? 0)} L${points.join(" L")} L${hours.length} ${y(hours.at(-1) ?? 0)} L${hours.length} ${base} Z`;
+  const height = scaleLinear([0, TALLEST_HOURS], fromTop ? [0, 100] : [100, 0]);
+  const draw = area<{ x: number; h: number }>()
+    .x(({ x }) => x)
+    .y0(base)
+    .y1(({ h }) => height(Math.min(h, HOURS_OF_DAY)))
+    .digits(1);
+  const days = hours.map((h, i) => ({ x: i + 0.5, h }));
+  const edge = (x: number, h: number | undefined) => ({ x, h: h ?? 0 });
+  return draw([edge(0, hours[0]), ...days, edge(hours.length, hours.at(-1))]) ?? "";
 }
 
 function monthStarts(lintel: Lintel, zoom: number): { date: PlainDate; label: string }[] {

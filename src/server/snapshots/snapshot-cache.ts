@@ -4,6 +4,7 @@ import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { Climate } from "@/core/climate/climate";
 import { filterStatusOf, type FilterStatus } from "@/core/filters/filter-status";
 import { ductCleanings } from "@/core/history/duct-cleanings";
+import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterSlot, ScopedDriver } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -34,7 +35,10 @@ type Kept = { version: number; read: Promise<HomeRead | null> };
 const shared = globalThis as typeof globalThis & { amberHomes?: Map<string, Kept> };
 const homes = (shared.amberHomes ??= new Map<string, Kept>());
 const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
-const filters = new WeakMap<FilterSlot, { grounds: unknown[]; status: FilterStatus }>();
+const filters = new WeakMap<
+  FilterSlot,
+  { grounds: unknown[]; entries: readonly HistoryEvent[]; status: FilterStatus }
+>();
 const years = new WeakMap<Climate, YearTables>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
@@ -66,26 +70,25 @@ export const lastRead = async (homeId: string): Promise<HomeRead | null> =>
 export const reasonWords = (driver: ScopedDriver): string =>
   driver.label ?? HOUSEHOLD_WORDS[driver.kind].reason(driver.count);
 
-/** Everything the status of a filter follows from, beside its slot. */
+/** Everything the status of a filter follows from, beside its slot and what was recorded at it. */
 function groundsOf(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): unknown[] {
   const unit = snapshot.units.find((each) => each.id === slot.unitId);
-  const { home, systems, drivers, actuals, measured, history } = snapshot;
-  const entries = history.ofPart(slot.id);
-  return [
-    ...[today, home, unit, systems, drivers, actuals, measured],
-    ...[ductCleanings(snapshot).join(), entries.length, ...entries],
-  ];
+  const { home, systems, drivers, actuals, measured } = snapshot;
+  const cleanings = ductCleanings(snapshot).join();
+  return [today, home, unit, systems, drivers, actuals, measured, cleanings];
 }
+
+const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a === b || (a.length === b.length && a.every((each, i) => each === b[i]));
 
 function filterStatus(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): FilterStatus {
   const grounds = groundsOf(snapshot, slot, today);
+  const entries = snapshot.history.ofPart(slot.id);
   const before = filters.get(slot);
-  const isSame =
-    before?.grounds.length === grounds.length &&
-    before.grounds.every((ground, i) => ground === grounds[i]);
-  if (isSame) return before.status;
+  if (before && isSame(before.grounds, grounds) && isSame(before.entries, entries))
+    return before.status;
   const status = filterStatusOf(snapshot, slot, today, reasonWords);
-  filters.set(slot, { grounds, status });
+  filters.set(slot, { grounds, entries, status });
   return status;
 }
 

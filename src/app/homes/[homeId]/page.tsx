@@ -12,7 +12,7 @@ import {
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { TodayView } from "@/features/today/today-view";
 import { todayOf } from "@/features/today/today-queries";
-import { ChangedLink } from "@/features/inventory/parts/part-view";
+import { ChangedLink } from "@/features/inventory/parts/changed-link";
 import { LinkButton } from "@/ui/button";
 import { now } from "@/lib/clock";
 

@@ -12,7 +12,7 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { ratingWords } from "@/core/quantities/rating";
 import { actualSize, sizeWords } from "@/core/quantities/size";
 import { capitalised, dateWords } from "@/core/quantities/words";
-import { crosswalkOfSlot, fitOfSlot } from "@/core/inventory/slot-fit";
+import { crosswalkOfSlot, fitOfSlot } from "@/core/filters/slot-fit";
 import type { FilterSlot } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { Facts } from "../units/facts";

@@ -15,7 +15,7 @@ import { readSize } from "@/core/quantities/size";
 import { unitsFor } from "@/core/readings/reading-units";
 import { DIRECTIONS } from "@/core/inventory/directions";
 import { SLOT_PLACES, type Room, type Seat } from "@/core/inventory/inventory";
-import { crosswalkOfSlot, fitOfSlot } from "@/core/inventory/slot-fit";
+import { crosswalkOfSlot, fitOfSlot } from "@/core/filters/slot-fit";
 import { AIR_SIDES } from "@/core/filters/drivers";
 import type { Media } from "@/core/filters/media";
 import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";

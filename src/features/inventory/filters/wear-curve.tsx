@@ -3,7 +3,8 @@
 import type { ChartConfiguration, Plugin } from "chart.js";
 import { civil, dayNumber, fromDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dateWords, MONTHS } from "@/core/quantities/words";
-import { CHART_FONT, ThemedChart, withAlpha, type Palette } from "@/ui/themed-chart";
+import { CHART_FONT, withAlpha, type Palette } from "@/ui/chart-palette";
+import { ThemedChart } from "@/ui/themed-chart";
 import { curveDate, type Curve } from "./curve";
 
 /** Tops the load axis out here: further up nothing more can be said than “well past”. */

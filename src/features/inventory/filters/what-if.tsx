@@ -1,5 +1,6 @@
 "use client";
 
+import { wrap, type Remote } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { MEDIA_WORDS } from "@/content/words";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
@@ -7,7 +8,7 @@ import { betweenWords, dateWords, spanWords } from "@/core/quantities/words";
 import type { Media } from "@/core/filters/media";
 import { AS_IT_IS, type WhatIf, type WhatIfResult } from "@/core/filters/what-if";
 import type { WearInput } from "@/core/filters/wear-schema";
-import type { WearAnswer, WearQuestion } from "@/workers/wear-worker";
+import type { WearAnswer, WearWorker } from "@/workers/wear-worker";
 import { Button } from "@/ui/button";
 import { SelectField } from "@/ui/field";
 import type { Curve } from "./curve";
@@ -188,7 +189,7 @@ function Slider({
   );
 }
 
-/** The newest answer of the worker; questions that are overtaken are not shown. */
+/** The newest answer of the worker; one that is overtaken is not shown. */
 function useWorker(
   input: WearInput,
   change: WhatIf,
@@ -196,23 +197,22 @@ function useWorker(
   isAsked: boolean,
 ): WearAnswer | null {
   const [answer, setAnswer] = useState<WearAnswer | null>(null);
-  const worker = useRef<Worker>(undefined);
+  const worker = useRef<{ thread: Worker; ask: Remote<WearWorker> }>(undefined);
   const nth = useRef(0);
 
-  // The worker lives beside React: it is begun with the first question and ended with the page.
-  useEffect(() => () => worker.current?.terminate(), []);
+  // The worker lives beside React: it is begun when first asked and ended with the page.
+  useEffect(() => () => worker.current?.thread.terminate(), []);
   useEffect(() => {
     if (!isAsked) return;
     if (!worker.current) {
-      worker.current = new Worker(new URL("@/workers/wear-worker.ts", import.meta.url), {
-        type: "module",
-      });
-      worker.current.addEventListener("message", ({ data }: MessageEvent<WearAnswer>) => {
-        if (data.nth === nth.current) setAnswer(data);
-      });
+      const url = new URL("@/workers/wear-worker.ts", import.meta.url);
+      const thread = new Worker(url, { type: "module" });
+      worker.current = { thread, ask: wrap<WearWorker>(thread) };
     }
-    const attribute: WearQuestion = { nth: ++nth.current, input, change, lifeShare };
-    worker.current.postMessage(attribute);
+    const mine = ++nth.current;
+    void worker.current.ask.whatIf(input, change, lifeShare).then((given) => {
+      if (mine === nth.current) setAnswer(given);
+    });
   }, [input, change, lifeShare, isAsked]);
   return answer;
 }

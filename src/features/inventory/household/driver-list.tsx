@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { undoToast } from "@/ui/undo-toast";
+import { undoToast } from "@/ui/toasts";
 import { bringDriverBack, removeDriver } from "./household-actions";
 import type { DriverRow } from "./household-queries";
 

@@ -298,22 +298,3 @@ function Siblings({
     </nav>
   );
 }
-
-export function ChangedLink({
-  homeId,
-  slotId,
-  strong,
-}: {
-  homeId: string;
-  slotId: string;
-  strong: boolean;
-}) {
-  return (
-    <LinkButton
-      weight={strong ? "strong" : "plain"}
-      href={`/homes/${homeId}/parts/${slotId}/changed`}
-    >
-      Note it done
-    </LinkButton>
-  );
-}

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useTransition } from "react";
 import { Button } from "@/ui/button";
-import { undoToast } from "@/ui/undo-toast";
+import { undoToast } from "@/ui/toasts";
 import type { Removable } from "@/server/commands/trash";
 import { bringBack, removeThing } from "./removed-actions";
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { undoToast } from "@/ui/undo-toast";
+import { undoToast } from "@/ui/toasts";
 import type { Removable } from "@/server/commands/trash";
 import { bringBack, removeThing } from "./removed-actions";
 

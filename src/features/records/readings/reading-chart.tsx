@@ -2,7 +2,8 @@
 
 import type { ChartConfiguration } from "chart.js";
 import { civil, fromDay } from "@/core/quantities/plain-date";
-import { ThemedChart, type Palette } from "@/ui/themed-chart";
+import type { Palette } from "@/ui/chart-palette";
+import { ThemedChart } from "@/ui/themed-chart";
 
 export type ReadingChartData = {
   points: { x: number; y: number }[];

@@ -6,7 +6,7 @@ import type { NotPossible } from "@/core/runs/run-event";
 import { Button } from "@/ui/button";
 import { TextArea, TextField } from "@/ui/field";
 import { SwatchChoice } from "@/ui/swatch-choice";
-import { CloseDialog, RunDialog } from "./run-dialog";
+import { RunDialog } from "./later-parts";
 
 export type Reason = { reason: NotPossible; words: string; until: string };
 const FEWEST_LETTERS = 3;
@@ -78,9 +78,9 @@ export function NotPossibleDialog({
           <Button type="submit" weight="strong" className="min-h-14">
             {open > 0 ? "Lead me back" : "Put it off"}
           </Button>
-          <CloseDialog asChild>
-            <Button className="min-h-14">Cancel</Button>
-          </CloseDialog>
+          <Button className="min-h-14" onClick={onClose}>
+            Cancel
+          </Button>
           {onGiveUp && (
             <Button weight="quiet" className="min-h-14" onClick={onGiveUp}>
               Give this job up

@@ -1,3 +1,4 @@
+import { ArrowLeft } from "lucide-react";
 import Link from "next/link";
 import type { Alarm } from "@/core/runs/run-event";
 import { Bracket } from "@/ui/bracket";
@@ -23,14 +24,7 @@ export function RunHead({
           title="Leave for now: it goes on from here"
           className="flex h-12 w-11 shrink-0 items-center justify-center text-link no-underline"
         >
-          <svg aria-hidden="true" viewBox="0 0 24 24" className="size-7">
-            <path
-              d="M11 5 L4 12 L11 19 M4 12 H20"
-              fill="none"
-              className="stroke-current"
-              strokeWidth="2.5"
-            />
-          </svg>
+          <ArrowLeft aria-hidden="true" strokeWidth={2.5} className="size-7" />
         </Link>
         <h1 className="text-lg leading-tight">{known.title}</h1>
         <p

@@ -9,8 +9,7 @@ import { timesOf } from "../times/run-times";
 import type { RunWith } from "./run-with";
 import { readSeen, type Typed } from "../step/seen";
 import { staysPress, thereAndBack } from "../way/there-and-back";
-import { FinishForm } from "../finish/finish-form";
-import { SafetyStopScreen } from "../safety/hold-screen";
+import { SafetyStopScreen } from "../safety/safety-stop-screen";
 import { PhotoPress, PhotoStrip } from "../pictures/photos";
 import { spokenOf, useReadAloud } from "./read-aloud";
 import { RunAsks, type Asking } from "./run-asks";
@@ -20,6 +19,7 @@ import { StepBody } from "../step/step-body";
 import { TimeStrip, useSeconds } from "../times/time-strip";
 import { WayRail } from "../way/way-rail";
 import { useRun, type RunInput } from "@/run-client/use-run";
+import { FinishForm, useLaterParts } from "./later-parts";
 import { useRunKeys, type RunKey } from "./use-run-keys";
 import { useWakeLock } from "./use-wake-lock";
 
@@ -28,6 +28,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const router = useRouter();
   const { job } = input;
   const { state, trouble, refused, putAway, isSaved, now, act } = useRun(input);
+  useLaterParts();
   const at = useSeconds(now);
   const [filled, setFilled] = useState<{ at: string; typed: Typed }>({ at: "", typed: {} });
   const [triedAt, setTriedAt] = useState("");

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { Button } from "@/ui/button";
 import { TextArea } from "@/ui/field";
-import { CloseDialog, RunDialog } from "./run-dialog";
+import { RunDialog } from "./later-parts";
 
 const FEWEST_LETTERS = 3;
 
@@ -41,9 +41,9 @@ export function SayDialog({
           <Button type="submit" weight="strong" className="min-h-14">
             {submit}
           </Button>
-          <CloseDialog asChild>
-            <Button className="min-h-14">Cancel</Button>
-          </CloseDialog>
+          <Button className="min-h-14" onClick={onClose}>
+            Cancel
+          </Button>
         </div>
       </form>
     </RunDialog>

@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
-import { toast } from "sonner";
 import { notice } from "@/ui/notices";
+import { say } from "@/ui/toasts";
 
 /** A wait longer than this is not set on a timer at once: browsers count no further. */
 const LONGEST_TIMER_MS = 2_000_000_000;
@@ -25,8 +25,9 @@ export function DryCall({
       return setTimeout(() => {
         router.refresh();
         if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
-        toast(words, {
-          duration: Infinity,
+        void say({
+          words,
+          stays: true,
           action: { label: "Put it back", onClick: () => router.push(`/runs/${runId}`) },
         });
         void notice(words, runId, `/runs/${runId}`);

@@ -3,7 +3,7 @@
 import { useState, type Ref } from "react";
 import { z } from "zod";
 import type { PhotoMoment } from "@/core/runs/run-event";
-import { undoToast } from "@/ui/undo-toast";
+import { undoToast } from "@/ui/toasts";
 import { removePhoto, restorePhoto } from "./photo-actions";
 import { newId } from "@/run-client/new-id";
 

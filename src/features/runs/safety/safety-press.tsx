@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Alarm } from "@/core/runs/run-event";
 import type { Unit } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
-import { CloseDialog, RunDialog } from "../guide/run-dialog";
+import { RunDialog } from "../guide/later-parts";
 import { ShutOffLines } from "./shut-off-lines";
 
 /** One press from every step: how the machine is shut off, and what to do at a gas smell or an alarm. */
@@ -55,9 +55,9 @@ export function SafetyPress({
                 </Button>
               </>
             )}
-            <CloseDialog asChild>
-              <Button className="min-h-14">Back to the step</Button>
-            </CloseDialog>
+            <Button className="min-h-14" onClick={() => setOpen(false)}>
+              Back to the step
+            </Button>
           </div>
         </RunDialog>
       )}

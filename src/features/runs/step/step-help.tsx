@@ -3,7 +3,7 @@ import { fitWords, sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import type { Step } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
 import type { ShutOffKind } from "@/core/inventory/inventory";
-import { fitOfSlot } from "@/core/inventory/slot-fit";
+import { fitOfSlot } from "@/core/filters/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PhotoFigure } from "../pictures/photos";
 import type { RunWith } from "../guide/run-with";

@@ -8,7 +8,7 @@ import { unitsFor } from "@/core/readings/reading-units";
 import { readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { FilterSlot } from "@/core/inventory/inventory";
-import { fitOfSlot } from "@/core/inventory/slot-fit";
+import { fitOfSlot } from "@/core/filters/slot-fit";
 import { fitWords } from "@/presentation/slot-words";
 import { Button } from "@/ui/button";
 import { SelectField, TextField } from "@/ui/field";

@@ -1,10 +1,10 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { JobSection } from "@/features/schedule/job-list";
-import { StrategyCards } from "@/features/schedule/school-cards";
+import { StrategyCards } from "@/features/schedule/strategy-cards";
 import { chooseStrategy, previewStrategy } from "@/features/schedule/jobs-actions";
 import { jobsOf } from "@/features/schedule/jobs-queries";
-import { strategiesOf } from "@/features/schedule/schools";
+import { strategiesOf } from "@/features/schedule/strategies";
 import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
@@ -14,7 +14,8 @@ import { PhotoPairs } from "@/features/runs/pictures/photo-pairs";
 import { photoPairsOf } from "@/features/runs/pictures/photo-queries";
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { forgetLooks } from "@/features/records/record-actions";
-import { ChangedLink, PartView } from "@/features/inventory/parts/part-view";
+import { ChangedLink } from "@/features/inventory/parts/changed-link";
+import { PartView } from "@/features/inventory/parts/part-view";
 import { partSheetOf } from "@/features/inventory/units/unit-queries";
 import { emptyForm } from "@/lib/forms";
 

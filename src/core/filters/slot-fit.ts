@@ -1,8 +1,8 @@
 import { filterFit, type FilterFit } from "../calculators/filter-fit";
 import { ratingCrosswalk, type RatingCrosswalk } from "../calculators/rating-crosswalk";
 import { actualSize, outgrows, type SizeMm } from "../quantities/size";
-import { MEDIA, type MediaFacts } from "../filters/media";
-import type { AirSystem, FilterSlot } from "./inventory";
+import { MEDIA, type MediaFacts } from "./media";
+import type { AirSystem, FilterSlot } from "../inventory/inventory";
 
 /** Of a clean filter where its box is gone, Pa: our choice, the middle of what boxes print. */
 export const USUAL_DROP_PA = 50;

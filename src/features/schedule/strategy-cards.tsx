@@ -8,7 +8,7 @@ import { WithPreview } from "@/ui/with-preview";
 import { useState } from "react";
 import type { JobDates } from "./job-dates";
 import type { Strategy } from "@/core/scheduling/task";
-import type { StrategyCard } from "./schools";
+import type { StrategyCard } from "./strategies";
 import { DatesPreview } from "./dates-preview";
 
 type Action = (state: FormView, form: FormData) => Promise<FormView>;

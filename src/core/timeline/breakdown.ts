@@ -2,8 +2,8 @@ import { actualsByDay, normals } from "../climate/climate";
 import { daysFrom, toDay } from "../quantities/plain-date";
 import { spanWords } from "../quantities/words";
 import type { FilterSlot } from "../inventory/inventory";
-import type { HomeSnapshot } from "./home-snapshot";
-import type { HistoryEvent } from "./history-event";
+import type { HomeSnapshot } from "../history/home-snapshot";
+import type { HistoryEvent } from "../history/history-event";
 import { filterStatusOf } from "../filters/filter-status";
 
 /** What was so on the day a machine stopped, as far as the record knows. */
