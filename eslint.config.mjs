@@ -1,5 +1,6 @@
 import nextVitals from "eslint-config-next/core-web-vitals";
 import nextTypescript from "eslint-config-next/typescript";
+import words from "./scripts/lint/retired-words.mjs";
 
 const noStockColours = {
   selector:
@@ -20,6 +21,11 @@ const config = [
         { argsIgnorePattern: "^_", varsIgnorePattern: "^_" },
       ],
     },
+  },
+  {
+    ignores: ["scripts/lint/**"],
+    plugins: { words },
+    rules: { "words/retired-words": "error" },
   },
   {
     // The core has no clock and no chance: both arrive as arguments.

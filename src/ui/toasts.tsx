@@ -30,7 +30,7 @@ export async function say({ words, action, stays }: Said): Promise<void> {
 export const undoToast = (words: string, undo: () => Promise<unknown>): void =>
   void say({ words, action: { label: "Undo", onClick: () => void undo() } });
 
-const standing = () => ready();
+const itStands = () => ready();
 
 /** Where toasts appear: once in a page. */
 export function Toasts() {
@@ -42,5 +42,5 @@ export function Toasts() {
       wanted = () => undefined;
     };
   }, []);
-  return isWanted ? <Toaster onReady={standing} /> : null;
+  return isWanted ? <Toaster onReady={itStands} /> : null;
 }

@@ -65,9 +65,9 @@ function workedOut(
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
 ): FilterStatus {
-  const { slot, context, installedPeriods: stints } = common;
-  const wear = wearSummaryOfPlace(context, stints, today);
-  const fittedOn = stints.at(-1)?.startedOn ?? null;
+  const { slot, context, installedPeriods } = common;
+  const wear = wearSummaryOfPlace(context, installedPeriods, today);
+  const fittedOn = installedPeriods.at(-1)?.startedOn ?? null;
   if (!wear || !fittedOn)
     return {
       ...common,
@@ -77,14 +77,14 @@ function workedOut(
       sentence: "No change recorded yet.",
     };
   const drivers = driversOf(snapshot, slot);
-  const awayDays = daysAway(snapshot, slot, { context, installedPeriods: stints }, wear, today);
+  const awayDays = daysAway(snapshot, slot, { context, installedPeriods }, wear, today);
   const reasons = reasonsOf(
     // The days of an absence count as measured ones: their part is named apart from the weather’s.
     { ...wear, weatherDays: wear.weatherDays === null ? null : wear.weatherDays - awayDays },
     ({ id = "", kind }) =>
       wordsFor(drivers.find((each) => each.id === id) ?? { scope: "home", id, kind }),
     weatherWords(context, fittedOn, today),
-    dueAtRatedPace(context, stints, today),
+    dueAtRatedPace(context, installedPeriods, today),
     wear.likelyAtWholeLife,
   );
   const away = drivers.find((driver) => driver.kind === "away");
@@ -96,7 +96,7 @@ function workedOut(
     wear,
     fittedOn,
     reasons,
-    sentence: reasonSentence(wear, reasons, ageFacts(context, stints, wear, today)),
+    sentence: reasonSentence(wear, reasons, ageFacts(context, installedPeriods, wear, today)),
   };
 }
 
@@ -136,14 +136,14 @@ function ageFacts(
 function daysAway(
   snapshot: HomeSnapshot,
   slot: FilterSlot,
-  { context, installedPeriods: stints }: Pick<FilterStatus, "context" | "installedPeriods">,
+  { context, installedPeriods }: Pick<FilterStatus, "context" | "installedPeriods">,
   { likely }: WearSummary,
   today: PlainDate,
 ): number {
   const system = snapshot.systems.find((each) => each.id === unitOf(snapshot, slot).systemId);
   if (!system || !driversOf(snapshot, slot).some((driver) => driver.kind === "away")) return 0;
   const atHome = { ...context, measured: measuredOf(snapshot, system) };
-  const usual = likelyOfPlace(atHome, stints, today);
+  const usual = likelyOfPlace(atHome, installedPeriods, today);
   return likely && usual ? daysFrom(likely, usual) : 0;
 }
 

@@ -107,7 +107,7 @@ export function wearInputNow(
   return last ? inputNow(context, plainInput(context, installedPeriods, last, today)) : null;
 }
 
-/** How the filter now in place wears; null before the first was fitted. Stints in date order. */
+/** How the filter now in place wears; null before the first was fitted. Installed periods in date order. */
 export function wearOfPlace(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],

@@ -200,7 +200,7 @@ export const procedureSchema = z.strictObject({
   who: z.enum(QUALIFICATIONS),
   handsOnMinutes: z.number().int().min(0),
   waitingMinutes: z.number().int().min(0),
-  /** Schools: exactly one is followed in a run, the first where nobody chose. */
+  /** Strategies: exactly one is followed in a run, the first where nobody chose. */
   variants: z
     .array(
       z.strictObject({

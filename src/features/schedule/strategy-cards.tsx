@@ -95,19 +95,19 @@ function Choice({
   value: (name: string) => string | undefined;
   error: (name: string) => string | undefined;
 }) {
-  const [school, setSchool] = useState(first);
+  const [strategy, setStrategy] = useState(first);
   return (
     <div className="flex max-w-2xl flex-col gap-4 pb-2">
-      <div onChange={(event) => setSchool((event.target as HTMLInputElement).value)}>
+      <div onChange={(event) => setStrategy((event.target as HTMLInputElement).value)}>
         <ChoiceField
           label="How it is decided here"
           name="school"
           options={STRATEGIES}
           defaultValue={first}
-          hint={STRATEGY_WORDS[school as Strategy].hint}
+          hint={STRATEGY_WORDS[strategy as Strategy].hint}
         />
       </div>
-      <div hidden={school !== "calendar"} className="flex gap-4">
+      <div hidden={strategy !== "calendar"} className="flex gap-4">
         <TextField
           label="Every"
           name="n"
@@ -118,7 +118,7 @@ function Choice({
         />
         <SelectField label="Counted in" name="unit" options={SPANS} defaultValue={value("unit")} />
       </div>
-      <div hidden={school !== "look"}>
+      <div hidden={strategy !== "look"}>
         <TextField
           label="Days between looks"
           name="lookEvery"

@@ -7,11 +7,6 @@ import type { DialogBoxProps } from "./dialog-box";
 const load = () => import("./dialog-box");
 const DialogBox = dynamic(load, { ssr: false });
 
-const loadFinish = () => import("../finish/finish-form").then(({ FinishForm }) => FinishForm);
-
-/** How the work is told at the end of a run. */
-export const FinishForm = dynamic(loadFinish, { ssr: false });
-
 /**
  * Fetches what a run shows later as soon as its screen stands: nobody waits for it, and it is there
  * before anybody presses, also where the server is lost a moment later.
@@ -19,7 +14,7 @@ export const FinishForm = dynamic(loadFinish, { ssr: false });
 export function useLaterParts(): void {
   // What the browser has fetched React does not know.
   useEffect(() => {
-    for (const each of [load, loadFinish]) void each().catch(() => undefined);
+    void load().catch(() => undefined);
   }, []);
 }
 

@@ -19,7 +19,8 @@ import { StepBody } from "../step/step-body";
 import { TimeStrip, useSeconds } from "../times/time-strip";
 import { WayRail } from "../way/way-rail";
 import { useRun, type RunInput } from "@/run-client/use-run";
-import { FinishForm, useLaterParts } from "./later-parts";
+import { useLaterParts } from "./later-parts";
+import { FinishForm } from "../finish/finish-form";
 import { useRunKeys, type RunKey } from "./use-run-keys";
 import { useWakeLock } from "./use-wake-lock";
 

@@ -121,7 +121,7 @@ function waitWords(minutes: number): string {
   return hours >= 2 ? `${Math.round(hours)} hours of waiting` : `${minutes} minutes of waiting`;
 }
 
-/** Schools beside each other: the address names the one that is followed. */
+/** Strategies beside each other: the address names the one that is followed. */
 function Ways({ ready: { ways, way, snapshot: book, job } }: { ready: Prepare }) {
   return (
     <nav aria-label="Ways to do it" className="mt-5">
