@@ -22,6 +22,7 @@ import { LinkButton } from "@/ui/button";
 import { Needle } from "@/ui/needle";
 import type { RunSheet } from "../guide/run-queries";
 import { PhotoFigure } from "../pictures/photos";
+import { ArrivedHeading } from "@/ui/arrived-heading";
 import { UndoFinish } from "./undo-finish";
 
 /** What the run changed: the new due day with its reason, what was seen and used, what comes next. */
@@ -36,13 +37,13 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
         <UndoFinish runId={run.id} endedAt={run.endedAt} serverNow={input.serverNow} />
       )}
       <p className="text-second">{unit?.name ?? run.procedure.title}</p>
-      <h1 className="text-3xl">
+      <ArrivedHeading className="text-3xl outline-none">
         {isStopped
           ? "Given up, nothing changed"
           : isDeferred
             ? "Put off, nothing counts as done"
             : "Done"}
-      </h1>
+      </ArrivedHeading>
       {isDeferred && state.aborted && (
         <p className="mt-3 border-l-[6px] border-attention bg-wash px-4 py-3 text-lg">
           “{state.aborted.words}”
