@@ -16,7 +16,7 @@ const AIR_WH_PER_M3K = 0.335;
  * The air a furnace moves, from the heat it gives and how much warmer the air leaves it.
  *
  * @source docs/sources.md#air
- * @example airflow({ heatOutputW: 20000, temperatureRiseK: 30 }) // 1990.0498 m³/h
+ * @example airflow({ heatOutputW: 20000, temperatureRiseK: 30 }) // {"airflowM3h":1990.0498}
  */
 export const airflow = (input: z.output<typeof airflowInput>): z.output<typeof airflowOutput> => ({
   airflowM3h: roundPhysical(input.heatOutputW / (AIR_WH_PER_M3K * input.temperatureRiseK)),

@@ -12,7 +12,7 @@ export const dilutionOutput = z.strictObject({ concentrateL: z.number(), waterL:
 /**
  * What fills a sprayer, from the parts on the label.
  *
- * @example dilution({ concentrateParts: 1, waterParts: 4, tankL: 2 }) // 0.4 L and 1.6 L
+ * @example dilution({ concentrateParts: 1, waterParts: 4, tankL: 2 }) // {"concentrateL":0.4,"waterL":1.6}
  */
 export function dilution(input: z.output<typeof dilutionInput>): z.output<typeof dilutionOutput> {
   const { concentrateParts, waterParts, tankL } = input;

@@ -7,7 +7,11 @@ const digitsOf = (currency: string) =>
   new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions()
     .maximumFractionDigits ?? 2;
 
-/** “18.50” or “18,50” in minor units; null when it is not an amount of this currency. */
+/**
+ * “18.50” or “18,50” in minor units; null when it is not an amount of this currency.
+ *
+ * @example readMoney("12,50", "EUR") // 1250
+ */
 export function readMoney(text: string, currency: string): number | null {
   const match = /^(\d{1,7})(?:[.,](\d+))?$/.exec(text.trim());
   const digits = digitsOf(currency);
@@ -16,11 +20,16 @@ export function readMoney(text: string, currency: string): number | null {
   return Number(match[1]) * 10 ** digits + Number(fraction.padEnd(digits, "0") || "0");
 }
 
+/** @example moneyWords({ minor: 1250, currency: "EUR" }) // "€12.50" */
 export const moneyWords = ({ minor, currency }: Money): string =>
   new Intl.NumberFormat("en", { style: "currency", currency }).format(
     minor / 10 ** digitsOf(currency),
   );
 
-/** As it is typed again into a field. */
+/**
+ * As it is typed again into a field.
+ *
+ * @example moneyFigure(1250, "EUR") // "12.50"
+ */
 export const moneyFigure = (minor: number, currency: string): string =>
   (minor / 10 ** digitsOf(currency)).toFixed(digitsOf(currency));

@@ -44,7 +44,11 @@ const two = (n: number) => (n < 10 ? `0${n}` : `${n}`);
 export const fromDay = (day: DayNumber): PlainDate =>
   new Date(day * MS_PER_DAY).toISOString().slice(0, 10) as PlainDate;
 
-/** Every day from one to another, both included. */
+/**
+ * Every day from one to another, both included.
+ *
+ * @example datesBetween(0, 1) // ["1970-01-01","1970-01-02"]
+ */
 export function datesBetween(from: DayNumber, to: DayNumber): PlainDate[] {
   const dates: PlainDate[] = [];
   let day = from;
@@ -59,7 +63,11 @@ export function datesBetween(from: DayNumber, to: DayNumber): PlainDate[] {
   return dates;
 }
 
-/** Null when the text is not a day that exists. */
+/**
+ * Null when the text is not a day that exists.
+ *
+ * @example readPlainDate("2026-02-29") // null
+ */
 export function readPlainDate(text: string): PlainDate | null {
   const match = SHAPE.exec(text);
   if (!match) return null;
@@ -70,20 +78,33 @@ export function readPlainDate(text: string): PlainDate | null {
 /** @example toDay("1970-01-02") // 1 */
 export const toDay = (date: PlainDate): DayNumber => Date.parse(date) / MS_PER_DAY;
 
-/** For dates written in code; a day that doesn't exist is a mistake of ours and throws. */
+/**
+ * For dates written in code; a day that doesn't exist is a mistake of ours and throws.
+ *
+ * @example plainDate("2026-03-14") // "2026-03-14"
+ */
 export function plainDate(text: string): PlainDate {
   const date = readPlainDate(text);
   if (!date) throw new Error(`plainDate: "${text}" is not a day`);
   return date;
 }
 
+/** @example addDays("2026-02-27", 2) // "2026-03-01" */
 export const addDays = (date: PlainDate, days: number): PlainDate => fromDay(toDay(date) + days);
 
-/** Days from the first to the second; negative when the second is earlier. */
+/**
+ * Days from the first to the second; negative when the second is earlier.
+ *
+ * @example daysFrom("2026-03-14", "2026-03-01") // -13
+ */
 export const daysFrom = (first: PlainDate, second: PlainDate): number =>
   toDay(second) - toDay(first);
 
-/** 0 Sunday to 6 Saturday. */
+/**
+ * 0 Sunday to 6 Saturday.
+ *
+ * @example weekday("2026-03-14") // 6
+ */
 export const weekday = (date: PlainDate): number => (((toDay(date) + 4) % 7) + 7) % 7;
 
 /**
@@ -102,6 +123,7 @@ export function dayIn(timeZone: string, instant: number): PlainDate {
   return fromDay(dayNumber(part("year"), part("month"), part("day")));
 }
 
+/** @example hoursBetween(0, 5_400_000) // 1.5 */
 export const hoursBetween = (fromMs: number, toMs: number): number =>
   ((toMs - fromMs) / MS_PER_DAY) * 24;
 

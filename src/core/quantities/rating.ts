@@ -42,7 +42,11 @@ function isoToMerv(name: string): number | null {
   }
 }
 
-/** The nearest MERV, 1 to 16; null when the scheme has no such class. */
+/**
+ * The nearest MERV, 1 to 16; null when the scheme has no such class.
+ *
+ * @example toMerv({ scheme: "EN779", class: "F7" }) // 13
+ */
 export function toMerv(rating: Rating): number | null {
   switch (rating.scheme) {
     case "MERV":

@@ -21,16 +21,29 @@ export const roundPhysical = roundTo(4);
 
 const tolerance = (threshold: number) => 1e-9 * Math.max(1, Math.abs(threshold));
 
-/** At or above a threshold, forgiving the last bits of a sum. */
+/**
+ * At or above a threshold, forgiving the last bits of a sum.
+ *
+ * @example reaches(0.9999999999, 1) // true
+ */
 export const reaches = (value: number, threshold: number) =>
   value >= threshold - tolerance(threshold);
 
-/** At or below a threshold, forgiving the same last bits. */
+/**
+ * At or below a threshold, forgiving the same last bits.
+ *
+ * @example atMost(1.0000000001, 1) // true
+ */
 export const atMost = (value: number, threshold: number) =>
   value <= threshold + tolerance(threshold);
 
-/** Strictly below a threshold, by the same tolerance: exactly the opposite of `reaches`. */
+/**
+ * Strictly below a threshold, by the same tolerance: exactly the opposite of `reaches`.
+ *
+ * @example isBelow(0.99, 1) // true
+ */
 export const isBelow = (value: number, threshold: number) => !reaches(value, threshold);
 
+/** @example clamp(7, 0, 5) // 5 */
 export const clamp = (value: number, low: number, high: number) =>
   Math.min(high, Math.max(low, value));

@@ -19,6 +19,7 @@ const METRIC_INCHES_TO = 36;
 
 /** A cylinder or a wrap: “ø 200 × 300 mm”, “dia. 8 x 12 in”, “round 20x30 cm”. */
 const ROUND = /^\s*(?:ø|⌀|diameter|dia\.?|round)\s*/i;
+/** @example isRound("Ø 125") // true */
 export const isRound = (text: string): boolean => ROUND.test(text);
 
 export type SizeReading =
@@ -36,6 +37,8 @@ function readNumber(text: string): number | null {
  * Reads a size as people write it: `20x25x4`, `20"x25"x4"`, `500mmx500mm`, `19 1/2 x 24 1/2 "`,
  * `ø200 × 300 mm`. Without a unit small figures are inches and large ones millimetres; between them
  * the home's own unit decides, and where both could be it is asked.
+ *
+ * @example readSize("20x20x1").ok // true
  */
 export function readSize(text: string, fallback?: LengthUnit): SizeReading {
   const plain = text
@@ -92,7 +95,11 @@ export function sizeWords(size: SizeMm, unit: "in" | "mm"): string {
   return `${figures.map(word).join("×")} ${unit}`;
 }
 
-/** The size a filter really has: as measured, else what its nominal inches leave. */
+/**
+ * The size a filter really has: as measured, else what its nominal inches leave.
+ *
+ * @example actualSize({ w: 508, h: 508 }, "in") // {"w":495.3,"h":495.3}
+ */
 export function actualSize(nominal: SizeMm, unit: LengthUnit, measured?: SizeMm): SizeMm {
   if (measured) return measured;
   if (unit !== "in") return nominal;
@@ -100,7 +107,11 @@ export function actualSize(nominal: SizeMm, unit: LengthUnit, measured?: SizeMm)
 }
 
 export type Outgrown = "width" | "height" | "depth";
-/** In which directions a filter is larger than its slot; a millimetre is a tape's error. */
+/**
+ * In which directions a filter is larger than its slot; a millimetre is a tape's error.
+ *
+ * @example outgrows({ w: 510, h: 500 }, { w: 508, h: 508 }) // ["width"]
+ */
 export function outgrows(filter: SizeMm, slot: SizeMm): Outgrown[] {
   const tape = 1;
   return [

@@ -4,13 +4,19 @@ export type TemperatureUnit = "C" | "F";
 export const fromCelsius = (celsius: number, unit: TemperatureUnit): number =>
   unit === "C" ? celsius : (celsius * 9) / 5 + 32;
 
+/** @example toCelsius(32, "F") // 0 */
 export const toCelsius = (value: number, unit: TemperatureUnit): number =>
   unit === "C" ? value : ((value - 32) * 5) / 9;
 
-/** A difference converts without the offset: 10 K is 18 °F. */
+/**
+ * A difference converts without the offset: 10 K is 18 °F.
+ *
+ * @example differenceToKelvin(18, "F") // 10
+ */
 export const differenceToKelvin = (value: number, unit: TemperatureUnit): number =>
   unit === "C" ? value : (value * 5) / 9;
 
+/** @example differenceFromKelvin(10, "F") // 18 */
 export const differenceFromKelvin = (kelvin: number, unit: TemperatureUnit): number =>
   unit === "C" ? kelvin : (kelvin * 9) / 5;
 
@@ -50,9 +56,14 @@ const differenceIn = (value: number, from: TemperatureUnit, to: TemperatureUnit)
     (each) => differenceFromKelvin(differenceToKelvin(each, to), from),
   );
 
-/** A temperature in °C, or a difference in K, as a form shows it. */
+/**
+ * A temperature in °C, or a difference in K, as a form shows it.
+ *
+ * @example degreesText(-40, "F") // "-40"
+ */
 export const degreesText = (celsius: number, unit: TemperatureUnit): string =>
   temperatureIn(celsius, "C", unit);
+/** @example spanText(10, "F") // "18" */
 export const spanText = (kelvin: number, unit: TemperatureUnit): string =>
   differenceIn(kelvin, "C", unit);
 
