@@ -8,7 +8,6 @@ export const CLEAN_DUCTS = "clean";
 /** The days on which ducts were cleaned, as the record of their parts tells; each day once. */
 export function ductCleanings({ parts, history }: HomeSnapshot): PlainDate[] {
   const ducts = new Set(parts.flatMap(({ id, kind }) => (DUCT_KINDS.includes(kind) ? id : [])));
-  if (ducts.size === 0) return [];
   const days = history
     .ofKind("done")
     .filter(

@@ -244,6 +244,34 @@ describe("a job that is not possible now", () => {
     until: "2026-03-21",
   });
 
+  it("is ended by a step that finds it out: what is open is led back, in that step's words", () => {
+    const ending = jobOf({
+      ...changePanelFilter,
+      steps: changePanelFilter.steps.map((step) =>
+        step.id === "dust-slot" ? { ...step, endsJob: true } : step,
+      ),
+    });
+    const events = [...walk(ending, { until: "dust-slot" })];
+    expect(replayRun(ending, events).aborted).toBeNull();
+    const found = event({ kind: "done", step: "dust-slot" });
+    const { aborted, current } = replayRun(ending, [...events, found]);
+    expect(aborted).toMatchObject({ reason: "found", step: "dust-slot", event: found.id });
+    expect(current!.id).toBe("new-one-in");
+  });
+
+  it("is said once: a second word about it, or one after its end, changes nothing", () => {
+    const again = event({
+      kind: "turned-back",
+      step: "check-new",
+      reason: "weather",
+      words: "rain",
+    });
+    const once = of([...upTo("dust-slot"), aborted]);
+    expect(of([...upTo("dust-slot"), aborted, again]).aborted).toEqual(once.aborted);
+    const whole = walk(job);
+    expect(of([...whole, again]).aborted).toBeNull();
+  });
+
   it("is led back: only what is open is still to do, in its order, and nothing counts", () => {
     const events = [...upTo("dust-slot"), aborted];
     const left: string[] = [];
