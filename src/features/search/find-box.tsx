@@ -3,20 +3,20 @@
 import { Search } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { Dialog } from "radix-ui";
-import dynamic from "next/dynamic";
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { singleKeys } from "@/ui/single-keys";
+import { FIND_FIELD, FIND_PLACEHOLDER } from "./find-field";
 
-/** Loaded when somebody looks for something: the field, its keys and the list. */
-const FindCommand = dynamic(
-  () => import("./find-command").then(({ FindCommand: Loaded }) => Loaded),
-  { ssr: false },
+/** The list with its keys, which comes when somebody first looks for something. */
+const FindCommand = lazy(() =>
+  import("./find-command").then(({ FindCommand: Loaded }) => ({ default: Loaded })),
 );
 
 /** Find anything: `/` opens it, arrows walk, Enter goes there. */
 export function FindBox({ homeId }: { homeId: string }) {
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
+  const [typed, setTyped] = useState("");
 
   // Keys belong to the window, which React does not own.
   useEffect(
@@ -61,7 +61,21 @@ export function FindBox({ homeId }: { homeId: string }) {
           className="fixed top-4 left-1/2 z-50 flex max-h-[85dvh] w-[min(40rem,94vw)] -translate-x-1/2 flex-col border-t-8 border-ink bg-surface wide:top-24"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
-          <FindCommand homeId={homeId} onGo={go} />
+          {/* Until the list is there a plain field takes what is typed: nobody waits to type. */}
+          <Suspense
+            fallback={
+              <input
+                autoFocus
+                aria-label="Find"
+                value={typed}
+                onChange={(event) => setTyped(event.target.value)}
+                placeholder={FIND_PLACEHOLDER}
+                className={FIND_FIELD}
+              />
+            }
+          >
+            <FindCommand homeId={homeId} start={typed} onType={setTyped} onGo={go} />
+          </Suspense>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -1,23 +1,35 @@
 "use client";
 
 import { Command } from "cmdk";
-import { useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import type { Found } from "./find-queries";
+import { FIND_FIELD, FIND_PLACEHOLDER } from "./find-field";
 
 const ASK_AFTER_MS = 120;
 
+export type FindCommandProps = {
+  homeId: string;
+  /** What was typed before this was loaded, or the last time. */
+  start: string;
+  onType: (text: string) => void;
+  onGo: (href: string) => void;
+};
+
 /** The field one types in and what is found; loaded when somebody first looks for something. */
-export function FindCommand({ homeId, onGo }: { homeId: string; onGo: (href: string) => void }) {
-  const { query, setQuery, results, state } = useFound(homeId);
+export function FindCommand({ homeId, start, onType, onGo }: FindCommandProps) {
+  const { query, setQuery, results, state } = useFound(homeId, start);
   const groups = [...new Set(results.map((each) => each.group))];
   return (
     <Command shouldFilter={false} label="Find" className="flex min-h-0 flex-col">
       <Command.Input
         autoFocus
         value={query}
-        onValueChange={setQuery}
-        placeholder="A unit, a part, a size such as 20x20, a word of a note"
-        className="min-h-14 w-full border-b-2 border-ink bg-transparent px-5 text-lg outline-none"
+        onValueChange={(text) => {
+          onType(text);
+          setQuery(text);
+        }}
+        placeholder={FIND_PLACEHOLDER}
+        className={FIND_FIELD}
       />
       <Command.List className="overflow-y-auto px-2 py-2" label="Found">
         {state !== "found" && (
@@ -60,22 +72,16 @@ export function FindCommand({ homeId, onGo }: { homeId: string; onGo: (href: str
 type State = "idle" | "asking" | "found" | "nothing" | "failed";
 
 /** Asks the server a moment after typing; an older answer never covers a newer one. */
-function useFound(homeId: string) {
-  const [query, setText] = useState("");
+function useFound(homeId: string, start: string) {
+  const [query, setText] = useState(start);
   const [results, setResults] = useState<Found[]>([]);
-  const [state, setState] = useState<State>("idle");
+  const [state, setState] = useState<State>(start.trim() === "" ? "idle" : "asking");
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const requests = useRef(0);
-  const setQuery = (text: string) => {
-    setText(text);
+  const askSoon = (text: string) => {
     clearTimeout(timer.current);
     const nth = ++requests.current;
-    if (text.trim() === "") {
-      setResults([]);
-      setState("idle");
-      return;
-    }
-    if (results.length === 0) setState("asking");
+    if (text.trim() === "") return;
     timer.current = setTimeout(() => {
       void ask(homeId, text).then((answer) => {
         if (nth !== requests.current) return;
@@ -84,6 +90,20 @@ function useFound(homeId: string) {
       });
     }, ASK_AFTER_MS);
   };
+  const setQuery = (text: string) => {
+    setText(text);
+    askSoon(text);
+    if (text.trim() === "") {
+      setResults([]);
+      setState("idle");
+    } else if (results.length === 0) setState("asking");
+  };
+  const begin = useEffectEvent(() => askSoon(start));
+  // What was typed before this stood is asked as if it were typed now.
+  useEffect(() => {
+    begin();
+    return () => clearTimeout(timer.current);
+  }, []);
   return { query, setQuery, results, state };
 }
 
