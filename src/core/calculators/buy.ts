@@ -105,7 +105,13 @@ function orderFor(
   };
 }
 
-/** What to order so that nothing of the coming year is missing, in the cheapest packs. */
+/**
+ * What to order so that nothing of the coming year is missing, in the cheapest packs. Prices are in
+ * minor units of the home's currency; dates later than 365 days ahead are left alone. A need that no
+ * offer covers is named in `unmet`: it is no error.
+ *
+ * @example buy({ today: "2026-01-01", needs: [{ item: "pad", dates: ["2026-03-01", "2026-06-01"] }], stock: [], offers: [{ item: "pad", pack: 2, price: 900, breaks: [] }], leadDays: 7 }).total // 900
+ */
 export function buy(input: BuyInput): z.output<typeof buyOutput> {
   const byItem = new Map<string, PlainDate[]>();
   for (const { item, dates } of input.needs)

@@ -23,6 +23,10 @@ const optionSchema = z.strictObject({
   conversionCost: withDefault(z.number().min(0), 0),
 });
 
+/**
+ * What comparing filters asks for. Each option is parsed as a wear input of its own, so a fault in one
+ * stands at `wear`, with the path it has there; looks are passed over.
+ */
 export const compareFiltersInput = z
   .strictObject({
     wear: wearWithoutSlot,
@@ -61,7 +65,13 @@ export const compareFiltersOutput = z.strictObject({
   ),
 });
 
-/** What filters of different depth or make cost in the same place over some years. */
+/**
+ * What filters of different depth or make cost in the same place over some years: changes, minor units
+ * of money and minutes a year, and after how many years a dearer one has paid its conversion; null
+ * where it never does.
+ *
+ * @source docs/sources.md#wear; each option loads as fast as the place does, by its own rated hours
+ */
 export function compareFilters({
   options,
   years,

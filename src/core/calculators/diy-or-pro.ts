@@ -22,7 +22,12 @@ export const diyOrProOutput = z.strictObject({
   jobsToPayTools: z.number().int().nullable(),
 });
 
-/** What doing a job oneself saves a year, and after how many jobs its tools are paid. */
+/**
+ * What doing a job oneself saves a year, in minor units, and after how many jobs its tools are paid;
+ * null where each job costs more than the technician.
+ *
+ * @example diyOrPro({ perYear: 2, minutes: 30, materials: 1000, tools: 9000, proPrice: 5000, hourValue: 2000 }).jobsToPayTools // 3
+ */
 export function diyOrPro(input: z.output<typeof diyOrProInput>): z.output<typeof diyOrProOutput> {
   const ownJob = input.materials + (input.minutes / 60) * input.hourValue;
   const savedPerJob = input.proPrice - ownJob;

@@ -31,7 +31,14 @@ export const doseOutput = z.strictObject({
   bodyFills: z.number().int().nullable(),
 });
 
-/** How much inhibitor a heating system takes, and how many fillings of its filter that is. */
+/**
+ * How much inhibitor a heating system takes, litres, and how many fillings of its filter that is; null
+ * where the filter's body is not known. Counts the radiators' water where given, else 10 L for each
+ * kW of the boiler.
+ *
+ * @source docs/sources.md#heating-water
+ * @example dose({ boilerKw: 24, labelPercent: 1, filterBodyL: 0.5 }) // { systemL: 240, source: "boiler", doseL: 2.4, bodyFills: 7 }
+ */
 export function dose(input: z.output<typeof doseInput>): z.output<typeof doseOutput> {
   const { radiatorLitres, boilerKw, labelPercent, filterBodyL } = input;
   const radiators =

@@ -69,9 +69,11 @@ function throughFilter(leakM2: number, dropPa: number, airflowM3s: number): numb
 }
 
 /**
- * How a filter sits in its slot, and how much of the air slips past it.
+ * How a filter sits in its slot, and how much of the air slips past it. Sizes in mm, drop in Pa,
+ * airflow in m³/h; shares from 0 to 1. A filter larger than its slot gets a verdict and no figures.
  *
  * @source docs/sources.md#fit; the gap works as one sharp-edged opening
+ * @example filterFit({ slotMm: { w: 500, h: 500 }, filterMm: { w: 501, h: 500 }, spacer: false, dropPa: 50, airflowM3h: 1200, seat: "rail" }).verdict // "does-not-fit"
  */
 export function filterFit(input: z.output<typeof filterFitInput>): FilterFit {
   const { slotMm: slot, filterMm: filter, dropPa, airflowM3h, efficiency } = input;

@@ -33,9 +33,11 @@ export const filterResistanceOutput = z.strictObject({
 });
 
 /**
- * What a filter costs the blower at a house's own airflow, clean, as loaded as it is, and when due.
+ * What a filter costs the blower at a house's own airflow: clean, as loaded as it is, and when due, in
+ * Pa; the share of the blower's budget; and the least face area, m², at the reference velocity.
  *
- * @source docs/sources.md#fit
+ * @source docs/sources.md#fit; the drop grows with the flow to the power of 1.35
+ * @example filterResistance({ dropPa: 50, atVelocityMs: 1.5, airflowM3h: 1620, faceAreaM2: 0.3, load: 1, finalRatio: 2, budgetPa: 125, referenceVelocityMs: 1.5 }).dropNowPa // 100
  */
 export function filterResistance(
   input: z.output<typeof filterResistanceInput>,

@@ -4,6 +4,10 @@ import { isBelow, roundLoad } from "../quantities/rounding";
 /** Nearer to each other than this, K, two air streams say nothing of what passes between them. */
 const LEAST_DIFFERENCE_K = 5;
 
+/**
+ * Temperatures at a ventilator, °C. Refused where air leaving the house is as cold as it is outdoors:
+ * there is nothing to recover then.
+ */
 export const heatRecoveryInput = z
   .strictObject({ supplyC: z.number(), outdoorC: z.number(), extractC: z.number() })
   .superRefine(({ extractC, outdoorC }, context) => {
@@ -17,9 +21,11 @@ export const heatRecoveryInput = z
 export const heatRecoveryOutput = z.strictObject({ efficiency: z.number() });
 
 /**
- * How much of the way from outdoors to the air leaving the house the fresh air is brought.
+ * How much of the way from outdoors to the air leaving the house the fresh air is brought: 0 none, 1
+ * all of it; above 1 where a duct draws heat from elsewhere. Temperatures in °C.
  *
  * @source docs/sources.md#ventilators
+ * @example heatRecovery({ supplyC: 17, outdoorC: 5, extractC: 21 }) // { efficiency: 0.75 }
  */
 export const heatRecovery = ({
   supplyC,

@@ -41,9 +41,11 @@ const B = 243.12;
 const saturation = (celsius: number) => 6.112 * Math.exp((A * celsius) / (B + celsius));
 
 /**
- * How moist the air may be before its coldest pane fogs.
+ * How moist the air may be before its coldest pane fogs, in percent, the pane's temperature in °C, and
+ * what is advised: 3 percent less, within 20 and 45. `dewPointC` and `fogs` are null without a reading.
  *
  * @source docs/sources.md#humidity
+ * @example humidityLimit({ indoorC: 20, outdoorC: 20, uValue: "double", indoorRh: 50 }) // { glassC: 20, rhMax: 100, advice: 45, floored: false, dewPointC: 9.2552, fogs: false }
  */
 export function humidityLimit(
   input: z.output<typeof humidityLimitInput>,

@@ -46,7 +46,14 @@ const MINIMUM: Readonly<Record<number, readonly [number | null, number, number]>
 /** At the grain it lets through most easily. */
 const HEPA: Readonly<Record<string, number>> = { H13: 99.95, H14: 99.995 };
 
-/** A rating in the other schemes, about: the test methods measure different things. */
+/**
+ * A rating in the other schemes, about: the test methods measure different things. Efficiencies are
+ * percent of grains of 0.3 to 1, 1 to 3 and 3 to 10 µm; null where none is promised.
+ *
+ * @throws when the scheme has no such class: a mistake of ours, the schema lets none through
+ * @source docs/sources.md#ratings
+ * @example ratingCrosswalk({ scheme: "MERV", class: "13" }).nearest.EN779 // "F7"
+ */
 export function ratingCrosswalk(rating: Rating): RatingCrosswalk {
   const merv = toMerv(rating);
   if (merv === null) throw new Error(`ratingCrosswalk: ${rating.scheme} has no ${rating.class}`);

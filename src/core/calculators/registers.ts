@@ -37,10 +37,11 @@ const MOST_SHUT_OF = 3;
 const SOUND_SHUT_OF = 6;
 
 /**
- * Whether too many registers are shut. Starved of its outlets a blower strains and a coil freezes;
- * a return is never shut or blocked at all.
+ * Whether too many registers are shut. Starved of its outlets a blower strains and a coil freezes; a
+ * return is never shut or blocked at all.
  *
  * @source docs/sources.md#registers
+ * @example registersVerdict({ total: 12, closed: 5, returns: 2, returnsShut: 0 }) // { closedShare: 0.416667, maxClosed: 4, mustOpen: 1, verdict: "act" }
  */
 export function registersVerdict(input: z.output<typeof registersInput>): RegistersVerdict {
   const { total, closed, returnsShut } = input;

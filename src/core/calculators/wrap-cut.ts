@@ -26,7 +26,12 @@ function times(whole: number, part: number): number {
   return reaches(whole, (floor + 1) * part) ? floor + 1 : floor;
 }
 
-/** How to cut a sheet of pre-filter into wraps for a cylinder, the better way round. */
+/**
+ * How to cut a sheet of pre-filter into wraps for a cylinder, the better way round. Lengths in mm; no
+ * pieces at all where the sheet is too small either way.
+ *
+ * @example wrapCut({ diameterMm: 100, heightMm: 200, sheetMm: { w: 1020, h: 400 }, overlapMm: 25 }).pieces // 6
+ */
 export function wrapCut(input: z.output<typeof wrapCutInput>): z.output<typeof wrapCutOutput> {
   const { diameterMm, heightMm, sheetMm, overlapMm } = input;
   const lengthMm = Math.PI * diameterMm + overlapMm;

@@ -76,8 +76,11 @@ const WARM_AFTERNOON_C = 20;
 const FROST_C = 0;
 
 /**
- * The monthly values at one day: a month's value belongs to its 15th, days between two 15ths lie
- * on the straight line, and December runs on into January.
+ * The monthly values at one day: a month's value belongs to its 15th, days between two 15ths lie on the
+ * straight line, and December runs on into January. In the unit of the values.
+ *
+ * @param monthly twelve values, January first
+ * @example normalOn([0, 31, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0], Date.UTC(2026, 0, 25) / 86_400_000) // 10
  */
 export function normalOn(monthly: readonly number[], day: DayNumber): number {
   const { year, month, day: dayOfMonth } = civil(day);
@@ -89,7 +92,12 @@ export function normalOn(monthly: readonly number[], day: DayNumber): number {
   return before + ((after - before) * (day - start)) / (end - start);
 }
 
-/** Normals of every day from `from` to `to`, °C; the same as `normalOn` for each, a month at a time. */
+/**
+ * Normals of every day from `from` to `to`, both inclusive, °C; the same as `normalOn` for each, a
+ * month at a time. Empty where the span ends before it starts.
+ *
+ * @example [...normals([5, 5, 5, 5, 5, 5, 5, 5, 5, 5, 5, 5], 0, 1)] // [5, 5]
+ */
 export function normals(monthly: readonly number[], from: DayNumber, to: DayNumber): Float64Array {
   const values = new Float64Array(Math.max(0, to - from + 1));
   let day = from;
@@ -105,7 +113,12 @@ export function normals(monthly: readonly number[], from: DayNumber, to: DayNumb
   return values;
 }
 
-/** The last actual given for each day from one day to another, both inclusive, by day number. */
+/**
+ * The last actual given for each day from one day to another, both inclusive, °C by day number; days
+ * without one are missing.
+ *
+ * @example [...actualsByDay([{ date: "1970-01-02", meanC: 4 }, { date: "1970-01-02", meanC: 6 }], 0, 9)] // [[1, 6]]
+ */
 export function actualsByDay(
   actuals: readonly Actual[],
   from: DayNumber,
@@ -182,7 +195,10 @@ export function seasonDays(climate: Climate, from: DayNumber, to: DayNumber): Se
 export const STRETCHES = ["heating", "cooling", "snow", "growth"] as const;
 export type Stretch = (typeof STRETCHES)[number];
 
-/** Whether each day from `from` to `to` lies in a stretch of the year. */
+/**
+ * Whether each day from `from` to `to`, both inclusive, lies in a stretch of the year: 1 or 0 a day.
+ * Stretches by the calendar may run over New Year's Eve.
+ */
 export function stretchDays(
   climate: Climate,
   stretch: Stretch,

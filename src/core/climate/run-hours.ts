@@ -127,7 +127,10 @@ function scatteredHours(line: Line, meanC: number, spreadC: number): number {
   return sum / SCATTER.length;
 }
 
-/** Whether a day lies inside the spells a unit is in use; always, when none are given. */
+/**
+ * Whether a day lies inside the spells a unit is in use, given as first and last day of the year and
+ * running over New Year's Eve where the last comes first; always, when none are given.
+ */
 export function inUseOn(equipment: Equipment, day: DayNumber): boolean {
   if (!equipment.inUse) return true;
   const { month, day: dayOfMonth } = civil(day);
@@ -146,7 +149,12 @@ export type RunDays = {
   measured: Uint8Array;
 };
 
-/** Unrounded hours of every day from `from` to `to`: what wear is summed from. */
+/**
+ * Unrounded hours of every day from `from` to `to`, both inclusive: what wear is summed from. A meter's
+ * reading takes the place of the model on its days.
+ *
+ * @source docs/sources.md#run-hours
+ */
 export function runDays(
   climate: Climate,
   actuals: readonly Actual[],

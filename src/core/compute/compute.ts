@@ -15,7 +15,12 @@ const refuse = (
   path: ComputeError["path"] = [],
 ): ComputeAnswer => ({ ok: false, error: { code, message, path } });
 
-/** Runs a registered function on a JSON text: the one door for command line, batch and HTTP. */
+/**
+ * Runs a registered function on a JSON text: the one door for command line, batch and HTTP. An unknown
+ * name, a text that is no JSON and an input its schema refuses are answers with `error`, never throws.
+ *
+ * @example compute("heat-recovery", '{"supplyC":17,"outdoorC":5,"extractC":21}').ok // true
+ */
 export function compute(name: string, json: string): ComputeAnswer {
   const found = COMPUTE_FUNCTIONS.find((candidate) => candidate.name === name);
   if (!found) {
@@ -41,10 +46,15 @@ export function compute(name: string, json: string): ComputeAnswer {
   }
 }
 
-/** The JSON line of an answer: its value, or `{error}`. */
+/**
+ * The JSON line of an answer: its value, or `{error}`. Without a line break.
+ */
 export const answerLine = (answer: ComputeAnswer): string =>
   JSON.stringify(answer.ok ? answer.value : { error: answer.error });
 
-/** JSON lines in, one JSON line out for each, an error in the place of its line. */
+/**
+ * JSON lines in, one JSON line out for each, an error in the place of its line: one bad line never
+ * costs the others.
+ */
 export const computeBatch = (name: string, lines: readonly string[]): string[] =>
   lines.filter((line) => line.trim() !== "").map((line) => answerLine(compute(name, line)));

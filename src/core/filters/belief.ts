@@ -54,10 +54,12 @@ const GAUGE_ERROR = 0.035;
 
 /**
  * The load a pressure drop speaks of: the drop grows with the square of the load and reaches
- * `finalRatio` times the clean one when the filter is due.
+ * `finalRatio` times the clean one when the filter is due. `s` is the spread of the load's logarithm.
  *
  * @param dropPa, cleanDropPa in Pa; clean above 0
  * @param finalRatio above 1
+ * @source docs/sources.md#looks
+ * @example seenByPressure(100, 50, 2).load // 1
  */
 export function seenByPressure(dropPa: number, cleanDropPa: number, finalRatio: number): Seen {
   const share = Math.max(0, (dropPa / cleanDropPa - 1) / (finalRatio - 1));
@@ -66,7 +68,14 @@ export function seenByPressure(dropPa: number, cleanDropPa: number, finalRatio: 
   return { load, s: Math.max(LEAST_S_BY_PRESSURE, (GAUGE_ERROR * (1 + rise)) / rise) };
 }
 
-/** What a look teaches, where the rated load at k = 1 is at `bookLoad` (above 0). */
+/**
+ * What a look teaches, as a belief weighed with the one before by how sure each is. Never surer than
+ * 0.08: next winter is not this one.
+ *
+ * @param ratedLoad the load that the rated life supposes on the day of the look (k = 1), above 0
+ * @source docs/sources.md#looks; normal beliefs of ln k, combined by their inverse variances
+ * @example learn({ mu: 0, sd: 0.4 }, { load: 1, s: 0.4 }, 1).mu // 0
+ */
 export function learn(belief: Belief, seen: Seen, ratedLoad: number): Belief {
   const before = 1 / belief.sd ** 2;
   const weight = 1 / seen.s ** 2;
@@ -77,7 +86,11 @@ export function learn(belief: Belief, seen: Seen, ratedLoad: number): Belief {
   };
 }
 
-/** The belief a new filter in the same place starts with: what the last one taught, a little less sure. */
+/**
+ * The belief a new filter in the same place starts with: what the last one taught, a little less sure.
+ *
+ * @example carried({ mu: 0.3, sd: 0.9 }) // { mu: 0.3, sd: 0.6 }
+ */
 export const carried = (belief: Belief): Belief => ({
   mu: belief.mu,
   sd: Math.min(MOST_SD_CARRIED, Math.sqrt(belief.sd ** 2 + DRIFT_SD ** 2)),

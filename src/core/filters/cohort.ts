@@ -183,9 +183,9 @@ function watchPlace(place: Place, days: number, watching: Watching, eyes: Chance
 }
 
 /**
- * How far from the right day filters are changed by each kind of watcher, in a made-up town whose
- * places load by our own model, each at its own hidden pace. It shows that learning works, not that
- * the rated life is right.
+ * How far from the right day filters are changed by each kind of watcher, as shares of a life, in a
+ * made-up town whose places load by our own model, each at its own hidden pace. It shows that learning
+ * works, not that the rated life is right. The same seed gives the same town.
  *
  * @source docs/sources.md#cohort
  */

@@ -106,8 +106,12 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
 }
 
 /**
- * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of
- * driver of the strongest of that kind (the furthest from 1), clamped to 0.5 to 6.
+ * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of driver of
+ * the strongest of that kind (the furthest from 1), clamped to 0.5 to 6. Drivers of the other side of
+ * the machine do not count.
+ *
+ * @source docs/sources.md#drivers
+ * @example [...dustMultipliers([], "indoor", 0, 2)] // [1, 1]
  */
 export function dustMultipliers(
   drivers: readonly Driver[],

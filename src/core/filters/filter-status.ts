@@ -37,6 +37,12 @@ function unitOf(snapshot: HomeSnapshot, slot: FilterSlot): Unit {
   return unit;
 }
 
+/**
+ * How the filter of one slot stands on a day: what is in place, when it is due and why, and what the
+ * next looks at it are for. A slot nobody ever saw a filter fitted in has a status too, without days.
+ *
+ * @param wordsFor names a driver in the words of this home, for the reasons
+ */
 export function filterStatusOf(
   snapshot: HomeSnapshot,
   slot: FilterSlot,
@@ -147,12 +153,16 @@ function daysAway(
   return likely && usual ? daysFrom(likely, usual) : 0;
 }
 
-/** Days until a slot is likely due: negative once past; null when nothing can be said. */
+/**
+ * Days until a slot is likely due: negative once past; null when nothing can be said.
+ */
 export function daysLeft(filterStatus: FilterStatus, today: PlainDate): number | null {
   return filterStatus.wear?.likely ? daysFrom(today, filterStatus.wear.likely) : null;
 }
 
-/** The shares between which the fill of a gauge may really lie, eight times in ten. */
+/**
+ * The shares between which the fill of a gauge may really lie, eight times in ten: 0 new, 1 due.
+ */
 export function fillBand(wear: WearSummary): { low: number; high: number } {
   const fill = wear.percentNow / 100;
   return {

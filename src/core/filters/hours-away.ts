@@ -10,7 +10,9 @@ const OPEN_END_DAYS = 120;
 /** The longest absence that is counted, days: older than any filter. */
 const LONGEST_AWAY_DAYS = 3650;
 
-/** Hours that a meter really read. */
+/**
+ * Hours that a meter really read: for each span between two readings its mean hours a day.
+ */
 export const measuredOf = (snapshot: HomeSnapshot, system: AirSystem): Measured[] =>
   snapshot.measured.filter((entry) => entry.systemId === system.id);
 
@@ -35,7 +37,10 @@ function hoursAway(
     });
 }
 
-/** Every day whose hours are known otherwise than by the model: away, and above that as measured. */
+/**
+ * Every day whose hours are known otherwise than by the model: away, and above that as measured. In
+ * hours a day; later entries win.
+ */
 export const hoursOf = (
   snapshot: HomeSnapshot,
   system: AirSystem,

@@ -46,7 +46,13 @@ export const MEDIA = {
 export type Media = keyof typeof MEDIA;
 export const MEDIA_KINDS = Object.keys(MEDIA) as [Media, ...Media[]];
 
-/** Share of the base life left by a finer rating; the finer, the sooner it loads. */
+/**
+ * Share of the base life left by a finer rating: 1 up to MERV 8, less above, as finer media load sooner.
+ *
+ * @param merv 1 to 20
+ * @source docs/sources.md#wear
+ * @example ratingFactor(13) // 0.75
+ */
 export function ratingFactor(merv: number): number {
   if (merv <= 8) return 1.0;
   if (merv <= 10) return 0.95;

@@ -51,7 +51,12 @@ function inputOf(
   };
 }
 
-/** What the filters before the last one taught about this place. */
+/**
+ * What the filters before the last one taught about this place, carried from one to the next; the first
+ * belief where there was none.
+ *
+ * @param installedPeriods in date order, the filter now in place last
+ */
 export function priorBelief(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],
@@ -65,7 +70,11 @@ export function priorBelief(
   return belief;
 }
 
-/** A slot whose filter is to go after a share of its hours and days. */
+/**
+ * A slot whose filter is to go after a share of its hours and days: three quarters where lungs need it.
+ *
+ * @param share above 0, up to 1
+ */
 export function shortened(slot: WearSlot, share: number): WearSlot {
   const maxAge = slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
   return {
@@ -124,7 +133,12 @@ export type PlaceSummary = WearSummary & {
   input: WearInput;
 };
 
-/** The same without its days: all that most screens show. */
+/**
+ * How the filter now in place wears, without its days: all that most screens show. Null before the
+ * first was fitted.
+ *
+ * @param installedPeriods in date order
+ */
 export function wearSummaryOfPlace(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],
@@ -145,7 +159,10 @@ export function wearSummaryOfPlace(
   };
 }
 
-/** Only the likely due day of the filter in place, after all that was seen of it. */
+/**
+ * Only the likely due day of the filter in place, after all that was seen of it; null before the first
+ * was fitted, or where it never comes due within the horizon.
+ */
 export function likelyOfPlace(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],
@@ -157,7 +174,10 @@ export function likelyOfPlace(
   return likelyDue({ ...inputNow(context, plain), belief: beliefAfter(plain) });
 }
 
-/** The likely due day of the filter in place if the place loaded just as rated. */
+/**
+ * The likely due day of the filter in place if the place loaded just as rated (k = 1): what the days won
+ * or lost by the place itself are counted from.
+ */
 export function dueAtRatedPace(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],

@@ -124,7 +124,10 @@ const SLOWER: readonly [upTo: number, words: string][] = [
   [0.85, "three quarters as fast as"],
 ];
 
-/** “about half as fast as rated”, “about 1.8 times as fast”, or a little either way. */
+/**
+ * A place's own factor in words: “about half as fast as rated”, “about 1.8 times as fast”, or a little
+ * either way.
+ */
 export function factorWords(belief: Belief): string {
   const k = Math.exp(belief.mu);
   if (Math.abs(k - 1) < 0.05) return "about as fast as the book says";

@@ -67,6 +67,10 @@ function withinTape(filter: SizeMm, opening: SizeMm): SizeMm {
   };
 }
 
-/** Its rating in the other schemes; null where it has none. */
+/**
+ * A slot's rating in the other schemes; null where it has none.
+ *
+ * @example crosswalkOfSlot({}) // null
+ */
 export const crosswalkOfSlot = (slot: Pick<FilterSlot, "rating">): RatingCrosswalk | null =>
   slot.rating ? ratingCrosswalk(slot.rating) : null;

@@ -38,7 +38,9 @@ type DustDriver = ScopedDriver & { kind: DriverKind };
 const isDust = (driver: ScopedDriver): driver is DustDriver =>
   driver.kind !== "breathing-trouble" && driver.kind !== "away";
 
-/** The engine's form of a driver in the register. */
+/**
+ * A driver of the inventory in the form in which the wear engine takes it: without its id and scope.
+ */
 export function engineDriver(driver: DustDriver): Driver {
   const { id, kind, count, fraction, from, to } = driver;
   const dated = kind === "duct-cleaning" || kind === "moved-in";
@@ -51,6 +53,10 @@ export function engineDriver(driver: DustDriver): Driver {
   });
 }
 
+/**
+ * The dust drivers that bear on a slot: those of its home, of its air system and of itself, in that
+ * order. Each keeps its id, by which the reasons name it.
+ */
 export function driversOf(snapshot: HomeSnapshot, slot: FilterSlot): ScopedDriver[] {
   const unit = snapshot.units.find((each) => each.id === slot.unitId);
   const roomId = slot.roomId ?? unit?.roomId;
@@ -71,6 +77,9 @@ function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: 
   );
 }
 
+/**
+ * The air system a unit belongs to; none where it moves air of its own.
+ */
 export const systemOf = (snapshot: HomeSnapshot, unit: Unit): AirSystem | undefined =>
   snapshot.systems.find((each) => each.id === unit.systemId);
 
@@ -80,6 +89,10 @@ function ductDust(snapshot: HomeSnapshot, system: AirSystem): Driver[] {
   return ductCleanings(snapshot).map((on) => ({ kind: "duct-cleaning", on, id: `ducts-${on}` }));
 }
 
+/**
+ * All that wear in one slot depends on apart from what was done there: climate, equipment, drivers,
+ * hours. Plain data, worked out from one snapshot.
+ */
 export function contextOf(
   snapshot: HomeSnapshot,
   slot: FilterSlot,
@@ -167,7 +180,9 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
   return installedPeriods;
 }
 
-/** How the filter in a slot stands; null when none was ever recorded. */
+/**
+ * How the filter in a slot stands, with its days; null when none was ever recorded.
+ */
 export const wearOfSlot = (
   snapshot: HomeSnapshot,
   slot: FilterSlot,

@@ -32,8 +32,11 @@ const HOURS_THAT_AGE = 1;
 const SECONDS_PER_HOUR = 3600;
 
 /**
- * Run hours to due of a slot at the reference dust load: base × rating × area, or the figure a
- * maker or the owner gave in their place.
+ * Run hours to due of a slot at the reference dust load: base × rating × area, or the figure a maker or
+ * the owner gave in their place. Hours, above 0.
+ *
+ * @source docs/sources.md#wear
+ * @example ratedHours({ media: "pleated-25", rating: { scheme: "MERV", class: "8" } }) // 550
  */
 export function ratedHours(slot: WearSlot): number {
   if (slot.baseHours !== undefined) return slot.baseHours;
@@ -237,7 +240,10 @@ export function beliefAfter(input: WearInput): Belief {
   return learnt(input, courseTo(input, weatherOf(input), input.drivers, last)).belief;
 }
 
-/** The days up to `end` on which this filter and those after it are likely due, each fitted then. */
+/**
+ * The days up to `end`, inclusive, on which this filter and those after it are likely due, each fitted
+ * on the day the one before is due; soonest first. Empty where this one is due later than that.
+ */
 export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
   const fitted = toDay(input.fittedOn);
   const next = laterFilters(input, fitted, Math.max(fitted, end));
@@ -368,7 +374,12 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   };
 }
 
-/** `wearSummary` with the load of every day from fitting to the horizon, at the likely factor. */
+/**
+ * `wearSummary` with the load of every day from fitting to the horizon, at the likely factor: 0 new, 1
+ * due.
+ *
+ * @source docs/sources.md#wear
+ */
 export function wear(input: WearInput): WearResult {
   const fitted = toDay(input.fittedOn);
   const course = courseTo(input, weatherOf(input), input.drivers, horizonOf(input));

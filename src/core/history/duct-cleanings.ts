@@ -5,7 +5,10 @@ import type { HomeSnapshot } from "./home-snapshot";
 const DUCT_KINDS: readonly string[] = ["supply-run", "return-run", "trunk"];
 export const CLEAN_DUCTS = "clean";
 
-/** The days on which ducts were cleaned, as the record of their parts tells; each day once. */
+/**
+ * The days on which ducts were cleaned, as the record of their parts tells; each day once, soonest
+ * first. From then on the dust they held no longer loads a filter.
+ */
 export function ductCleanings({ parts, history }: HomeSnapshot): PlainDate[] {
   const ducts = new Set(parts.flatMap(({ id, kind }) => (DUCT_KINDS.includes(kind) ? id : [])));
   const days = history

@@ -4,6 +4,9 @@ import type { HistoryEvent, ReadingTaken } from "./history-event";
 /** A reading in the record, with what it comes to. */
 export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgement: Judgement };
 
+/**
+ * The verdict of a reading without what was typed: what the compute contract hands out.
+ */
 export const judgementOf = ({ typed: _, ...taken }: ReadingTaken): Judgement =>
   judge(judgeInput.parse(taken));
 
@@ -13,7 +16,10 @@ function storedJudgement({ typed: _, ...taken }: ReadingTaken): Judgement | null
   return input.success ? judge(input.data) : null;
 }
 
-/** The readings among some entries, each with its verdict; what cannot be judged is left out. */
+/**
+ * The readings among some entries, each with its verdict, in their order; what cannot be judged (a
+ * kind without a rule, a plate figure that was never given) is left out.
+ */
 export const judged = (events: readonly HistoryEvent[]): JudgedReading[] =>
   events.flatMap((event) => {
     const judgement = event.reading && storedJudgement(event.reading);

@@ -13,7 +13,13 @@ export type AlarmLife = {
   verdict: "sound" | "watch" | "act";
 };
 
-/** @source docs/sources.md#alarms */
+/**
+ * How long an alarm still serves: its sensor ages from the day it was made, whether it was in use or
+ * not. Sound up to five years, to be watched up to seven, then to be replaced.
+ *
+ * @source docs/sources.md#alarms
+ * @example alarmLife("2020-01-15", "2026-01-15") // { from: "2025-01-15", by: "2027-01-15", verdict: "watch" }
+ */
 export function alarmLife(madeOn: PlainDate, today: PlainDate): AlarmLife {
   const from = addMonths(madeOn, SPENT_FROM_YEARS * MONTHS_PER_YEAR);
   const by = addMonths(madeOn, SPENT_BY_YEARS * MONTHS_PER_YEAR);
@@ -24,7 +30,11 @@ export function alarmLife(madeOn: PlainDate, today: PlainDate): AlarmLife {
 export const hasDisplay = ({ parts }: { parts: readonly Part[] }, alarmId: string): boolean =>
   parts.some(({ unitId, kind }) => unitId === alarmId && kind === "alarm-display");
 
-/** The lived-in levels, those with rooms, that no alarm stands on. */
+/**
+ * The lived-in levels, those with rooms, that no alarm stands on, in the order of the levels given.
+ *
+ * @source docs/sources.md#alarms
+ */
 export function levelsWithoutAlarm(
   levels: readonly Level[],
   rooms: readonly Room[],
@@ -42,6 +52,12 @@ export function levelsWithoutAlarm(
 const WARRANTY_NOTICE_DAYS = 60;
 
 export type Warranty = "running" | "ends-soon" | "over";
+/**
+ * How a warranty that ends on a day stands today: the last day still counts, and from 60 days before it
+ * it is spoken of.
+ *
+ * @example warrantyOf("2026-03-01", "2026-03-02") // "over"
+ */
 export function warrantyOf(endsOn: PlainDate, today: PlainDate): Warranty {
   if (endsOn < today) return "over";
   return endsOn <= addDays(today, WARRANTY_NOTICE_DAYS) ? "ends-soon" : "running";

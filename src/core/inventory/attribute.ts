@@ -19,7 +19,10 @@ const MOST_COUNTED = 999;
 
 type Reading = { attributes: Attributes; problems: Record<string, string> };
 
-/** Reads what was typed for each attribute; an empty field is no answer, and no problem. */
+/**
+ * Reads what was typed for each attribute, in the home's units, into stored answers; an empty field is
+ * no answer, and no problem. Everything unreadable is named at its field; nothing throws.
+ */
 export function readAttributes(
   definitions: readonly Attribute[],
   typed: (key: string) => string,
@@ -79,11 +82,15 @@ function readAttribute(
   }
 }
 
-/** An answer as its form field shows it again. */
+/**
+ * An answer as its form field shows it again: what is read back from it is the same answer.
+ */
 export const attributeText = (attribute: Attribute, answer: string, system: UnitSystem): string =>
   attribute.kind === "length" ? lengthWords(Number(answer), system) : answer;
 
-/** An answer as it is read on a sheet. */
+/**
+ * An answer as it is read on a sheet, with its unit, and for a day how long ago that was.
+ */
 export function attributeWords(
   attribute: Attribute,
   answer: string,

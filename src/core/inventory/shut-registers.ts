@@ -7,7 +7,11 @@ export type ShutRegisters = RegistersVerdict & {
   returnsShut: number;
 };
 
-/** How the registers of a home stand by the rule of a third; null where no air comes in at all. */
+/**
+ * How the registers of a home stand by the rule of a third; null where no air comes in at all.
+ *
+ * @source docs/sources.md#registers
+ */
 export function shutRegisters(registers: readonly Register[]): ShutRegisters | null {
   const count = (role: Register["role"], shutOnly: boolean) =>
     registers.filter((each) => each.role === role && (!shutOnly || each.isShut)).length;

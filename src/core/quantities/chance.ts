@@ -1,6 +1,12 @@
 /** Repeatable chance: the same seed gives the same numbers everywhere. */
 export type Chance = { uniform: () => number; normal: () => number };
 
+/**
+ * A stream of even chances from 0 up to 1, the same for the same seed on every machine: for the made-up
+ * town and for tests, never for a secret.
+ *
+ * @param seed any whole number; only its low 32 bits count
+ */
 export function chanceFrom(seed: number): Chance {
   let state = seed >>> 0;
   const uniform = () => {

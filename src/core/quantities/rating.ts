@@ -60,7 +60,9 @@ export function toMerv(rating: Rating): number | null {
   }
 }
 
-/** What a class of this scheme looks like, for the message at its field. */
+/**
+ * What a class of this scheme looks like, for the message at its field.
+ */
 export function classesOf(scheme: RatingScheme): string {
   switch (scheme) {
     case "MERV":

@@ -2,20 +2,37 @@ import { z } from "zod";
 import { RATING_SCHEMES, classesOf, toMerv } from "./rating";
 import { readPlainDate, type PlainDate } from "./plain-date";
 
-/** An optional key; a null there counts as absent. */
+/**
+ * An optional key; a null there counts as absent, as other programs write it so.
+ *
+ * @example optional(dateSchema).parse(null) // undefined
+ */
 export const optional = <T extends z.ZodType>(schema: T) =>
   schema.nullish().transform((value) => value ?? undefined);
 
-/** An optional key with the value it takes when it is absent or null. */
+/**
+ * An optional key with the value it takes when it is absent or null.
+ *
+ * @example withDefault(dateSchema, "2026-01-01").parse(undefined) // "2026-01-01"
+ */
 export const withDefault = <T extends z.ZodType>(schema: T, fallback: z.output<T>) =>
   schema.nullish().transform((value) => value ?? fallback);
 
+/**
+ * A day written as YYYY-MM-DD that exists, years 1 to 9999; anything else is a problem in words.
+ *
+ * @example dateSchema.safeParse("2025-02-29").success // false
+ */
 export const dateSchema = z
   .string()
   .refine((text) => readPlainDate(text) !== null, "not a day: write it as YYYY-MM-DD")
   .transform((text) => text as PlainDate);
 
-/** MM-DD, any day of a leap year. */
+/**
+ * A day of any year, MM-DD; 29 February is one.
+ *
+ * @example monthDaySchema.safeParse("02-29").success // true
+ */
 export const monthDaySchema = z
   .string()
   .refine((text) => /^\d{2}-\d{2}$/.test(text) && readPlainDate(`2024-${text}`) !== null, {
@@ -30,6 +47,11 @@ export const monthListSchema = z
   .array(z.number())
   .length(12, "give twelve values, January to December");
 
+/**
+ * A rating scheme with a class that it has; a class of another scheme is a problem at `class`.
+ *
+ * @example ratingSchema.safeParse({ scheme: "MERV", class: "17" }).success // false
+ */
 export const ratingSchema = z
   .strictObject({ scheme: z.enum(RATING_SCHEMES), class: z.string() })
   .superRefine((rating, context) => {
@@ -41,7 +63,9 @@ export const ratingSchema = z
       });
   });
 
-/** Refuses a span that ends before it starts; either end may be missing. */
+/**
+ * Refuses a span that ends before it starts; either end may be missing, and one day is a span.
+ */
 export function checkSpan(
   span: { from?: string | undefined; to?: string | undefined },
   context: z.RefinementCtx,

@@ -152,9 +152,12 @@ const answer = (
 ): Judgement => ({ verdict, messageCode: `${kind}.${verdict}`, ...rest });
 
 /**
- * Whether a reading is fine: sound, to be watched, to be acted on, or a reason to stop and call.
+ * Whether a reading is fine: sound, to be watched, to be acted on, or a reason to stop and call. Values
+ * come in the unit named with them and are turned into the kind's own; a bound belongs to the milder
+ * verdict. Where a plate or limit is needed and missing the input is refused at its field.
  *
  * @source docs/sources.md#readings
+ * @example judge(judgeInput.parse({ kind: "co-ppm", value: 30, unit: "ppm" })).verdict // "stop"
  */
 export function judge(input: JudgeInput): Judgement {
   const { kind, value, unit } = input;

@@ -3,7 +3,11 @@ import { atMost, reaches } from "../quantities/rounding";
 export const VERDICTS = ["sound", "watch", "act", "stop"] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
-/** Whether a verdict is at least as bad as another. */
+/**
+ * Whether a verdict is at least as bad as another, from sound over watch and act to stop.
+ *
+ * @example isAtLeast("act", "watch") // true
+ */
 export const isAtLeast = (verdict: Verdict, bound: Verdict): boolean =>
   VERDICTS.indexOf(verdict) >= VERDICTS.indexOf(bound);
 
@@ -272,7 +276,10 @@ export const MEASURED_KINDS = {
 } as const satisfies Record<string, MeasuredKind>;
 export type MeasuredReading = keyof typeof MEASURED_KINDS;
 
-/** Of a figure against its plate, in any unit: a technician’s readings. */
+/**
+ * The bands of a figure against its plate, in any unit: a technician's readings. Without a plate there
+ * is nothing to judge by.
+ */
 export function plateBands(grounds: Grounds): Bands {
   const { min, max } = ofRange(grounds);
   const slack = PLATE_WATCH_SHARE * (max - min);
@@ -333,4 +340,7 @@ export const READING_KINDS: readonly ReadingKind[] = [
   "plate-range",
 ];
 
+/**
+ * Whether a kind of reading is a word (quiet, cloudy) rather than a figure.
+ */
 export const isWordKind = (kind: ReadingKind): kind is WordReading => kind in WORD_KINDS;

@@ -28,7 +28,9 @@ const LABELS: Readonly<Record<string, string>> = {
   "m3/h": "m³/h",
 };
 
-/** The units a kind of reading can be written in, the home’s own first; none for words. */
+/**
+ * The units a kind of reading can be written in, the home's own first; none for words.
+ */
 export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {
   if (kind === "plate-range") return PLATE_UNITS.map((unit) => one(unit, LABELS[unit] ?? unit));
   if (!(kind in MEASURED_KINDS)) return [];
@@ -40,7 +42,10 @@ export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {
   return system === "us" ? [other, metric] : [metric, other];
 }
 
-/** A judged value as it is typed again into a field of the home's unit, to as many places as it takes. */
+/**
+ * A judged value as it is typed again into a field of the home's unit, to as many places as it takes to
+ * read back as the same value.
+ */
 export function readingFigure(kind: ReadingKind, value: number, system: UnitSystem): string {
   const [unit] = unitsFor(kind, system);
   return String(Number((value / (unit?.per ?? 1)).toPrecision(7)));

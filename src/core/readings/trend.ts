@@ -71,7 +71,8 @@ const confidenceOf = (n: number) => (n < 2 ? "none" : n < 3 ? "thin" : n < 5 ? "
 
 /**
  * Where a reading is going: the median of the slopes between any two of its values (so that one bad
- * reading bends nothing), and when that line crosses a limit.
+ * reading bends nothing), in its own unit a year, and when that line crosses a limit; null where it
+ * never does within thirty years.
  *
  * @source docs/sources.md#trends
  */

@@ -11,7 +11,11 @@ const FREEZES_BELOW_C = 3;
 /** A day that was observed counts for this long, days. */
 const OBSERVED_DAYS = 2;
 
-/** Whether the night of a day is likely to freeze, by what was observed of late, else by the normals. */
+/**
+ * Whether the night of a day is likely to freeze, by what was observed of late, else by the normals.
+ *
+ * @source docs/sources.md#procedures; a mean at which clear nights fall below 0 °C
+ */
 export function freezesOn(snapshot: HomeSnapshot, today: PlainDate): boolean {
   const last = snapshot.actuals.at(-1);
   const isFresh = last !== undefined && Math.abs(daysFrom(last.date, today)) <= OBSERVED_DAYS;

@@ -28,7 +28,11 @@ function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndE
   return [...withSteadyTimes(outlived), ...going.flatMap((run) => run.state.log)];
 }
 
-/** What is open at one unit beside one of its runs: that run must not bring its power back over it. */
+/**
+ * What is open at one unit beside one of its runs: that run must not bring its power back over it.
+ *
+ * @param now an instant, ISO 8601 with offset, as all times of runs
+ */
 export function openBeside(
   now: string,
   recorded: readonly Recorded[],
@@ -49,7 +53,10 @@ export type HomeEnds = { open: HomeEnd[]; order: string[] };
 type Recorded = EndEntry & { label?: string; words?: string };
 type Going = { job: RunJob; state: RunState };
 
-/** What is open in a home: of the runs going on, and what outlived its run. */
+/**
+ * What is open in a home: of the runs going on, and what outlived its run; and in which order it is put
+ * right, parts before power, gas and water last.
+ */
 export function endsOfHome(
   now: string,
   recorded: readonly Recorded[],

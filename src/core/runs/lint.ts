@@ -45,7 +45,10 @@ export const lintProceduresOutput = z.strictObject({
 });
 export type LintFault = z.output<typeof lintProceduresOutput>["faults"][number];
 
-/** Every way a procedure can go: each variant, with every set of facts and of things seen. */
+/**
+ * Every way a procedure can go: each variant, with every set of facts and of things seen. Grows as two
+ * to the number of yes-or-no facts: for checks, not for screens.
+ */
 export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step[] }[] {
   const facts = [
     ...new Set(
@@ -86,7 +89,13 @@ export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step
 const subsets = <T>(all: readonly T[]): T[][] =>
   all.reduce<T[][]>((sets, each) => [...sets, ...sets.map((set) => [...set, each])], [[]]);
 
-/** Proves of procedures, in every way they can go, that they may be handed to a person. */
+/**
+ * Proves of procedures, in every way they can go, that they may be handed to a person: nothing is left
+ * off or open, power comes last, a caution stands before what can hurt, and no householder is led into
+ * licensed work. Each problem names procedure, step and rule; none means sound.
+ *
+ * @source docs/sources.md#procedures
+ */
 export function lintProcedures({ procedures }: z.output<typeof lintProceduresInput>): {
   faults: LintFault[];
 } {

@@ -52,7 +52,11 @@ export const isIsolator = ({ end, part }: { end: EndKind; part?: string | undefi
   ISOLATORS.includes(end) && !(end === "switch-off" && part !== undefined);
 
 const instantSchema = z.iso.datetime({ offset: true, local: true });
-/** Milliseconds; a time without an offset is taken as UTC, so that no machine's zone leaks in. */
+/**
+ * Milliseconds since 1970; a time without an offset is taken as UTC, so that no machine's zone leaks in.
+ *
+ * @example instantOf("1970-01-01T01:00+01:00") // 0
+ */
 export const instantOf = (text: string): number =>
   Date.parse(/(Z|[+-]\d{2}:\d{2})$/.test(text) ? text : `${text}Z`);
 
@@ -70,6 +74,10 @@ const entrySchema = z.strictObject({
 });
 export type EndEntry = z.output<typeof entrySchema>;
 
+/**
+ * A log of openings and closings in the order in which they happened. Refused: a time earlier than the
+ * one before, an end opened twice or closed unopened, power back before what hangs on it.
+ */
 export const looseEndsInput = z
   .strictObject({ now: instantSchema, log: z.array(entrySchema) })
   .superRefine((input, context) => {

@@ -298,7 +298,11 @@ export function stepsFor(
     });
 }
 
-/** The variant a run follows when nobody chose: the first, or none where there are none. */
+/**
+ * The variant a run follows when nobody chose: the first, or none where there are none.
+ *
+ * @example usualVariant({}) // null
+ */
 export const usualVariant = ({ variants }: Procedure): string | null => variants?.[0]?.id ?? null;
 
 /** Minutes at work and of waiting, as a variant has them. */

@@ -28,6 +28,11 @@ const MS_PER_MINUTE = 60_000;
 const later = (at: string, minutes: number): string =>
   new Date(Date.parse(at) + minutes * MS_PER_MINUTE).toISOString();
 
+/**
+ * The name of an end among all runs of a home: its run, and its key there.
+ *
+ * @example endId({ run: "r1" }, "power") // "r1:power"
+ */
 export const endId = (place: RunPlace, key: string) => `${place.run}:${key}`;
 
 /** What a run is at before the ends and times that follow from it. */
@@ -243,7 +248,11 @@ function stateOf(job: RunJob, bare: Bare, rest: Omit<RunState, keyof Derived>): 
     ],
   };
 }
-/** The timer of a wait that an answer at this step began. */
+/**
+ * The timer of a wait that an answer at this step began: “hot still”, “still damp”.
+ *
+ * @example againKey("cool") // "again:cool"
+ */
 export const againKey = (step: string) => `again:${step}`;
 type Derived = Bare & Pick<RunState, "steps" | "current" | "log" | "ends" | "timers">;
 
@@ -636,7 +645,9 @@ export function endWordsOf(state: RunState, place: RunPlace, id: string): string
 /** A pause longer than this between two steps was no work, minutes. Our choice. */
 const LONGEST_STEP_MINUTES = 15;
 
-/** Minutes at work as far as the steps tell: long pauses and waits count as one step's at most. */
+/**
+ * Minutes at work as far as the steps tell: long pauses and waits count as one step's at most.
+ */
 export function minutesAtWork(startedAt: string, completed: readonly CompletedStep[]): number {
   let before = Date.parse(startedAt);
   let sum = 0;

@@ -75,6 +75,10 @@ export function occurrencesOf(
   return occurrences;
 }
 
+/**
+ * The due calculator of a job over the days from today to `until`: the trigger's own, with the rounds
+ * already fixed on days.
+ */
 export const dueCalculatorOf = (
   task: DueTask,
   today: DayNumber,
@@ -83,7 +87,10 @@ export const dueCalculatorOf = (
 ): DueCalculator =>
   dueCalculator(task.cadence, task, { today, from: Math.min(today, ...fixedDays.values()), until });
 
-/** The rounds of a job ahead, and what each possible day of doing it would make of the next. */
+/**
+ * The rounds of a job ahead, and what each possible day of doing it would make of the next: done early
+ * or late, every later round moves with it where the trigger counts from the last time.
+ */
 export function chain(input: z.output<typeof chainInput>): Chain {
   const today = toDay(input.today);
   const until = toDay(input.until);

@@ -204,7 +204,11 @@ function wearing({ wear, wearDays }: DueTask, span: CalculationSpan): DueCalcula
   };
 }
 
-/** Which of several dates comes first; null where none has a due day. */
+/**
+ * Which of several dates comes first, as an index; null where none has a due day.
+ *
+ * @example soonest([null, { opens: null, due: 9, closes: null }, { opens: null, due: 4, closes: null }]) // 2
+ */
 export function soonest(dates: readonly (Dates | null)[]): number | null {
   let best: number | null = null;
   dates.forEach((each, i) => {
@@ -214,7 +218,12 @@ export function soonest(dates: readonly (Dates | null)[]): number | null {
   return best;
 }
 
-/** The dates of a task, by whatever its trigger counts. */
+/**
+ * The dates of a task, by whatever its trigger counts: months, run hours, seasons, age, an event, a
+ * reading. What a trigger lacks the facts for has no dates; that is an answer, not an error.
+ *
+ * @source docs/sources.md#triggers
+ */
 export function dueCalculator(
   trigger: Trigger,
   task: DueTask,

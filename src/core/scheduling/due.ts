@@ -21,6 +21,11 @@ export const dueOutput = z.strictObject({
 });
 export type DueResult = z.output<typeof dueOutput>;
 
+/**
+ * Day numbers as days of the calendar; null stays null.
+ *
+ * @example asDates({ opens: null, due: 0, closes: 1 }) // { opens: null, due: "1970-01-01", closes: "1970-01-02" }
+ */
 export const asDates = (dates: Dates | null): z.output<typeof datesSchema> => {
   const date = (day: DayNumber | null) => (day === null ? null : fromDay(day));
   return {
@@ -30,7 +35,12 @@ export const asDates = (dates: Dates | null): z.output<typeof datesSchema> => {
   };
 };
 
-/** How a job stands on a day: a window that has not come into sight counts as not yet open. */
+/**
+ * How a job stands on a day: a window that has not come into sight counts as not yet open; the day it
+ * closes still counts as due.
+ *
+ * @example stateOn({ opens: 1, due: 5, closes: 9 }, 10) // "past"
+ */
 export function stateOn(dates: Dates | null, today: DayNumber): DueState {
   if (!dates) return "none";
   if (dates.opens === null || today < dates.opens) return "not-yet";

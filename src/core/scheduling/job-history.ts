@@ -40,6 +40,10 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
   else byJob.set(place, new Map([[key, value]]));
 }
 
+/**
+ * What was done, put off and reported of each job, found by place and key: read once for a snapshot and
+ * asked for every job.
+ */
 export function jobHistoryOf(history: HistoryRecord): JobHistory {
   const lastDays: ByJob<PlainDate> = new Map();
   const deferrals: ByJob<HistoryEvent> = new Map();

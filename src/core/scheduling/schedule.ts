@@ -53,7 +53,12 @@ export type ScheduleGrounds = {
   years: YearTables;
 };
 
-/** @param years of the home's climate, where somebody has them already */
+/**
+ * What the schedule of a home is worked out from beside its jobs: history by job, duct cleanings, the
+ * year's tables.
+ *
+ * @param years of the home's climate, where somebody has them already
+ */
 export const scheduleGrounds = (
   snapshot: HomeSnapshot,
   years = new YearTables(snapshot.home.climate),

@@ -95,11 +95,23 @@ export const LOOK = "look";
 /** Days between looks where nobody said otherwise. */
 export const LOOK_EVERY_DAYS = 30;
 
+/**
+ * The place a job belongs to, as part of its name: the part, else the unit, else the home.
+ *
+ * @example placeKey({ unitId: "u1" }) // "u1"
+ */
 export const placeKey = ({ partId, unitId }: TaskPlace): string => partId ?? unitId ?? "home";
+/**
+ * The name of a job: its place and its key. The same on every device and after every restart.
+ *
+ * @example taskId({ unitId: "u1", partId: "p1" }, "change") // "p1.change"
+ */
 export const taskId = (place: TaskPlace, key: string): string => `${placeKey(place)}.${key}`;
 export const OWN_KEY = "own-";
 
-/** A job with what was changed of it. */
+/**
+ * A job with what was changed of it: name, trigger, strategy, and whether it is wanted at all.
+ */
 export function planned(
   definition: TaskDefinition,
   place: TaskPlace & { kind: string },

@@ -48,7 +48,9 @@ export function breakdownGrounds(
   ];
 }
 
-/** The grounds as words for the record: “its filter was 134 % full, 3 weeks over”. */
+/**
+ * The grounds of a breakdown as words for the record: “its filter was 134 % full, 3 weeks over”.
+ */
 export function breakdownWords(snapshot: HomeSnapshot, event: HistoryEvent): string[] {
   return breakdownGrounds(snapshot, event).map((ground) => {
     if (ground.kind === "weather") {

@@ -36,7 +36,10 @@ export type Lintel = {
 
 const hundredths = (hours: number) => Math.round(hours * 100) / 100;
 
-/** The year over every page: why dates move, and what hangs from it. */
+/**
+ * The year over every page: the temperature's course, real and usual, the seasons' turns, and the jobs
+ * that hang from it, a year from today.
+ */
 export function lintelOf(
   snapshot: HomeSnapshot,
   schedule: readonly JobStatus[],
