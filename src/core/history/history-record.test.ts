@@ -8,6 +8,7 @@ import { HistoryRecord } from "./history-record";
 import type { HomeSnapshot } from "./home-snapshot";
 import { judged } from "./readings-taken";
 import { replacementOf } from "./replacement";
+import { event, look } from "../../../tests/small-home";
 
 const today = plainDate("2026-03-14");
 const pressure: ReadingTaken = {
@@ -193,5 +194,29 @@ describe("a filter that goes in", () => {
     expect(event).not.toHaveProperty("costMinor");
     // The first one that is washed has to come in at some time.
     expect(replacementOf(mesh, ids, happened).event.kind).toBe("fitted");
+  });
+});
+
+describe("the history that counts", () => {
+  it("takes the last correction, leaves out what was withdrawn, and what was put back counts again", () => {
+    const fitted = event("fitted", -40);
+    const corrected = event("fitted", -38, { corrects: fitted.id });
+    const withdrawn = event("withdrawn", -38, { corrects: corrected.id });
+    const again = event("fitted", -38, { corrects: withdrawn.id });
+    const ids = (list: HistoryEvent[]) => new HistoryRecord(list).counted.map((each) => each.id);
+    expect(ids([fitted])).toEqual([fitted.id]);
+    expect(ids([fitted, corrected])).toEqual([corrected.id]);
+    expect(ids([fitted, corrected, withdrawn])).toEqual([]);
+    expect(ids([fitted, corrected, withdrawn, again])).toEqual([again.id]);
+  });
+
+  it("goes by date and keeps the order recorded within a day", () => {
+    const [late, early, same] = [event("fitted", -1), event("fitted", -9), look(-1, "grey")];
+    expect(new HistoryRecord([late, early, same]).counted).toEqual([early, late, same]);
+  });
+
+  it("never changes the record it reads", () => {
+    const list = Object.freeze([event("fitted", -3), event("fitted", -9)]);
+    expect(() => new HistoryRecord(list).counted).not.toThrow();
   });
 });
