@@ -5,8 +5,8 @@ import { isBelow, roundLoad } from "../quantities/rounding";
 const LEAST_DIFFERENCE_K = 5;
 
 /**
- * Temperatures at a ventilator, °C. Refused where air leaving the house is as cold as it is outdoors:
- * there is nothing to recover then.
+ * Temperatures at a ventilator, °C. Refused within 5 K between the air leaving the house and outdoors:
+ * a thermometer's error would be as large as what is recovered.
  */
 export const heatRecoveryInput = z
   .strictObject({ supplyC: z.number(), outdoorC: z.number(), extractC: z.number() })

@@ -196,8 +196,10 @@ export const STRETCHES = ["heating", "cooling", "snow", "growth"] as const;
 export type Stretch = (typeof STRETCHES)[number];
 
 /**
- * Whether each day from `from` to `to`, both inclusive, lies in a stretch of the year: 1 or 0 a day.
- * Stretches by the calendar may run over New Year's Eve.
+ * Whether each day from `from` to `to`, both inclusive, lies in a stretch of the year: 1 or 0 a day, by
+ * the usual mean of the week that ends on it.
+ *
+ * @source docs/sources.md#climate
  */
 export function stretchDays(
   climate: Climate,

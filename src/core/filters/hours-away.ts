@@ -11,7 +11,7 @@ const OPEN_END_DAYS = 120;
 const LONGEST_AWAY_DAYS = 3650;
 
 /**
- * Hours that a meter really read: for each span between two readings its mean hours a day.
+ * The hours a day that a meter of this air system really gave, as they were entered.
  */
 export const measuredOf = (snapshot: HomeSnapshot, system: AirSystem): Measured[] =>
   snapshot.measured.filter((entry) => entry.systemId === system.id);
@@ -38,8 +38,8 @@ function hoursAway(
 }
 
 /**
- * Every day whose hours are known otherwise than by the model: away, and above that as measured. In
- * hours a day; later entries win.
+ * Every day whose hours are known otherwise than by the model: away, and after that, so that it counts
+ * for more, as measured. In hours a day.
  */
 export const hoursOf = (
   snapshot: HomeSnapshot,

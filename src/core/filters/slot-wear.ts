@@ -54,8 +54,8 @@ export function engineDriver(driver: DustDriver): Driver {
 }
 
 /**
- * The dust drivers that bear on a slot: those of its home, of its air system and of itself, in that
- * order. Each keeps its id, by which the reasons name it.
+ * The dust drivers that bear on a slot, in the order in which they are stored: of its home, its air
+ * system, its room and itself. Each keeps its id, by which the reasons name it.
  */
 export function driversOf(snapshot: HomeSnapshot, slot: FilterSlot): ScopedDriver[] {
   const unit = snapshot.units.find((each) => each.id === slot.unitId);

@@ -5,7 +5,9 @@ import type { HistoryEvent, ReadingTaken } from "./history-event";
 export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgement: Judgement };
 
 /**
- * The verdict of a reading without what was typed: what the compute contract hands out.
+ * The verdict of a reading that was just taken; what was typed plays no part in it.
+ *
+ * @throws when it cannot be judged: the form lets none through
  */
 export const judgementOf = ({ typed: _, ...taken }: ReadingTaken): Judgement =>
   judge(judgeInput.parse(taken));
@@ -17,8 +19,8 @@ function storedJudgement({ typed: _, ...taken }: ReadingTaken): Judgement | null
 }
 
 /**
- * The readings among some entries, each with its verdict, in their order; what cannot be judged (a
- * kind without a rule, a plate figure that was never given) is left out.
+ * The readings among some entries, each with its verdict, in their order; what cannot be judged any
+ * more is left out.
  */
 export const judged = (events: readonly HistoryEvent[]): JudgedReading[] =>
   events.flatMap((event) => {

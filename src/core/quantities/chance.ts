@@ -2,8 +2,8 @@
 export type Chance = { uniform: () => number; normal: () => number };
 
 /**
- * A stream of even chances from 0 up to 1, the same for the same seed on every machine: for the made-up
- * town and for tests, never for a secret.
+ * Draws by chance, even from 0 up to 1 or normal (mean 0, spread 1), the same for the same seed on every
+ * machine: for the made-up town and for tests, never for a secret.
  *
  * @param seed any whole number; only its low 32 bits count
  */

@@ -19,7 +19,7 @@ export const withDefault = <T extends z.ZodType>(schema: T, fallback: z.output<T
   schema.nullish().transform((value) => value ?? fallback);
 
 /**
- * A day written as YYYY-MM-DD that exists, years 1 to 9999; anything else is a problem in words.
+ * A day written as YYYY-MM-DD that exists; anything else is a problem in words.
  *
  * @example dateSchema.safeParse("2025-02-29").success // false
  */

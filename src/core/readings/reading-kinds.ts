@@ -277,8 +277,8 @@ export const MEASURED_KINDS = {
 export type MeasuredReading = keyof typeof MEASURED_KINDS;
 
 /**
- * The bands of a figure against its plate, in any unit: a technician's readings. Without a plate there
- * is nothing to judge by.
+ * The bands of a figure against its plate, in any unit: a technician's readings. Sound within the plate's
+ * range, to be watched a share of it beyond either end.
  */
 export function plateBands(grounds: Grounds): Bands {
   const { min, max } = ofRange(grounds);

@@ -12,9 +12,8 @@ const FREEZES_BELOW_C = 3;
 const OBSERVED_DAYS = 2;
 
 /**
- * Whether the night of a day is likely to freeze, by what was observed of late, else by the normals.
- *
- * @source docs/sources.md#procedures; a mean at which clear nights fall below 0 °C
+ * Whether the night of a day is likely to freeze: by a mean below 3 °C, observed on the day or up to two
+ * days from it, else by the normals. Our choice: half a usual day's range above 0 °C.
  */
 export function freezesOn(snapshot: HomeSnapshot, today: PlainDate): boolean {
   const last = snapshot.actuals.at(-1);

@@ -75,8 +75,8 @@ const entrySchema = z.strictObject({
 export type EndEntry = z.output<typeof entrySchema>;
 
 /**
- * A log of openings and closings in the order in which they happened. Refused: a time earlier than the
- * one before, an end opened twice or closed unopened, power back before what hangs on it.
+ * A log of openings and closings, brought into the order of its times. The first entry that cannot have
+ * happened so is refused where it stands.
  */
 export const looseEndsInput = z
   .strictObject({ now: instantSchema, log: z.array(entrySchema) })
@@ -276,7 +276,7 @@ function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf)
   const live = [...ends.values()];
   const open = live.filter((end) => !end.parked).map((end) => end.entry);
   // A parked panel is off all the same: power waits for it too. A valve shut for the season does not.
-  const filterStatus = live
+  const stillOff = live
     .filter(({ entry, parked }) => !(parked && entry.end === "valve-shut"))
     .map((end) => end.entry);
   const now = instantOf(at);
@@ -284,7 +284,7 @@ function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf)
   for (const end of open) {
     if (end.end === "part-drying" && end.readyAt !== undefined && instantOf(end.readyAt) > now)
       blocked.push({ id: end.id, by: [], why: "still-drying" });
-    for (const { by, why } of blocksOf(end, filterStatus, open))
+    for (const { by, why } of blocksOf(end, stillOff, open))
       blocked.push({ id: end.id, by: by.map(({ id }) => id), why });
   }
   const { order } = closingOrder(open, blocksOf);

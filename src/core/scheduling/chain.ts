@@ -76,8 +76,8 @@ export function occurrencesOf(
 }
 
 /**
- * The due calculator of a job over the days from today to `until`: the trigger's own, with the rounds
- * already fixed on days.
+ * The due calculator of a job over the days from today to `until`, and back to the earliest day that is
+ * fixed.
  */
 export const dueCalculatorOf = (
   task: DueTask,

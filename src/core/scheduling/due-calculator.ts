@@ -220,8 +220,9 @@ export function soonest(dates: readonly (Dates | null)[]): number | null {
 
 /**
  * The dates of a task, by whatever its trigger counts: months, run hours, seasons, age, an event, a
- * reading. What a trigger lacks the facts for has no dates; that is an answer, not an error.
+ * reading, wear. Where nothing calls for it there are none.
  *
+ * @throws when a trigger lacks the climate, equipment or wear it counts by: the schema lets none through
  * @source docs/sources.md#triggers
  */
 export function dueCalculator(

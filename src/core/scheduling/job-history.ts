@@ -41,7 +41,7 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
 }
 
 /**
- * What was done, put off and reported of each job, found by place and key: read once for a snapshot and
+ * When each job was last done and last put off, found by place and key: read once for a snapshot and
  * asked for every job.
  */
 export function jobHistoryOf(history: HistoryRecord): JobHistory {

@@ -110,7 +110,7 @@ export const taskId = (place: TaskPlace, key: string): string => `${placeKey(pla
 export const OWN_KEY = "own-";
 
 /**
- * A job with what was changed of it: name, trigger, strategy, and whether it is wanted at all.
+ * A job at a place with what was changed of it: its name, trigger and strategy, and whether it is wanted.
  */
 export function planned(
   definition: TaskDefinition,

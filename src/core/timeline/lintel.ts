@@ -37,8 +37,8 @@ export type Lintel = {
 const hundredths = (hours: number) => Math.round(hours * 100) / 100;
 
 /**
- * The year over every page: the temperature's course, real and usual, the seasons' turns, and the jobs
- * that hang from it, a year from today.
+ * The year over every page, from 30 days ago to 335 ahead: the temperature's course, real and usual, the
+ * seasons' turns, and the jobs that hang from it.
  */
 export function lintelOf(
   snapshot: HomeSnapshot,
