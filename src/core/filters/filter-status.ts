@@ -40,8 +40,9 @@ function unitOf(snapshot: HomeSnapshot, slot: FilterSlot): Unit {
 /**
  * How the filter of one slot stands on a day: what is in place, when it is due and why. A slot nobody
  * ever saw a filter fitted in has a status too, without days; so has one whose entries are at odds with
- * themselves, and its sentence says so: nothing throws.
+ * themselves, and its sentence says so.
  *
+ * @throws where its unit moves no air: a mistake of ours, the store lets no slot be there
  * @param wordsFor names a driver in the words of this home, for the reasons
  */
 export function filterStatusOf(
