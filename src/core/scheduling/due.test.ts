@@ -70,6 +70,12 @@ describe("a job every so often", () => {
       "2026-09-23",
       "2026-09-27",
     ]);
+    // The very day after heating has ended is not taken for the day before; of 30 days a tenth.
+    expect(dates({ cadence: monthly, climate, lastDone: "2026-04-25" })).toEqual([
+      "2026-09-23",
+      "2026-09-23",
+      "2026-09-26",
+    ]);
     const equipment = { ...always, inUse: [{ from: "05-20", to: "09-20" }] };
     const inUse = { kind: "every", n: 2, unit: "week", within: "inUse" };
     expect(dates({ cadence: inUse, equipment, lastDone: "2026-01-10" })).toEqual([
@@ -151,6 +157,7 @@ describe("jobs by other clocks", () => {
     ]);
     expect(ask({ cadence: trigger, readings, lastDone: "2026-03-09" }).state).toBe("due");
     expect(ask({ cadence: trigger, readings, lastDone: "2026-03-10" }).state).toBe("none");
+    expect(ask({ cadence: trigger, readings }).reason.facts).toMatchObject({ date: "2026-03-10" });
     const better = [...readings, { kind: "coil", date: "2026-03-13", verdict: "watch" }];
     expect(ask({ cadence: trigger, readings: better }).state).toBe("none");
     expect(ask({ cadence: { ...trigger, verdict: "watch" }, readings: better }).due).toBe(

@@ -174,5 +174,7 @@ describe("the jobs of this house", () => {
   it("remember from when a job of one's own is owed", () => {
     const tasks = [{ ...changed({}, "own-a", { name: "x" }), enteredOn: day(-3) }];
     expect(task("own-a", { tasks })!.madeUpOn).toBe(day(-3));
+    const renamed = [{ ...changed({}, "round", { name: "x" }), enteredOn: day(-3) }];
+    expect(task("round", { tasks: renamed })).not.toHaveProperty("madeUpOn");
   });
 });

@@ -191,6 +191,16 @@ describe("what calls for a job", () => {
       ]),
     ).toBeNull();
   });
+  it("is so many run hours, as a meter of its own system read them", () => {
+    const hours = job("oil", { kind: "run-hours", n: 240 });
+    const read = (systemId: string) =>
+      Array.from({ length: 10 }, (_, i) => ({ systemId, date: day(i - 10), hours: 24 }));
+    // Ten days of 24 hours, the day it was done included.
+    const due = (systemId: string) =>
+      dueOf([hours], [ofUnit("oil", -10)], { measured: read(systemId) })[0]!;
+    expect(due("air")).toBe(today);
+    expect(due("other") > day(14)).toBe(true);
+  });
   it("is of several the one that comes first, and it is said which", () => {
     const both: Trigger = { kind: "earliest", of: [every(300), every(20)] };
     const [either] = stands([job("either", both)], [ofUnit("either", -10)]);

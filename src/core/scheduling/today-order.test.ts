@@ -53,6 +53,19 @@ describe("the order of today", () => {
       ),
     ).toEqual(["past vent", "past alarm", "past filter", "past belt"]);
   });
+  it("goes by the day alone among what is due or comes closer, each of a day as it was given", () => {
+    const wide = { closes: addDays(today, 90) };
+    expect(order(job("b", 5, { isSafety: true }), job("a", 2, wide), job("c", 5, wide))).toEqual([
+      "now a",
+      "now b",
+      "now c",
+    ]);
+    expect(order(job("b", 31, { isSafety: true }), job("a", 30), job("c", 29, wide))).toEqual([
+      "closer c",
+      "closer a",
+      "closer b",
+    ]);
+  });
   it("lets what was put off wait for its day, however late it is", () => {
     const deferral = { on: today, words: "no ladder", until: addDays(today, 3) };
     expect(order(job("late", -40, { deferral }), job("week", 2))).toEqual([
