@@ -71,6 +71,22 @@ describe("a breathing trouble in the home", () => {
   });
 });
 
+describe("a filter of a house that stood empty", () => {
+  it("is due later for it, and says so in the words of the absence", () => {
+    const away: ScopedDriver = {
+      ...{ id: "away", scope: "home", kind: "away", label: "the summer away" },
+      ...{ from: day(-30), to: day(-10), fraction: 0 },
+    };
+    const events = [event("fitted", -40)];
+    const [at, gone] = [snapshot(events), snapshot(events, { drivers: [away] })].map((home) =>
+      filterStatusOf(home, home.slots[0]!, today, wordsFor),
+    );
+    const later = daysFrom(at!.wear!.likely!, gone!.wear!.likely!);
+    expect(later).toBeGreaterThan(5);
+    expect(gone!.reasons).toContainEqual({ words: "the summer away", daysSooner: -later });
+  });
+});
+
 describe("the status of a filter", () => {
   const drivers: ScopedDriver[] = [
     { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },

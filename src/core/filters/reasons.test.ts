@@ -102,3 +102,39 @@ describe("the place's own factor in words", () => {
     expect(sureWords({ mu: 0, sd })).toBe(expected);
   });
 });
+
+describe("reasons without a day", () => {
+  it("leave the pace and the lungs out where no due day is known, or they change none", () => {
+    const [pace, whole] = [plainDate("2026-04-01"), plainDate("2026-05-01")];
+    const named = (result: WearSummary, rated = pace, life = whole) =>
+      reasonsOf(result, words, null, rated, life).map(({ words: said }) => said);
+    const bare = { drivers: [], weatherDays: null };
+    expect(named(summary({ ...bare, likely: null }))).toEqual([]);
+    expect(named(summary(bare))).toEqual(["easier breathing", "this slot’s own pace"]);
+    const likely = summary(bare).likely!;
+    expect(named(summary(bare), likely, likely)).toEqual([]);
+  });
+});
+
+describe("how sure a pace is", () => {
+  /** The spread of ln k at which eight of ten lie within this share. */
+  const sd = (share: number) => Math.log(1 + share) / 1.2816;
+  it.each([
+    [0.119, "a tenth"],
+    [0.121, "a sixth"],
+    [0.179, "a sixth"],
+    [0.181, "a fifth"],
+    [0.219, "a fifth"],
+    [0.221, "a quarter"],
+    [0.279, "a quarter"],
+    [0.281, "a third"],
+    [0.369, "a third"],
+    [0.371, "a half"],
+    [0.549, "a half"],
+  ])("within %d is within %s", (share, words) => {
+    expect(sureWords({ mu: 0, sd: sd(share) })).toBe(`sure within ${words}`);
+  });
+  it("is not said to be sure beyond that", () => {
+    expect(sureWords({ mu: 0, sd: sd(0.551) })).toBe("not sure yet");
+  });
+});
