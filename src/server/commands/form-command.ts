@@ -5,7 +5,8 @@ import { now } from "@/lib/clock";
 import { COMMAND_ID, fieldsOf, type FormState } from "@/lib/forms";
 import { leadOn, leadOnNoted } from "@/lib/lead-on";
 import { RedirectType } from "next/navigation";
-import { inHome, once, type Lead, type OpenHome } from "./home-command";
+import type { Unit } from "@/core/inventory/inventory";
+import { inHome, once, unitIn, type Lead, type OpenHome } from "./home-command";
 
 type Fields = Record<string, string[]>;
 /** A form that is shown again though something of it was written. */
@@ -73,6 +74,21 @@ export const formCommand = (
     inHome(homeId, (home) => doOnce(home.tx, form, fields, home.now, () => work(home, fields))),
   );
 };
+
+/** Where one is led whose unit is not, or no longer, of this home. */
+export const houseOf = (homeId: string): Lead => ({ to: `/homes/${homeId}/house` });
+
+/** The same for a form about a unit; it leads to the house where the home has no such unit. */
+export const unitCommand = (
+  homeId: string,
+  unitId: string,
+  form: FormData,
+  work: (home: OpenHome, unit: Unit, fields: Fields) => Promise<Answer>,
+): Promise<FormState> =>
+  formCommand(homeId, form, async (home, fields) => {
+    const unit = unitIn(home, unitId);
+    return unit ? work(home, unit, fields) : houseOf(homeId);
+  });
 
 /** The same for a form that makes a home. */
 export async function newHomeCommand(

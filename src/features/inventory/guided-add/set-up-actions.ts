@@ -5,8 +5,8 @@ import { partKind } from "@/content/part-kinds";
 import { unitKind } from "@/content/unit-kinds";
 import { SET_UP_STEPS, type SetUpStep, type Unit } from "@/core/inventory/inventory";
 import { fieldsOf, invalid, readWhole, refused, singles, type FormState } from "@/lib/forms";
-import { formCommand } from "@/server/commands/form-command";
-import { inHome, unitIn, type Lead, type OpenHome } from "@/server/commands/home-command";
+import { formCommand, unitCommand } from "@/server/commands/form-command";
+import { inHome, type Lead, type OpenHome } from "@/server/commands/home-command";
 import * as units from "@/server/commands/units";
 import { kindForm, readPlace, readPlate, readShutOffs } from "../units/unit-form";
 import { levelFor, nameFor } from "../units/unit-names";
@@ -60,9 +60,7 @@ export async function savePlate(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return { to: `/homes/${homeId}/house` };
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const system = home.snapshot.home.unitSystem;
     const { values, problems } = readPlate(typed, { kind: unit.kind, system, today: home.today });
     if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
@@ -78,9 +76,7 @@ export async function savePlace(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return { to: `/homes/${homeId}/house` };
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const { values, problems } = readPlace(typed, home.snapshot);
     if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
     const partner = home.snapshot.systems.find(({ id }) => id === typed["runsWith"]?.[0]);
@@ -96,9 +92,7 @@ export async function saveShutOffs(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return { to: `/homes/${homeId}/house` };
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const { values, problems } = readShutOffs(typed);
     if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
     const shutOffs = values.map((off) => ({ id: randomUUID(), ...off }));
@@ -114,9 +108,7 @@ export async function saveParts(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return { to: `/homes/${homeId}/house` };
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const { wanted, problems } = partsTyped(typed);
     if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
     await units.addMissingParts(home, unitId, wanted);

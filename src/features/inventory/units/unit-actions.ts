@@ -5,16 +5,13 @@ import { randomUUID } from "node:crypto";
 import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import { DAY_WORDS, isDay, overtaken, readPastDay, refused, type FormState } from "@/lib/forms";
-import { follow, formCommand } from "@/server/commands/form-command";
-import { inHome, once, unitIn, type Lead } from "@/server/commands/home-command";
+import { follow, formCommand, houseOf, unitCommand } from "@/server/commands/form-command";
+import { inHome, once, unitIn } from "@/server/commands/home-command";
 import * as units from "@/server/commands/units";
 import { partFields, readPart } from "../parts/part-form";
 import { partFieldsOf, unitFieldsOf } from "./unit-pages";
 import { freeName } from "./unit-names";
 import { readPapers, readPlace, readPlate, readShutOffs } from "./unit-form";
-
-/** Where one is led whose unit is not, or no longer, of this home. */
-const houseOf = (homeId: string): Lead => ({ to: `/homes/${homeId}/house` });
 
 export async function changeUnit(
   homeId: string,
@@ -22,10 +19,8 @@ export async function changeUnit(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const { snapshot, today } = home;
-    const unit = unitIn(home, unitId);
-    if (!unit) return houseOf(homeId);
     const theirs = overtaken(previous, form, unitFieldsOf({ snapshot, unit, today }));
     if (theirs) return theirs;
     const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
@@ -75,9 +70,7 @@ export async function retireUnit(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return houseOf(homeId);
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const on = readPastDay((typed["date"]?.[0] ?? "").trim(), home.today);
     if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
     await units.retireUnit(home, unit, on);
@@ -100,9 +93,7 @@ export async function replaceUnit(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return houseOf(homeId);
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     if (unit.successorId) return { to: `/homes/${homeId}/units/${unit.successorId}` };
     const on = readPastDay((typed["date"]?.[0] ?? "").trim(), home.today);
     if (!isDay(on)) return refused(previous, typed, { date: DAY_WORDS[on] });
@@ -118,9 +109,7 @@ export async function createPart(
   previous: FormState,
   form: FormData,
 ): Promise<FormState> {
-  return formCommand(homeId, form, async (home, typed) => {
-    const unit = unitIn(home, unitId);
-    if (!unit) return houseOf(homeId);
+  return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
     const kind = PART_KIND_IDS.find((id) => id === typed["kind"]?.[0]);
     if (!kind) return refused(previous, typed, { kind: "Choose what it is." });
     const { values, problems } = readPart(typed, partFields(home.snapshot, partKind(kind)));
