@@ -31,6 +31,8 @@ const config: NextConfig = {
   // A picture of 20 MB comes through the check of its origin whole.
   experimental: { proxyClientMaxBodySize: "22mb" },
   turbopack: { root: path.resolve(".") },
+  // Asked for by browsers of pages that name no icon, such as a label that is an address of its own.
+  rewrites: async () => [{ source: "/favicon.ico", destination: "/icon.svg" }],
   headers: async () => [{ source: "/:path*", headers: securityHeaders }],
 };
 

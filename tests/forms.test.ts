@@ -1,14 +1,36 @@
 import { plainDate } from "@/core/quantities/plain-date";
 import type { Home } from "@/core/inventory/inventory";
-import { DAY_WORDS, emptyForm, fieldsOf, invalid, isDay, readPastDay, singles } from "@/lib/forms";
-import { driverForm } from "@/features/inventory/household/household-form";
 import {
-  homeForm,
-  householdForm,
-  levelsForm,
-  monthListProblem,
-} from "@/features/inventory/homes/home-form";
+  DAY_WORDS,
+  emptyForm,
+  fieldsOf,
+  invalid,
+  isDay,
+  problemsOf,
+  readPastDay,
+  singles,
+} from "@/lib/forms";
+import { driverForm } from "@/features/inventory/household/household-form";
+import { homeForm, newHomeForm, monthListProblem } from "@/features/inventory/homes/home-form";
 import { slotForm } from "@/features/inventory/filters/slot-form";
+
+const home = {
+  name: "Lock cottage",
+  unitSystem: "metric",
+  currency: "EUR",
+  timeZone: "Etc/UTC",
+  monthlyMean: "−9 −7 −1 7 13 18 21 20 15 8 1 −6",
+  heatingDesign: "−24",
+  coolingDesign: "26",
+  dailyRange: "10",
+};
+
+const typedHome = {
+  ...Object.fromEntries(Object.entries(home).map(([name, text]) => [name, [text]])),
+  people: ["2"],
+  pets: ["0"],
+  levels: ["cellar"],
+};
 
 type Parse = { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } };
 /** The first problem of each field, as the form would show it. */
@@ -31,7 +53,7 @@ describe("a form's fields", () => {
   });
 
   it("come back with what was typed and the first problem of each field", () => {
-    const parsed = householdForm.safeParse({ people: "many", pets: "99" });
+    const parsed = newHomeForm.safeParse({ ...typedHome, people: ["many"], pets: ["99"] });
     const state = invalid(emptyForm(), { people: ["many"] }, parsed.error!);
     expect(state).toEqual({
       attempt: 1,
@@ -58,17 +80,6 @@ describe("a form's fields", () => {
     expect(isDay(readPastDay("2026-03-14", plainDate("2026-03-14")))).toBe(true);
   });
 });
-
-const home = {
-  name: "Lock cottage",
-  unitSystem: "metric",
-  currency: "EUR",
-  timeZone: "Etc/UTC",
-  monthlyMean: "−9 −7 −1 7 13 18 21 20 15 8 1 −6",
-  heatingDesign: "−24",
-  coolingDesign: "26",
-  dailyRange: "10",
-};
 
 describe("the home's form", () => {
   it("reads figures in the home's own unit into °C", () => {
@@ -149,9 +160,10 @@ describe("the home's form", () => {
   });
 
   it("wants a level to stand on", () => {
-    expect(levelsForm.safeParse([]).success).toBe(false);
-    expect(levelsForm.safeParse(["cellar", "moon"]).success).toBe(false);
-    expect(levelsForm.parse(["cellar"])).toEqual(["cellar"]);
+    const levels = (chosen: string[]) => newHomeForm.safeParse({ ...typedHome, levels: chosen });
+    expect(problemsOf(levels([]).error)).toEqual({ levels: "Choose at least one level." });
+    expect(levels(["cellar", "moon"]).success).toBe(false);
+    expect(levels(["cellar"]).data?.levels).toEqual(["cellar"]);
   });
 });
 

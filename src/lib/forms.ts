@@ -83,14 +83,47 @@ export const singles = (fields: Record<string, string[]>): Record<string, string
     Object.entries(fields).map(([name, values]) => [name, (values[0] ?? "").trim()]),
   );
 
+/** Everything a form holds, by field name. */
+export type FormFields = Record<string, string[]>;
+
+/** What was read of a form, and what is wrong with which of its fields. */
+export type Read<T> = { values: T; problems: Record<string, string> };
+
+const formFields = z.record(z.string(), z.array(z.string()));
+
+/** A schema of a whole form from one that reads the first value of each field, trimmed. */
+export const ofSingles = <T>(schema: z.ZodType<T>): z.ZodType<T, FormFields> =>
+  formFields.transform((fields, context) => {
+    const parsed = schema.safeParse(singles(fields));
+    if (parsed.success) return parsed.data;
+    for (const { path, message } of parsed.error.issues)
+      context.addIssue({ code: "custom", path: [...path], message });
+    return z.NEVER;
+  });
+
+/** A schema of a whole form from a reader that names each problem by its field. */
+export const ofReader = <T>(read: (fields: FormFields) => Read<T>): z.ZodType<T, FormFields> =>
+  formFields.transform((fields, context) => {
+    const { values, problems } = read(fields);
+    for (const [name, message] of Object.entries(problems))
+      context.addIssue({ code: "custom", path: [name], message });
+    return Object.keys(problems).length > 0 ? z.NEVER : values;
+  });
+
 export function invalid(
   previous: FormState,
   values: Record<string, string[]>,
   error: z.ZodError,
 ): FormState {
-  const errors: Record<string, string> = {};
-  for (const issue of error.issues) errors[String(issue.path[0] ?? "form")] ??= issue.message;
-  return { attempt: previous.attempt + 1, values, errors };
+  return { attempt: previous.attempt + 1, values, errors: problemsOf(error) };
+}
+
+/** Each problem by the field it belongs to, the first of a field. */
+export function problemsOf(error: z.ZodError | undefined): Record<string, string> {
+  const problems: Record<string, string> = {};
+  for (const { path, message } of error?.issues ?? [])
+    problems[String(path[0] ?? "form")] ??= message;
+  return problems;
 }
 
 /** The answer to a form with problems found outside a schema. */

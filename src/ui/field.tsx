@@ -1,7 +1,15 @@
-import type { ComponentProps, ReactNode } from "react";
+"use client";
+
+import type { ComponentProps, ReactNode, RefCallback } from "react";
+import { useControl, useFormAround, useOption } from "./form-fields";
 
 const CONTROL =
   "w-full min-h-11 rounded-sm border-[1.5px] border-second bg-surface px-3 py-2 text-ink aria-invalid:border-attention aria-invalid:border-2";
+
+/** What a control takes besides; who wants its element hands over a function. */
+type PropsOf<T extends "input" | "select" | "textarea"> = Omit<ComponentProps<T>, "ref"> & {
+  ref?: RefCallback<HTMLElementTagNameMap[T]>;
+};
 
 type Common = { label: string; name: string; hint?: ReactNode; error?: string | undefined };
 
@@ -10,8 +18,28 @@ const ids = (id: string, hint: ReactNode, error: string | undefined) => ({
   errorId: error ? `${id}-error` : undefined,
 });
 
-/** A label above, the control, a hint, and the problem in words right at the field. */
-function Frame({
+/** The problem of a field, in words right at it. */
+function Problem({ id, words }: { id: string | undefined; words: string | undefined }) {
+  if (!words) return null;
+  return (
+    <p id={id} className="flex gap-2 font-medium text-attention-text">
+      <span aria-hidden="true" className="mt-1 inline-block h-4 w-1.5 shrink-0 bg-attention" />
+      {words}
+    </p>
+  );
+}
+
+function Hint({ id, words }: { id: string | undefined; words: ReactNode }) {
+  if (!words) return null;
+  return (
+    <p id={id} className="text-[0.9375rem] text-second">
+      {words}
+    </p>
+  );
+}
+
+/** A label above, the control, the problem, and a hint. */
+export function Frame({
   id,
   label,
   hint,
@@ -25,22 +53,13 @@ function Frame({
         {label}
       </label>
       {children}
-      {error && (
-        <p id={errorId} className="flex gap-2 font-medium text-attention-text">
-          <span aria-hidden="true" className="mt-1 inline-block h-4 w-1.5 shrink-0 bg-attention" />
-          {error}
-        </p>
-      )}
-      {hint && (
-        <p id={hintId} className="text-[0.9375rem] text-second">
-          {hint}
-        </p>
-      )}
+      <Problem id={errorId} words={error} />
+      <Hint id={hintId} words={hint} />
     </div>
   );
 }
 
-const described = (id: string, hint: ReactNode, error: string | undefined) => {
+export const described = (id: string, hint: ReactNode, error: string | undefined) => {
   const { hintId, errorId } = ids(id, hint, error);
   const list = [errorId, hintId].filter(Boolean).join(" ");
   return {
@@ -49,15 +68,30 @@ const described = (id: string, hint: ReactNode, error: string | undefined) => {
   };
 };
 
+/** The problem of a field: what it is given, or else what its form says of that name. */
+function useProblem(name: string, given: string | undefined): string | undefined {
+  const form = useFormAround();
+  return given ?? form?.error(name);
+}
+
+type Start = ComponentProps<"input">["defaultValue"];
+
+/** What a control starts with: what its form holds of that name, or else what it is given. */
+function useStart(name: string, { value, defaultValue }: { value?: Start; defaultValue?: Start }) {
+  const form = useFormAround();
+  return value === undefined ? { defaultValue: form?.value(name) ?? defaultValue } : {};
+}
+
 export function TextField({
   label,
   name,
   id = name,
   hint,
-  error,
+  error: given,
   className = "",
   ...rest
-}: Common & Omit<ComponentProps<"input">, "name">) {
+}: Common & Omit<PropsOf<"input">, "name">) {
+  const error = useProblem(name, given);
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
       <input
@@ -67,6 +101,8 @@ export function TextField({
         className={`${CONTROL} ${className}`}
         {...described(id, hint, error)}
         {...rest}
+        {...useStart(name, rest)}
+        {...useControl(name, rest)}
       />
     </Frame>
   );
@@ -77,10 +113,11 @@ export function TextArea({
   name,
   id = name,
   hint,
-  error,
+  error: given,
   className = "",
   ...rest
-}: Common & Omit<ComponentProps<"textarea">, "name">) {
+}: Common & Omit<PropsOf<"textarea">, "name">) {
+  const error = useProblem(name, given);
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
       <textarea
@@ -89,6 +126,8 @@ export function TextArea({
         className={`${CONTROL} ${className}`}
         {...described(id, hint, error)}
         {...rest}
+        {...useStart(name, rest)}
+        {...useControl(name, rest)}
       />
     </Frame>
   );
@@ -101,11 +140,12 @@ export function SelectField({
   name,
   id = name,
   hint,
-  error,
+  error: given,
   options,
   className = "",
   ...rest
-}: Common & Omit<ComponentProps<"select">, "name"> & { options: readonly Option[] }) {
+}: Common & Omit<PropsOf<"select">, "name"> & { options: readonly Option[] }) {
+  const error = useProblem(name, given);
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
       <select
@@ -114,6 +154,8 @@ export function SelectField({
         className={`${CONTROL} ${className}`}
         {...described(id, hint, error)}
         {...rest}
+        {...useStart(name, rest)}
+        {...useControl(name, rest)}
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>
@@ -125,69 +167,138 @@ export function SelectField({
   );
 }
 
+/** A box to tick; one that stands for itself says its own problem. */
 export function CheckField({
   label,
   name,
   hint,
+  value = "on",
   ...rest
-}: Omit<Common, "error"> & Omit<ComponentProps<"input">, "name">) {
+}: Omit<Common, "error"> & Omit<PropsOf<"input">, "name" | "value"> & { value?: string }) {
+  const form = useFormAround();
+  const error = value === "on" ? form?.error(name) : undefined;
+  const first = form?.values(name) ?? [];
   return (
-    <label className="flex min-h-11 items-start gap-3 py-2">
-      <input type="checkbox" name={name} className="mt-0.5 size-5 shrink-0 accent-link" {...rest} />
-      <span>
-        <span className="font-semibold">{label}</span>
-        {hint && <span className="block text-[0.9375rem] text-second">{hint}</span>}
-      </span>
-    </label>
+    <>
+      <label className="flex min-h-11 items-start gap-3 py-2">
+        <input
+          type="checkbox"
+          name={name}
+          value={value}
+          className="mt-0.5 size-5 shrink-0 accent-link"
+          {...(error && described(name, null, error))}
+          {...(form && { defaultChecked: first.includes(value) })}
+          {...rest}
+          {...useOption(name, rest)}
+        />
+        <span>
+          <span className="font-semibold">{label}</span>
+          {hint && <span className="block text-[0.9375rem] text-second">{hint}</span>}
+        </span>
+      </label>
+      <Problem id={`${name}-error`} words={error} />
+    </>
+  );
+}
+
+/** Several things of one kind to tick, and what is wrong with the choice. */
+export function CheckGroup({
+  label,
+  name,
+  options,
+  className = "",
+}: {
+  label: string;
+  name: string;
+  options: readonly Option[];
+  className?: string;
+}) {
+  const error = useProblem(name, undefined);
+  return (
+    <fieldset {...described(name, null, error)}>
+      <legend className="font-semibold">{label}</legend>
+      <div className={className}>
+        {options.map((option) => (
+          <CheckField key={option.value} name={name} {...option} />
+        ))}
+      </div>
+      <Problem id={`${name}-error`} words={error} />
+    </fieldset>
+  );
+}
+
+/** One of a handful of answers, drawn by who uses it. */
+export function Radio({
+  name,
+  value,
+  defaultValue,
+  ...rest
+}: Omit<PropsOf<"input">, "defaultValue"> & {
+  name: string;
+  value: string;
+  /** The answer that is chosen at the start, where the form holds none. */
+  defaultValue?: string | undefined;
+}) {
+  const form = useFormAround();
+  const isGiven = rest.checked !== undefined;
+  return (
+    <input
+      type="radio"
+      name={name}
+      value={value}
+      className="sr-only"
+      {...(isGiven ? {} : { defaultChecked: value === (form?.value(name) ?? defaultValue) })}
+      {...rest}
+      {...useOption(name, rest)}
+    />
+  );
+}
+
+/** A question with one answer out of several, drawn by who asks it. */
+export function ChoiceFrame({
+  label,
+  name,
+  hint,
+  error: given,
+  isSaid = true,
+  className,
+  children,
+}: Common & {
+  /** Whether the question is in sight: where the heading says it, it is for the ear alone. */
+  isSaid?: boolean;
+  className: string;
+  children: ReactNode;
+}) {
+  const error = useProblem(name, given);
+  const { hintId, errorId } = ids(name, hint, error);
+  return (
+    <fieldset role="radiogroup" className="flex flex-col gap-1" {...described(name, hint, error)}>
+      <legend className={isSaid ? "mb-1 font-semibold" : "sr-only"}>{label}</legend>
+      <div className={className}>{children}</div>
+      <Problem id={errorId} words={error} />
+      <Hint id={hintId} words={hint} />
+    </fieldset>
   );
 }
 
 /** A question with a handful of answers, all in sight. */
 export function ChoiceField({
-  label,
-  name,
   options,
   defaultValue,
-  error,
-  hint,
+  ...rest
 }: Common & { options: readonly Option[]; defaultValue?: string | undefined }) {
-  const { hintId, errorId } = ids(name, hint, error);
   return (
-    <fieldset
-      role="radiogroup"
-      className="flex flex-col gap-1"
-      aria-invalid={error ? true : undefined}
-      aria-describedby={[errorId, hintId].filter(Boolean).join(" ") || undefined}
-    >
-      <legend className="mb-1 font-semibold">{label}</legend>
-      <div className="flex flex-wrap gap-2">
-        {options.map((option) => (
-          <label
-            key={option.value}
-            className="flex min-h-11 items-center gap-2 rounded-sm border-[1.5px] border-second bg-surface px-3 py-2 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
-          >
-            <input
-              type="radio"
-              name={name}
-              value={option.value}
-              defaultChecked={option.value === defaultValue}
-              className="sr-only"
-            />
-            {option.label}
-          </label>
-        ))}
-      </div>
-      {error && (
-        <p id={errorId} className="font-medium text-attention-text">
-          {error}
-        </p>
-      )}
-      {hint && (
-        <p id={hintId} className="text-[0.9375rem] text-second">
-          {hint}
-        </p>
-      )}
-    </fieldset>
+    <ChoiceFrame {...rest} className="flex flex-wrap gap-2">
+      {options.map((option) => (
+        <label
+          key={option.value}
+          className="flex min-h-11 items-center gap-2 rounded-sm border-[1.5px] border-second bg-surface px-3 py-2 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
+        >
+          <Radio name={rest.name} value={option.value} defaultValue={defaultValue} />
+          {option.label}
+        </label>
+      ))}
+    </ChoiceFrame>
   );
 }
 

@@ -4,17 +4,29 @@ import { unstable_rethrow, usePathname } from "next/navigation";
 import {
   startTransition,
   useActionState,
+  useCallback,
   useEffect,
+  useMemo,
   useRef,
   useState,
   type FormEvent,
   type ReactNode,
 } from "react";
+import {
+  FormProvider,
+  useForm,
+  useFormContext,
+  useWatch,
+  type FieldErrors,
+  type Resolver,
+} from "react-hook-form";
+import type { ZodType } from "zod";
 import { Button } from "./button";
+import { FieldsContext, useFields, type Fields, type FormValues } from "./form-fields";
 
 const KEEP_AFTER_MS = 400;
 
-export type FormValues = Record<string, string[]>;
+export type { FormValues } from "./form-fields";
 export type FormView = {
   attempt: number;
   values: FormValues;
@@ -25,14 +37,12 @@ export type FormView = {
   commandId?: string;
 };
 
-/** What the fields of a form need: the text each starts with, and the problem it has. */
-export type Fields = {
-  value: (name: string) => string | undefined;
-  values: (name: string) => string[];
-  error: (name: string) => string | undefined;
-};
+export type FormAction = (state: FormView, form: FormData) => Promise<FormView>;
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
+/** What a form may hold; loaded when the form is first sent. */
+export type FormSchema = () => Promise<ZodType<unknown, FormValues>>;
+
+type Held = Record<string, unknown>;
 
 /** The field in which a form says what it was opened with. */
 export const OPENED_WITH = "opened-with";
@@ -52,7 +62,7 @@ const NOT_SAVED =
 
 /** A save that fails for whatever reason keeps every field, and says so. */
 const kept =
-  (action: Action): Action =>
+  (action: FormAction): FormAction =>
   async (state, form) => {
     try {
       return await action(state, form);
@@ -63,8 +73,36 @@ const kept =
     }
   };
 
+/** Checks what would be sent by the schema its command reads it by; what can't be checked is sent. */
+const checking =
+  (schema: FormSchema | undefined, form: HTMLFormElement | null): Resolver<Held> =>
+  async (held, context, options) => {
+    if (!schema || !form) return { values: held, errors: {} };
+    try {
+      const [{ zodResolver }, loaded] = await Promise.all([
+        import("@hookform/resolvers/zod"),
+        schema(),
+      ]);
+      const check = zodResolver<FormValues, unknown, unknown>(loaded);
+      const { errors } = await check(valuesOf(new FormData(form)), context, {
+        ...options,
+        fields: {},
+        names: [],
+      });
+      return Object.keys(errors).length > 0 ? { values: {}, errors } : { values: held, errors: {} };
+    } catch {
+      // The server is gone, and the schema with it: sending says so.
+      return { values: held, errors: {} };
+    }
+  };
+
+const asFieldErrors = (errors: Record<string, string>): FieldErrors<Held> =>
+  Object.fromEntries(
+    Object.entries(errors).map(([name, message]) => [name, { type: "server", message }]),
+  );
+
 /** Hands over what is typed shortly after, at once when a field is left, and last when the page is. */
-function useDraft(keep: ((form: FormData) => Promise<void>) | undefined) {
+function useDraft(keep: ((form: FormData) => Promise<void>) | undefined, onKept: () => void) {
   const typed = useRef<FormData>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const drop = () => {
@@ -74,7 +112,12 @@ function useDraft(keep: ((form: FormData) => Promise<void>) | undefined) {
   const now = () => {
     const form = typed.current;
     drop();
-    if (form) void keep?.(form).catch(() => undefined);
+    if (!form || !keep) return;
+    keep(form).then(
+      () => typed.current === undefined && onKept(),
+      // What could not be kept there stays in the browser's own store.
+      () => undefined,
+    );
   };
   const soon = (form: FormData) => {
     drop();
@@ -95,28 +138,42 @@ type Stored = { opened: string; values: FormValues };
 
 /**
  * What was typed and not saved, in the browser's store of this tab: going Back finds it again. Where
- * what the form is about has changed since, it is let go.
+ * what the form is about has changed since, it is let go; but not what is one's own draft, of which
+ * the server may know an earlier part only.
  */
-function useTyped(submit: string, opened: string) {
+function useTyped(
+  submit: string,
+  opened: string,
+  isDraft: boolean,
+  /** Empties what the form library holds, which it would put into the fields drawn anew. */
+  empty: (values: object) => void,
+) {
   const key = `typed ${usePathname()} ${submit}`;
   const [found, setFound] = useState<FormValues | null>(null);
   // The store is the browser's, and known only in it.
   useEffect(() => {
     try {
       const stored = JSON.parse(sessionStorage.getItem(key) ?? "null") as Stored | null;
-      if (stored?.opened === opened) queueMicrotask(() => setFound(stored.values));
+      if (stored && (isDraft || stored.opened === opened))
+        queueMicrotask(() => {
+          empty({});
+          setFound(stored.values);
+        });
       else sessionStorage.removeItem(key);
     } catch {
       // A store that is full or shut off keeps nothing: the form works without.
     }
-  }, [key, opened]);
-  const put = (form: FormData) => {
-    try {
-      sessionStorage.setItem(key, JSON.stringify({ opened, values: valuesOf(form) }));
-    } catch {
-      // As above.
-    }
-  };
+  }, [key, opened, isDraft, empty]);
+  const put = useCallback(
+    (form: FormData) => {
+      try {
+        sessionStorage.setItem(key, JSON.stringify({ opened, values: valuesOf(form) }));
+      } catch {
+        // As above.
+      }
+    },
+    [key, opened],
+  );
   const drop = () => {
     try {
       sessionStorage.removeItem(key);
@@ -130,56 +187,70 @@ function useTyped(submit: string, opened: string) {
 /**
  * A form that keeps what was typed, says what is wrong at its field, and goes to the first problem.
  * Nothing typed is lost: not to a save that fails, not to the Back button, not to somebody else who
- * saved the same meanwhile.
+ * saved the same meanwhile. Its fields find it by themselves.
  */
 export function Form({
   action,
   initial,
+  schema,
   submit,
   aside,
   stays = true,
   keep,
   children,
 }: {
-  action: Action;
+  action: FormAction;
   initial: FormView;
+  /** What its command reads it by: what that refuses is said without asking the server. */
+  schema?: FormSchema;
   submit: string;
   aside?: ReactNode;
   /** Keeps the button in sight at the foot of a long form. */
   stays?: boolean;
   /** Takes what is typed a moment after it was typed, so that leaving loses nothing. */
   keep?: ((form: FormData) => Promise<void>) | undefined;
-  children: (fields: Fields) => ReactNode;
+  children: ReactNode;
 }) {
   const [state, send, pending] = useActionState(kept(action), initial);
-  const form = useRef<HTMLFormElement>(null);
+  const [form, setForm] = useState<HTMLFormElement | null>(null);
   const [opened, setOpened] = useState(() => JSON.stringify(initial.values));
   const [taken, setTaken] = useState<FormValues | null>(null);
-  // Problems of fields that were touched since they were named.
-  const [touched, setTouched] = useState<{ attempt: number; names: string[] }>({
-    attempt: 0,
-    names: [],
+  const held = useForm<Held>({
+    resolver: useMemo(() => checking(schema, form), [schema, form]),
+    errors: useMemo(() => asFieldErrors(state.errors), [state.errors]),
+    shouldFocusError: false,
   });
-  const typed = useTyped(submit, opened);
+  const typed = useTyped(submit, opened, keep !== undefined, held.reset);
+  const draft = useDraft(keep, typed.drop);
+  const { errors } = held.formState;
 
   // Focus is the browser's: it goes to the first field with a problem, once per sending.
+  const goesToProblem = useRef(initial.attempt > 0);
   useEffect(() => {
-    if (state.attempt === 0) return;
-    const wrong = form.current?.querySelector<HTMLElement>("[aria-invalid]");
-    const isGroup = wrong?.getAttribute("role") === "radiogroup";
-    (isGroup ? wrong?.querySelector("input") : wrong)?.focus();
-  }, [state.attempt]);
+    if (!goesToProblem.current || Object.keys(errors).length === 0) return;
+    goesToProblem.current = false;
+    const wrong = form?.querySelector<HTMLElement>("[aria-invalid]");
+    (wrong?.matches("fieldset") ? wrong.querySelector("input") : wrong)?.focus();
+  }, [errors, form]);
+  // The browser's store: what was sent and refused is still typed and not saved.
+  const putTyped = typed.put;
+  useEffect(() => {
+    if (state.attempt > 0 && form) putTyped(new FormData(form));
+  }, [state.attempt, putTyped, form]);
 
-  const draft = useDraft(keep);
-  const isOver = (name: string) =>
-    touched.attempt === state.attempt && touched.names.includes(name);
-  const errors = Object.keys(state.errors).filter((name) => name !== "form" && !isOver(name));
   const values = taken ?? (state.attempt > 0 ? state.values : (typed.found ?? state.values));
   const fields: Fields = {
     value: (name) => values[name]?.[0],
     values: (name) => values[name] ?? [],
-    error: (name) => (isOver(name) ? undefined : state.errors[name]),
+    error: (name) => errors[name]?.message as string | undefined,
+    set: (name, text) => {
+      held.setValue(name, text, { shouldValidate: errors[name] !== undefined });
+      if (form) typed.put(new FormData(form));
+    },
+    forget: (names) => held.unregister([...names]),
+    register: (name) => held.register(name),
   };
+  const wrong = Object.keys(errors).filter((name) => name !== "form" && name !== "root");
   const sendTyped = (data: FormData) => {
     draft.drop();
     // A second press while the first is on its way would enter everything twice.
@@ -187,28 +258,26 @@ export function Form({
     typed.drop();
     startTransition(() => send(data));
   };
+  const begin = (from: FormValues | null) => {
+    held.reset({});
+    setTaken(from);
+  };
   const onInput = (event: FormEvent<HTMLFormElement>) => {
     const data = new FormData(event.currentTarget);
     typed.put(data);
     if (keep) draft.soon(data);
-    const { name } = event.target as HTMLInputElement;
-    if (state.errors[name] && !isOver(name))
-      setTouched(({ attempt, names }) => ({
-        attempt: state.attempt,
-        names: [...(attempt === state.attempt ? names : []), name],
-      }));
   };
   return (
     // The action serves a page whose script is still loading. With it running the form is sent by
     // hand: React would put the fields back to what they first were after an action of its own.
     <form
-      ref={form}
+      ref={setForm}
       action={send}
       onInput={onInput}
       onBlur={draft.now}
       onSubmit={(event) => {
-        event.preventDefault();
-        sendTyped(new FormData(event.currentTarget));
+        goesToProblem.current = true;
+        void held.handleSubmit(() => sendTyped(new FormData(form!)))(event);
       }}
       noValidate
     >
@@ -224,7 +293,7 @@ export function Form({
             className="min-h-8 text-link underline underline-offset-4"
             onClick={() => {
               typed.forget();
-              setTaken(initial.values);
+              begin(initial.values);
             }}
           >
             Begin afresh
@@ -238,13 +307,13 @@ export function Form({
           mine={state.values}
           onMine={() => {
             setOpened(JSON.stringify(state.theirs));
-            const data = new FormData(form.current!);
+            const data = new FormData(form!);
             data.set(OPENED_WITH, JSON.stringify(state.theirs));
             sendTyped(data);
           }}
           onTheirs={() => {
             setOpened(JSON.stringify(state.theirs));
-            setTaken(state.theirs ?? null);
+            begin(state.theirs ?? null);
             typed.drop();
           }}
         />
@@ -253,7 +322,9 @@ export function Form({
         key={taken ? "taken" : typed.found && state.attempt === 0 ? "found" : "fresh"}
         className="contents"
       >
-        {children(fields)}
+        <FormProvider {...held}>
+          <FieldsContext value={fields}>{children}</FieldsContext>
+        </FormProvider>
       </div>
       <div
         data-stays={stays || undefined}
@@ -264,15 +335,23 @@ export function Form({
         </Button>
         {aside}
         <p role="status" className="font-medium text-attention-text">
-          {errors.length > 0 &&
-            (errors.length === 1
+          {wrong.length > 0 &&
+            (wrong.length === 1
               ? "One field needs another look."
-              : `${errors.length} fields need another look.`)}
-          {state.errors["form"] && ` ${state.errors["form"]}`}
+              : `${wrong.length} fields need another look.`)}
+          {errors["form"] && ` ${String(errors["form"].message)}`}
         </p>
       </div>
     </form>
   );
+}
+
+/** What stands in a field of the form around, following what is typed. */
+export function useTypedText(name: string, usual = ""): string {
+  const { control } = useFormContext<Held>();
+  const first = useFields().value(name) ?? usual;
+  const text: unknown = useWatch({ control, name, defaultValue: first });
+  return typeof text === "string" ? text : first;
 }
 
 /** What a field is called on the page. */
@@ -293,7 +372,7 @@ function BothSaved({
   onMine,
   onTheirs,
 }: {
-  form: React.RefObject<HTMLFormElement | null>;
+  form: HTMLFormElement | null;
   theirs: FormValues;
   mine: FormValues;
   onMine: () => void;
@@ -310,7 +389,7 @@ function BothSaved({
     queueMicrotask(() =>
       setRows(
         differing.map((name) => ({
-          label: labelOf(form.current, name),
+          label: labelOf(form, name),
           theirs: shown(theirs[name]),
           mine: shown(mine[name]),
         })),

@@ -1,42 +1,15 @@
 "use server";
 
-import { z } from "zod";
-import { GRADES } from "@/core/filters/belief";
-import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { earliestInstallation } from "@/core/inventory/plausible";
 import type { Unit } from "@/core/inventory/inventory";
-import type { UnitSystem } from "@/core/quantities/length";
-import type { PlainDate } from "@/core/quantities/plain-date";
-import { unitsFor } from "@/core/readings/reading-units";
+import { earliestInstallation } from "@/core/inventory/plausible";
 import { doneForm } from "@/lib/done-form";
-import {
-  DAY_WORDS,
-  invalid,
-  isDay,
-  LONG_BEFORE,
-  pastDay,
-  readDecimal,
-  readPastDay,
-  singles,
-  type FormState,
-} from "@/lib/forms";
+import { invalid, singles, type FormState } from "@/lib/forms";
 import { follow, formCommand } from "@/server/commands/form-command";
 import { inHome, placeIn, unitIn } from "@/server/commands/home-command";
 import * as records from "@/server/commands/records";
+import { changedForm, lookForm, noteForm } from "./record-forms";
 
-/** A past day on which something may have been fitted in a unit: not long before that was made. */
-const installationDay = (today: PlainDate, unit: Unit | undefined) =>
-  pastDay(today).refine((date) => {
-    const earliest = unit && earliestInstallation(unit);
-    return !earliest || date >= earliest;
-  }, LONG_BEFORE);
-
-const changedForm = (today: PlainDate, unit: Unit | undefined) =>
-  z.object({
-    date: installationDay(today, unit),
-    grade: z.enum([...GRADES, ""]).optional(),
-    words: z.string().max(300, "Shorter, please: up to 300 letters.").optional(),
-  });
+const earliestOf = (unit: Unit | undefined) => (unit && earliestInstallation(unit)) ?? undefined;
 
 /** A change made without the app, on a day that has passed. */
 export async function noteChanged(
@@ -48,7 +21,9 @@ export async function noteChanged(
   return formCommand(homeId, form, async (home, fields) => {
     const slot = home.snapshot.slots.find((each) => each.id === slotId);
     if (!slot) return { to: "/" };
-    const parsed = changedForm(home.today, unitIn(home, slot.unitId)).safeParse(singles(fields));
+    const parsed = changedForm(home.today, earliestOf(unitIn(home, slot.unitId))).safeParse(
+      singles(fields),
+    );
     if (!parsed.success) return invalid(previous, fields, parsed.error);
     const { date, grade, words } = parsed.data;
     const noted = await records.recordReplacement(home, slot, {
@@ -83,15 +58,6 @@ export async function notePartDone(
   });
 }
 
-const noteForm = (today: PlainDate) =>
-  z.object({
-    date: pastDay(today),
-    words: z.string().min(1, "Write the note.").max(1000, "Shorter, please: up to 1000 letters."),
-    partId: z.string().optional(),
-    /** A breakdown is a note that stands out, and is explained. */
-    brokeDown: z.string().optional(),
-  });
-
 /** Words for the record of a unit, or of one of its parts. */
 export async function writeNote(
   homeId: string,
@@ -117,48 +83,6 @@ export async function writeNote(
   });
 }
 
-/** A look by eye, by the drop across the filter, or by both: the drop counts for more. */
-const lookForm = (snapshot: HomeSnapshot, today: PlainDate) =>
-  z
-    .object({
-      slotId: z.string().min(1, "Choose which filter you looked at."),
-      date: z.string(),
-      grade: z.enum([...GRADES, ""]).default(""),
-      drop: z.string().default(""),
-    })
-    .transform((fields, context) => {
-      const problem = (path: string, message: string) =>
-        context.addIssue({ code: "custom", path: [path], message });
-      const date = readPastDay(fields.date, today);
-      if (!isDay(date)) problem("date", DAY_WORDS[date]);
-      const { unitSystem } = snapshot.home;
-      const pressureDropPa = fields.drop === "" ? undefined : readDrop(fields.drop, unitSystem);
-      const slot = snapshot.slots.find((each) => each.id === fields.slotId);
-      if (pressureDropPa === null)
-        problem("drop", "Write the drop as a number, 0 or more, of what a filter can take.");
-      else if (pressureDropPa !== undefined && slot && slot.cleanDropPa === undefined)
-        problem("drop", "What it drops when clean is not written down for this filter yet.");
-      if (fields.grade === "" && fields.drop === "")
-        problem("grade", "Choose the picture that comes nearest, or write the drop.");
-      if (!isDay(date) || pressureDropPa === null || context.issues.length > 0) return z.NEVER;
-      return {
-        slotId: fields.slotId,
-        date,
-        look: {
-          ...(fields.grade === "" ? {} : { grade: fields.grade }),
-          ...(pressureDropPa === undefined ? {} : { pressureDropPa }),
-        },
-      };
-    });
-
-const MOST_PA = 2000;
-/** A pressure drop in the home’s unit, as Pa; null for what is none. */
-function readDrop(text: string, system: UnitSystem): number | null {
-  const value = readDecimal(text);
-  const pa = value === null ? -1 : value * unitsFor("filter-drop", system)[0]!.per;
-  return pa >= 0 && pa <= MOST_PA ? Number(pa.toPrecision(8)) : null;
-}
-
 /** How a filter looks, without changing it. */
 export async function noteLook(
   homeId: string,
@@ -166,7 +90,11 @@ export async function noteLook(
   form: FormData,
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, fields) => {
-    const parsed = lookForm(home.snapshot, home.today).safeParse(singles(fields));
+    const parsed = lookForm(
+      home.snapshot.slots,
+      home.snapshot.home.unitSystem,
+      home.today,
+    ).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
     const { slotId, date, look } = parsed.data;
     const slot = home.snapshot.slots.find((each) => each.id === slotId);

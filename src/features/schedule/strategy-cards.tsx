@@ -1,22 +1,22 @@
 "use client";
 
+import { ofSingles } from "@/lib/forms";
 import { STRATEGY_WORDS } from "@/presentation/task-words";
 import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
-import { Form, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
-import { useState } from "react";
 import type { JobDates } from "./job-dates";
 import type { Strategy } from "@/core/scheduling/task";
 import type { StrategyCard } from "./strategies";
 import { DatesPreview } from "./dates-preview";
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
-
 const STRATEGIES = Object.entries(STRATEGY_WORDS).map(([value, { name }]) => ({
   value,
   label: name,
 }));
+
+const schema = () => import("./jobs-form").then(({ strategyForm }) => ofSingles(strategyForm));
 
 /** The three strategies side by side, which of them governs here, and the way to another. */
 export function StrategyCards({
@@ -29,7 +29,7 @@ export function StrategyCards({
   cards: readonly StrategyCard[];
   /** Forgets what looks taught; null where they taught nothing yet. */
   forget: (() => Promise<void>) | null;
-  action: Action;
+  action: FormAction;
   preview: (form: FormData) => Promise<JobDates | null>;
   initial: FormView;
 }) {
@@ -67,17 +67,9 @@ export function StrategyCards({
         </summary>
         <WithPreview preview={preview}>
           {(dates) => (
-            <Form action={action} initial={initial} submit="Go by this" stays={false}>
-              {(fields) => (
-                <>
-                  <Choice
-                    strategy={fields.value("school") ?? "wear"}
-                    value={fields.value}
-                    error={fields.error}
-                  />
-                  <DatesPreview dates={dates} />
-                </>
-              )}
+            <Form {...{ action, initial, schema }} submit="Go by this" stays={false}>
+              <Choice />
+              <DatesPreview dates={dates} />
             </Form>
           )}
         </WithPreview>
@@ -86,37 +78,20 @@ export function StrategyCards({
   );
 }
 
-function Choice({
-  strategy: first,
-  value,
-  error,
-}: {
-  strategy: string;
-  value: (name: string) => string | undefined;
-  error: (name: string) => string | undefined;
-}) {
-  const [strategy, setStrategy] = useState(first);
+function Choice() {
+  const strategy = useTypedText("school", "wear") as Strategy;
   return (
     <div className="flex max-w-2xl flex-col gap-4 pb-2">
-      <div onChange={(event) => setStrategy((event.target as HTMLInputElement).value)}>
-        <ChoiceField
-          label="How it is decided here"
-          name="school"
-          options={STRATEGIES}
-          defaultValue={first}
-          hint={STRATEGY_WORDS[strategy as Strategy].hint}
-        />
-      </div>
+      <ChoiceField
+        label="How it is decided here"
+        name="school"
+        options={STRATEGIES}
+        defaultValue="wear"
+        hint={STRATEGY_WORDS[strategy].hint}
+      />
       <div hidden={strategy !== "calendar"} className="flex gap-4">
-        <TextField
-          label="Every"
-          name="n"
-          inputMode="numeric"
-          className="max-w-24"
-          defaultValue={value("n")}
-          error={error("n")}
-        />
-        <SelectField label="Counted in" name="unit" options={SPANS} defaultValue={value("unit")} />
+        <TextField label="Every" name="n" inputMode="numeric" className="max-w-24" />
+        <SelectField label="Counted in" name="unit" options={SPANS} />
       </div>
       <div hidden={strategy !== "look"}>
         <TextField
@@ -124,8 +99,6 @@ function Choice({
           name="lookEvery"
           inputMode="numeric"
           className="max-w-24"
-          defaultValue={value("lookEvery")}
-          error={error("lookEvery")}
         />
       </div>
     </div>

@@ -20,6 +20,8 @@ export type Shell = {
   /** By job: where a peg leads, and what its card says. */
   pegPlaces: Record<string, PegPlace>;
   hasRunHours: boolean;
+  /** In which order days are written here. */
+  dayOrder: "day-first" | "month-first";
 };
 
 export async function shellOf(homeId: string): Promise<Shell | null> {
@@ -34,6 +36,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     lintel: homeStatus(snapshot, today).lintel,
     unitNames,
     pegPlaces: pegPlacesOf(snapshot, today),
+    dayOrder: snapshot.home.unitSystem === "us" ? "month-first" : "day-first",
     hasRunHours: snapshot.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
       return equipment.heats || equipment.cools;

@@ -8,6 +8,7 @@ import { Keys } from "@/features/shell/keys";
 import { Lintel } from "@/features/timeline/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/masthead";
 import { shellOf } from "@/features/timeline/shell-queries";
+import { DayOrderProvider } from "@/ui/day-field";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
@@ -42,7 +43,7 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
       <EndStrip homeId={homeId} initial={open} unitNames={shell.unitNames} />
       <DryCall waits={dryWaits(open.left, shell.unitNames)} serverNow={open.now} />
       <main id="main" className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 wide:px-7 wide:pb-10">
-        {children}
+        <DayOrderProvider order={shell.dayOrder}>{children}</DayOrderProvider>
       </main>
       <ViewLinks homeId={homeId} place="foot" />
       <Keys homeId={homeId} />

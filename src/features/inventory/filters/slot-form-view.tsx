@@ -1,6 +1,5 @@
 "use client";
 
-import { useState } from "react";
 import {
   AIR_SIDE_WORDS,
   DIRECTION_WORDS,
@@ -18,17 +17,19 @@ import { SLOT_PLACES, type Room, type Seat } from "@/core/inventory/inventory";
 import { crosswalkOfSlot, fitOfSlot } from "@/core/filters/slot-fit";
 import { AIR_SIDES } from "@/core/filters/drivers";
 import type { Media } from "@/core/filters/media";
+import { DayField } from "@/ui/day-field";
+import { ofSingles } from "@/lib/forms";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { SizeField } from "../guided-add/quick-slots-form";
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
 type Around = {
   media: readonly Media[];
   rooms: readonly Room[];
   unit: "in" | "mm";
   currency: string;
-  today: string;
+  today: PlainDate;
   airflowM3h: number | undefined;
   isNew: boolean;
 };
@@ -41,112 +42,98 @@ export function SlotFormView({
   action,
   initial,
   ...context
-}: { action: Action; initial: FormView } & Around) {
+}: { action: FormAction; initial: FormView } & Around) {
   return (
-    <Form action={action} initial={initial} submit="Save the slot">
-      {(fields) => (
-        <>
-          <FormSection title="The slot">
-            <TextField label="Name" {...text(fields, "name")} />
-            <SelectField
-              label="Where it sits"
-              options={options(SLOT_PLACES, SLOT_PLACE_WORDS)}
-              {...text(fields, "slotPlace")}
-            />
-            <TextField
-              label="How to find it"
-              hint="“Left of the furnace, behind the sliding plate.”"
-              {...text(fields, "place")}
-            />
-            {context.rooms.length > 0 && (
-              <SelectField
-                label="Room, if it is not at its unit"
-                options={[
-                  { value: "", label: "at its unit" },
-                  ...context.rooms.map((room) => ({ value: room.id, label: room.name })),
-                ]}
-                {...text(fields, "roomId")}
-              />
-            )}
-          </FormSection>
-          <FormSection
-            title="Sizes and fit"
-            intro="Width × height × depth, in inches or mm. Fractions such as 19 1/2 are fine."
-          >
-            <SizeAndFit fields={fields} {...context} />
-          </FormSection>
-          <FormSection title="The filter">
-            <FilterFields fields={fields} {...context} />
-          </FormSection>
-          <FormSection
-            title="Which way round"
-            intro="The arrow on its frame points to the blower, the way the air goes."
-          >
-            <SelectField
-              label="The arrow points"
-              options={options(DIRECTIONS, DIRECTION_WORDS)}
-              {...text(fields, "direction")}
-            />
-            <TextField
-              label="How it is marked"
-              hint="“Arrow drawn on the duct.” Leave it empty if nothing shows it."
-              {...text(fields, "directionMark")}
-            />
-            <CheckField
-              name="indicator"
-              label="It has a filter light to reset"
-              defaultChecked={fields.value("indicator") === "on"}
-            />
-            <TextField
-              label="How the light is reset"
-              hint="“Hold the filter button for three seconds.”"
-              {...text(fields, "indicatorReset")}
-            />
-          </FormSection>
-          {context.isNew && (
-            <FormSection title="The one in it now">
-              <TextField
-                label="Fitted on"
-                type="date"
-                max={context.today}
-                hint="A guess is a good start; empty if you have no idea."
-                className="max-w-56"
-                {...text(fields, "fittedOn")}
-              />
-            </FormSection>
-          )}
-          <FormSection
-            title="The maker’s own figures"
-            intro="They beat ours. Leave them empty if you have none."
-          >
-            <div className="grid gap-4 wide:grid-cols-2">
-              <TextField
-                label="Run hours to change"
-                inputMode="numeric"
-                {...text(fields, "baseHours")}
-              />
-              <TextField
-                label="At the latest after, days"
-                inputMode="numeric"
-                {...text(fields, "maxAgeDays")}
-              />
-            </div>
-            <TextArea label="Notes" rows={2} {...text(fields, "note")} />
-          </FormSection>
-        </>
+    <Form
+      {...{ action, initial }}
+      schema={() =>
+        import("./slot-form").then(({ slotForm }) => {
+          const { rooms, currency, today } = context;
+          const home = { unitSystem: context.unit === "in" ? "us" : "metric", currency } as const;
+          return ofSingles(slotForm({ home, rooms }, today));
+        })
+      }
+      submit="Save the slot"
+    >
+      <FormSection title="The slot">
+        <TextField label="Name" name="name" />
+        <SelectField
+          label="Where it sits"
+          options={options(SLOT_PLACES, SLOT_PLACE_WORDS)}
+          name="slotPlace"
+        />
+        <TextField
+          label="How to find it"
+          hint="“Left of the furnace, behind the sliding plate.”"
+          name="place"
+        />
+        {context.rooms.length > 0 && (
+          <SelectField
+            label="Room, if it is not at its unit"
+            options={[
+              { value: "", label: "at its unit" },
+              ...context.rooms.map((room) => ({ value: room.id, label: room.name })),
+            ]}
+            name="roomId"
+          />
+        )}
+      </FormSection>
+      <FormSection
+        title="Sizes and fit"
+        intro="Width × height × depth, in inches or mm. Fractions such as 19 1/2 are fine."
+      >
+        <SizeAndFit {...context} />
+      </FormSection>
+      <FormSection title="The filter">
+        <FilterFields {...context} />
+      </FormSection>
+      <FormSection
+        title="Which way round"
+        intro="The arrow on its frame points to the blower, the way the air goes."
+      >
+        <SelectField
+          label="The arrow points"
+          options={options(DIRECTIONS, DIRECTION_WORDS)}
+          name="direction"
+        />
+        <TextField
+          label="How it is marked"
+          hint="“Arrow drawn on the duct.” Leave it empty if nothing shows it."
+          name="directionMark"
+        />
+        <CheckField name="indicator" label="It has a filter light to reset" />
+        <TextField
+          label="How the light is reset"
+          hint="“Hold the filter button for three seconds.”"
+          name="indicatorReset"
+        />
+      </FormSection>
+      {context.isNew && (
+        <FormSection title="The one in it now">
+          <DayField
+            label="Fitted on"
+            max={context.today}
+            hint="A guess is a good start; empty if you have no idea."
+            name="fittedOn"
+          />
+        </FormSection>
       )}
+      <FormSection
+        title="The maker’s own figures"
+        intro="They beat ours. Leave them empty if you have none."
+      >
+        <div className="grid gap-4 wide:grid-cols-2">
+          <TextField label="Run hours to change" inputMode="numeric" name="baseHours" />
+          <TextField label="At the latest after, days" inputMode="numeric" name="maxAgeDays" />
+        </div>
+        <TextArea label="Notes" rows={2} name="note" />
+      </FormSection>
     </Form>
   );
 }
 
-const text = (fields: Fields, name: string) => ({
-  name,
-  defaultValue: fields.value(name),
-  error: fields.error(name),
-});
-
-function FilterFields({ fields, media, currency }: { fields: Fields } & Around) {
-  const [rating, setRating] = useState(fields.value("rating") ?? "");
+function FilterFields({ media, currency }: Around) {
+  const rating = useTypedText("rating");
   const read = rating === "" ? null : readRating(rating);
   const crosswalk = read && crosswalkOfSlot({ rating: read });
   return (
@@ -155,58 +142,50 @@ function FilterFields({ fields, media, currency }: { fields: Fields } & Around) 
         label="Medium"
         options={options(media, MEDIA_WORDS)}
         hint="Meshes, cells and washable panels are cleaned and go back; the others are thrown away."
-        {...text(fields, "media")}
+        name="media"
       />
       <TextField
         label="Rating, if it has one"
         name="rating"
-        value={rating}
-        onChange={(event) => setRating(event.target.value)}
         hint={
           crosswalk
             ? crosswalkWords(crosswalk, read.scheme)
             : "As printed: MERV 8, G4, M5, ePM10 50."
         }
-        error={fields.error("rating")}
       />
       <SelectField
         label="Which air passes it"
         options={options(AIR_SIDES, AIR_SIDE_WORDS)}
-        {...text(fields, "airSide")}
+        name="airSide"
       />
-      <CheckField
-        name="cutToSize"
-        label="Bought as a sheet and cut to size"
-        defaultChecked={fields.value("cutToSize") === "on"}
-      />
+      <CheckField name="cutToSize" label="Bought as a sheet and cut to size" />
       <TextField
         label={`Price of one, ${currency}`}
         inputMode="decimal"
         className="max-w-40"
-        {...text(fields, "price")}
+        name="price"
       />
     </>
   );
 }
 
-function SizeAndFit({ fields, unit, media, airflowM3h }: { fields: Fields } & Around) {
-  const [sizes, setSizes] = useState({
-    nominal: fields.value("nominal") ?? "",
-    measured: fields.value("measured") ?? "",
-    opening: fields.value("opening") ?? "",
-    drop: fields.value("cleanDrop") ?? "",
-    count: fields.value("filterCount") ?? "1",
-  });
-  const [seat, setSeat] = useState((fields.value("seat") ?? "rail") as Seat);
-  const set = (name: keyof typeof sizes) => (value: string) =>
-    setSizes({ ...sizes, [name]: value });
+function SizeAndFit({ unit, media, airflowM3h }: Around) {
+  const sizes = {
+    nominal: useTypedText("nominal"),
+    measured: useTypedText("measured"),
+    opening: useTypedText("opening"),
+  };
+  const seat = useTypedText("seat", "rail") as Seat;
+  const medium = useTypedText("media") as Media | "";
+  const count = useTypedText("filterCount", "1");
+  const cleanDrop = useTypedText("cleanDrop");
   const [nominal, measured, opening] = [sizes.nominal, sizes.measured, sizes.opening].map((each) =>
     readSize(each, unit),
   );
   const typed = (reading: typeof nominal, words: string) =>
     reading?.ok ? { text: words, mm: reading.mm } : undefined;
   const pressure = unitsFor("filter-drop", unit === "in" ? "us" : "metric")[0]!;
-  const drop = Number(sizes.drop.replace(",", ".")) * pressure.per;
+  const drop = Number(cleanDrop.replace(",", ".")) * pressure.per;
   const fit =
     nominal?.ok && opening?.ok
       ? fitOfSlot(
@@ -215,40 +194,21 @@ function SizeAndFit({ fields, unit, media, airflowM3h }: { fields: Fields } & Ar
             ...(measured?.ok ? { measured: typed(measured, sizes.measured)! } : {}),
             opening: typed(opening, sizes.opening)!,
             seat,
-            media: (fields.value("media") as Media | undefined) ?? media[0]!,
-            filterCount: Math.max(1, Number(sizes.count) || 1),
+            media: medium || media[0]!,
+            filterCount: Math.max(1, Number(count) || 1),
             ...(drop > 0 ? { cleanDropPa: drop } : {}),
           },
           airflowM3h === undefined ? undefined : { airflowM3h },
         )
       : null;
-  const own = (
-    name: "measured" | "opening" | "cleanDrop" | "filterCount",
-    key: keyof typeof sizes,
-  ) => ({
-    name,
-    value: sizes[key],
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => set(key)(event.target.value),
-    error: fields.error(name),
-  });
   return (
     <>
-      <SizeField fields={fields} name="nominal" unit={unit} onSize={set("nominal")} />
-      <TextField
-        label="The filter, measured"
-        hint="With a tape, if you can."
-        {...own("measured", "measured")}
-      />
-      <TextField
-        label="The slot, measured"
-        hint="The opening between its guides."
-        {...own("opening", "opening")}
-      />
+      <SizeField name="nominal" unit={unit} />
+      <TextField label="The filter, measured" hint="With a tape, if you can." name="measured" />
+      <TextField label="The slot, measured" hint="The opening between its guides." name="opening" />
       <SelectField
         label="How the frame is held"
         name="seat"
-        value={seat}
-        onChange={(event) => setSeat(event.target.value as Seat)}
         options={SEATS.map((value) => ({
           value,
           label: `${SEAT_WORDS[value].name}: ${SEAT_WORDS[value].meaning}`,
@@ -262,14 +222,15 @@ function SizeAndFit({ fields, unit, media, airflowM3h }: { fields: Fields } & Ar
           label="How many filters side by side"
           inputMode="numeric"
           className="max-w-28"
-          {...own("filterCount", "count")}
+          name="filterCount"
+          defaultValue="1"
         />
         <TextField
           label={`Drop of a clean one, ${pressure.label}`}
           inputMode="decimal"
           className="max-w-28"
           hint="On its box, at the full airflow."
-          {...own("cleanDrop", "drop")}
+          name="cleanDrop"
         />
       </div>
     </>

@@ -11,8 +11,7 @@ import {
 } from "@/core/quantities/size";
 import { SEATS } from "@/core/calculators/filter-fit";
 import { DIRECTIONS } from "@/core/inventory/directions";
-import { SLOT_PLACES, type FilterSlot } from "@/core/inventory/inventory";
-import { type HomeSnapshot } from "@/core/history/home-snapshot";
+import { SLOT_PLACES, type FilterSlot, type Home, type Room } from "@/core/inventory/inventory";
 import { AIR_SIDES } from "@/core/filters/drivers";
 import { MEDIA_KINDS } from "@/core/filters/media";
 import { unitsFor } from "@/core/readings/reading-units";
@@ -59,7 +58,9 @@ const shape = z.object({
 export type SlotFields = Omit<FilterSlot, "id" | "unitId"> & { fittedOn?: PlainDate };
 
 /** Reads the fields of a filter slot; every size, rating, price and day is checked at its field. */
-export function slotForm({ home, rooms }: Pick<HomeSnapshot, "home" | "rooms">, today: PlainDate) {
+type SlotHome = { home: Pick<Home, "unitSystem" | "currency">; rooms: readonly Room[] };
+
+export function slotForm({ home, rooms }: SlotHome, today: PlainDate) {
   const fallback: LengthUnit = home.unitSystem === "us" ? "in" : "mm";
   return shape.transform((fields, context): SlotFields => {
     const problem = (name: keyof typeof fields, message: string) => {

@@ -1,5 +1,5 @@
 import "server-only";
-import { readingFigure, unitsFor } from "@/core/readings/reading-units";
+import { readingFigure } from "@/core/readings/reading-units";
 import { slotTitle } from "@/presentation/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
@@ -104,9 +104,10 @@ export async function slotChoicesOf(homeId: string) {
   if (!snapshot) return null;
   return {
     today: todayIn(snapshot.home.timeZone),
-    dropUnit: unitsFor("filter-drop", snapshot.home.unitSystem)[0]!.label,
+    system: snapshot.home.unitSystem,
     slots: snapshot.slots.map((slot) => ({
       value: slot.id,
+      cleanDropPa: slot.cleanDropPa,
       label: `${snapshot.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,
     })),
   };

@@ -6,8 +6,10 @@ import type { UsualSlot } from "@/content/unit-kinds";
 import { actualSize, isRound, readSize, sizeWords } from "@/core/quantities/size";
 import { SLOT_PLACES } from "@/core/inventory/inventory";
 import type { Media } from "@/core/filters/media";
+import { DayField } from "@/ui/day-field";
 import { CheckField, SelectField, TextField } from "@/ui/field";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import { useFields } from "@/ui/form-fields";
 
 type SlotToAsk = { nth: number; usual: UsualSlot };
 
@@ -21,7 +23,7 @@ export function QuickSlotsForm({
   unit,
   today,
 }: {
-  action: (state: FormView, form: FormData) => Promise<FormView>;
+  action: FormAction;
   initial: FormView;
   keep: (form: FormData) => Promise<void>;
   slots: SlotToAsk[];
@@ -31,32 +33,25 @@ export function QuickSlotsForm({
 }) {
   return (
     <Form {...{ action, initial, keep }} submit="Next">
-      {(fields) => (
-        <div className="flex max-w-3xl flex-col pb-6">
-          {slots.length === 0 && <p>Its filter slots are entered already.</p>}
-          {slots.map((each) => (
-            <QuickSlotFields key={each.nth} {...{ fields, media, unit, today }} {...each} />
-          ))}
-        </div>
-      )}
+      <div className="flex max-w-3xl flex-col pb-6">
+        {slots.length === 0 && <p>Its filter slots are entered already.</p>}
+        {slots.map((each) => (
+          <QuickSlotFields key={each.nth} {...{ media, unit, today }} {...each} />
+        ))}
+      </div>
     </Form>
   );
 }
 
 function QuickSlotFields({
-  fields,
   nth,
   usual,
   media,
   unit,
   today,
-}: SlotToAsk & { fields: Fields; media: readonly Media[]; unit: "in" | "mm"; today: string }) {
-  const [has, setHas] = useState(fields.values("has").includes(String(nth)));
-  const own = (name: string) => ({
-    name: `${name}-${nth}`,
-    defaultValue: fields.value(`${name}-${nth}`),
-    error: fields.error(`${name}-${nth}`),
-  });
+}: SlotToAsk & { media: readonly Media[]; unit: "in" | "mm"; today: string }) {
+  const [has, setHas] = useState(useFields().values("has").includes(String(nth)));
+  const own = (name: string) => `${name}-${nth}`;
   return (
     <fieldset className="border-t-[3px] border-ink pt-2 pb-5">
       <legend className="sr-only">{usual.name}</legend>
@@ -65,44 +60,34 @@ function QuickSlotFields({
         value={String(nth)}
         label={usual.name}
         hint={has ? undefined : "It may have one: tick it if yours does."}
-        checked={has}
         onChange={(event) => setHas(event.target.checked)}
       />
       <div hidden={!has} className="mt-2 flex flex-col gap-4">
-        <SizeField fields={fields} name={`nominal-${nth}`} unit={unit} />
+        <SizeField name={own("nominal")} unit={unit} />
         <div className="grid gap-4 wide:grid-cols-2">
           <SelectField
             label="Where it sits"
             options={SLOT_PLACES.map((value) => ({ value, label: SLOT_PLACE_WORDS[value] }))}
-            {...own("slotPlace")}
-            defaultValue={fields.value(`slotPlace-${nth}`) ?? usual.slotPlace}
+            name={own("slotPlace")}
+            defaultValue={usual.slotPlace}
           />
           <SelectField
             label="What it is made of"
             options={media.map((value) => ({ value, label: MEDIA_WORDS[value] }))}
-            {...own("media")}
-            defaultValue={fields.value(`media-${nth}`) ?? usual.media}
+            name={own("media")}
+            defaultValue={usual.media}
           />
         </div>
         <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
-          <TextField
+          <DayField
             label="The one in it went in on"
-            type="date"
             max={today}
             hint="A guess is a good start."
-            {...own("fittedOn")}
+            name={own("fittedOn")}
           />
           <div>
-            <CheckField
-              name={`indicator-${nth}`}
-              label="A light asks for it"
-              defaultChecked={fields.value(`indicator-${nth}`) !== undefined}
-            />
-            <CheckField
-              name={`cutToSize-${nth}`}
-              label="Cut to size from a sheet"
-              defaultChecked={fields.value(`cutToSize-${nth}`) !== undefined}
-            />
+            <CheckField name={own("indicator")} label="A light asks for it" />
+            <CheckField name={own("cutToSize")} label="Cut to size from a sheet" />
           </div>
         </div>
       </div>
@@ -111,18 +96,8 @@ function QuickSlotFields({
 }
 
 /** A printed size, and how it was understood, as it is typed. */
-export function SizeField({
-  fields,
-  name,
-  unit,
-  onSize,
-}: {
-  fields: Fields;
-  name: string;
-  unit: "in" | "mm";
-  onSize?: (text: string) => void;
-}) {
-  const [text, setText] = useState(fields.value(name) ?? "");
+export function SizeField({ name, unit }: { name: string; unit: "in" | "mm" }) {
+  const text = useTypedText(name);
   const reading = readSize(text, unit);
   const understood = !reading.ok
     ? "Width × height × depth off the old filter’s frame: 20x20x1, 20 x 25 x 4 in, 500×500×48. Round: ø200 × 300 mm."
@@ -133,17 +108,5 @@ export function SizeField({
         : reading.unit === "in"
           ? `Read as ${sizeWords(reading.mm, "in")}. Really about ${sizeWords(actualSize(reading.mm, "in"), unit)}: the trade makes it half an inch smaller, so that it slides.`
           : `Read as ${sizeWords(reading.mm, "mm")}.`;
-  return (
-    <TextField
-      label="Printed size"
-      name={name}
-      value={text}
-      onChange={(event) => {
-        setText(event.target.value);
-        onSize?.(event.target.value);
-      }}
-      hint={understood}
-      error={fields.error(name)}
-    />
-  );
+  return <TextField label="Printed size" name={name} hint={understood} />;
 }

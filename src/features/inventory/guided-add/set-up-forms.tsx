@@ -3,14 +3,14 @@
 import { partKind } from "@/content/part-kinds";
 import { movesAir, unitKind } from "@/content/unit-kinds";
 import type { Level, Room } from "@/core/inventory/inventory";
-import { SelectField, TextField } from "@/ui/field";
-import { Form, type FormView } from "@/ui/form";
+import { CheckField, SelectField, TextField } from "@/ui/field";
+import { Form, type FormAction, type FormView } from "@/ui/form";
 import { asksForCooling } from "./set-up";
 import { hasRefrigerant } from "../units/unit-form-view";
 import { PlaceFields, PlateFields, ShutOffRows } from "../units/unit-fields";
 
 type Step = {
-  action: (state: FormView, form: FormData) => Promise<FormView>;
+  action: FormAction;
   initial: FormView;
   /** Keeps what is typed before it is saved. */
   keep: (form: FormData) => Promise<void>;
@@ -22,17 +22,14 @@ const STACK = "flex max-w-3xl flex-col gap-5 pb-6";
 export function PlateStep({ action, initial, keep, kind, today }: Step & { today: string }) {
   return (
     <Form {...{ action, initial, keep }} submit="Next">
-      {(fields) => (
-        <div className={STACK}>
-          <PlateFields
-            fields={fields}
-            attributes={unitKind(kind).attributes}
-            asksForCooling={asksForCooling(kind)}
-            hasRefrigerant={hasRefrigerant(kind)}
-            today={today}
-          />
-        </div>
-      )}
+      <div className={STACK}>
+        <PlateFields
+          attributes={unitKind(kind).attributes}
+          asksForCooling={asksForCooling(kind)}
+          hasRefrigerant={hasRefrigerant(kind)}
+          today={today}
+        />
+      </div>
     </Form>
   );
 }
@@ -48,20 +45,17 @@ export function PlaceStep({
 }: Step & { levels: Level[]; rooms: Room[]; partners: { value: string; label: string }[] }) {
   return (
     <Form {...{ action, initial, keep }} submit="Next">
-      {(fields) => (
-        <div className={STACK}>
-          <PlaceFields {...{ fields, levels, rooms }} />
-          {movesAir(kind) && partners.length > 0 && (
-            <SelectField
-              label="It moves its air"
-              name="runsWith"
-              defaultValue={fields.value("runsWith")}
-              hint="Machines on the same ducts run together, and their filters share the hours."
-              options={[{ value: "", label: "on its own" }, ...partners]}
-            />
-          )}
-        </div>
-      )}
+      <div className={STACK}>
+        <PlaceFields {...{ levels, rooms }} />
+        {movesAir(kind) && partners.length > 0 && (
+          <SelectField
+            label="It moves its air"
+            name="runsWith"
+            hint="Machines on the same ducts run together, and their filters share the hours."
+            options={[{ value: "", label: "on its own" }, ...partners]}
+          />
+        )}
+      </div>
     </Form>
   );
 }
@@ -69,15 +63,13 @@ export function PlaceStep({
 export function ShutOffStep({ action, initial, keep, kind }: Step) {
   return (
     <Form {...{ action, initial, keep }} submit="Next">
-      {(fields) => (
-        <div className={STACK}>
-          <p className="max-w-prose text-second">
-            In the order in which you do it. Leave out what it does not have. A switch inside its
-            door does not count: that one only stops the machine while you look.
-          </p>
-          <ShutOffRows fields={fields} usual={unitKind(kind).shutOffs} />
-        </div>
-      )}
+      <div className={STACK}>
+        <p className="max-w-prose text-second">
+          In the order in which you do it. Leave out what it does not have. A switch inside its door
+          does not count: that one only stops the machine while you look.
+        </p>
+        <ShutOffRows usual={unitKind(kind).shutOffs} />
+      </div>
     </Form>
   );
 }
@@ -86,52 +78,36 @@ export function PartsStep({ action, initial, keep, kind }: Step) {
   const { parts } = unitKind(kind);
   return (
     <Form {...{ action, initial, keep }} submit="Done">
-      {(fields) => {
-        const chosen = fields.values("part");
-        return (
-          <fieldset className="max-w-3xl pb-6">
-            <legend className="mb-3 text-second">
-              Ticked is what such machines usually have. Take out what yours lacks; any other part
-              can be added later.
-            </legend>
-            <ul className="grid gap-x-8 wide:grid-cols-2">
-              {parts.map(({ kind: id }) => {
-                const part = partKind(id);
-                return (
-                  <li key={id} className="flex items-center gap-3 border-t border-rule">
-                    <label className="flex min-h-14 grow items-start gap-3 py-2">
-                      <input
-                        type="checkbox"
-                        name="part"
-                        value={id}
-                        defaultChecked={chosen.includes(id)}
-                        className="mt-0.5 size-5 shrink-0 accent-link"
-                      />
-                      <span>
-                        <span className="font-semibold">{part.name}</span>
-                        <span className="block text-[0.9375rem] leading-snug text-second">
-                          {part.care}
-                        </span>
-                      </span>
-                    </label>
-                    {SEVERAL.includes(id) && (
-                      <div className="w-24">
-                        <TextField
-                          label="How many"
-                          name={`count-${id}`}
-                          inputMode="numeric"
-                          defaultValue={fields.value(`count-${id}`) ?? "1"}
-                          error={fields.error(`count-${id}`)}
-                        />
-                      </div>
-                    )}
-                  </li>
-                );
-              })}
-            </ul>
-          </fieldset>
-        );
-      }}
+      <fieldset className="max-w-3xl pb-6">
+        <legend className="mb-3 text-second">
+          Ticked is what such machines usually have. Take out what yours lacks; any other part can
+          be added later.
+        </legend>
+        <ul className="grid gap-x-8 wide:grid-cols-2">
+          {parts.map(({ kind: id }) => (
+            <li key={id} className="flex items-center gap-3 border-t border-rule">
+              <div className="min-h-14 grow leading-snug">
+                <CheckField
+                  name="part"
+                  value={id}
+                  label={partKind(id).name}
+                  hint={partKind(id).care}
+                />
+              </div>
+              {SEVERAL.includes(id) && (
+                <div className="w-24">
+                  <TextField
+                    label="How many"
+                    name={`count-${id}`}
+                    inputMode="numeric"
+                    defaultValue="1"
+                  />
+                </div>
+              )}
+            </li>
+          ))}
+        </ul>
+      </fieldset>
     </Form>
   );
 }

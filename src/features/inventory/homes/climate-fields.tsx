@@ -1,6 +1,5 @@
 "use client";
 
-import { useState } from "react";
 import {
   differenceFromKelvin,
   fromCelsius,
@@ -13,8 +12,9 @@ import { climateSchema, seasonDays } from "@/core/climate/climate";
 import { dayNumber, fromDay } from "@/core/quantities/plain-date";
 import { capitalised, listWords, MONTHS, monthDayWords } from "@/core/quantities/words";
 import { CLIMATE_STARTS } from "@/content/climates";
-import { TextField } from "@/ui/field";
-import type { Fields } from "@/ui/form";
+import { ChoiceField, TextField } from "@/ui/field";
+import { useTypedText } from "@/ui/form";
+import { useFields } from "@/ui/form-fields";
 import { monthListProblem } from "./home-form";
 
 const WIDTH = 600;
@@ -24,60 +24,46 @@ const HIGH_C = 36;
 const x = (month: number) => ((month + 0.5) * WIDTH) / 12;
 const y = (celsius: number) => HEIGHT - 22 - ((celsius - LOW_C) * (HEIGHT - 40)) / (HIGH_C - LOW_C);
 
-/** The climate of a home: a rough start to choose, every figure to correct, drawn as it is typed. */
-export function ClimateFields({ fields }: { fields: Fields }) {
-  const [system, setSystem] = useState(fields.value("unitSystem") ?? "metric");
-  const unit = system === "us" ? "F" : "C";
-  const [months, setMonths] = useState(fields.value("monthlyMean") ?? "");
-  const [heating, setHeating] = useState(fields.value("heatingDesign") ?? "");
-  const [cooling, setCooling] = useState(fields.value("coolingDesign") ?? "");
-  const [range, setRange] = useState(fields.value("dailyRange") ?? "");
-  const figures = readFigures(months) ?? [];
-  const problem = monthListProblem(months, system);
+const UNIT_SYSTEMS = [
+  { value: "metric", label: "°C, millimetres" },
+  { value: "us", label: "°F, inches" },
+];
+const TEMPERATURES = ["monthlyMean", "heatingDesign", "coolingDesign"] as const;
 
+/** The climate of a home: a rough start to choose, every figure to correct, drawn as it is typed. */
+export function ClimateFields() {
+  const fields = useFields();
+  const system = useTypedText("unitSystem", "metric");
+  const unit: TemperatureUnit = system === "us" ? "F" : "C";
+  const typed = {
+    monthlyMean: useTypedText("monthlyMean"),
+    heatingDesign: useTypedText("heatingDesign"),
+    coolingDesign: useTypedText("coolingDesign"),
+    dailyRange: useTypedText("dailyRange"),
+  };
+  const figures = readFigures(typed.monthlyMean) ?? [];
+  const problem = monthListProblem(typed.monthlyMean, system);
+
+  /** What is typed already goes over into the other unit. */
   const inUnits = (chosen: string) => {
     const to: TemperatureUnit = chosen === "us" ? "F" : "C";
-    setSystem(chosen);
-    setMonths(retyped(months, unit, to));
-    setHeating(retyped(heating, unit, to));
-    setCooling(retyped(cooling, unit, to));
-    setRange(retyped(range, unit, to, "differences"));
+    for (const name of TEMPERATURES) fields.set(name, retyped(typed[name], unit, to));
+    fields.set("dailyRange", retyped(typed.dailyRange, unit, to, "differences"));
   };
   const start = (id: string) => {
     const found = CLIMATE_STARTS.find((each) => each.id === id);
     if (!found) return;
     const degrees = (celsius: number) => String(Math.round(fromCelsius(celsius, unit)));
-    setMonths(found.monthlyMeanC.map(degrees).join(" "));
-    setHeating(degrees(found.heatingDesignC));
-    setCooling(degrees(found.coolingDesignMeanC));
-    setRange(String(Math.round(differenceFromKelvin(found.dailyRangeC, unit))));
+    fields.set("monthlyMean", found.monthlyMeanC.map(degrees).join(" "));
+    fields.set("heatingDesign", degrees(found.heatingDesignC));
+    fields.set("coolingDesign", degrees(found.coolingDesignMeanC));
+    fields.set("dailyRange", String(Math.round(differenceFromKelvin(found.dailyRangeC, unit))));
   };
   return (
     <>
-      <fieldset>
-        <legend className="mb-1 font-semibold">Units</legend>
-        <div className="flex flex-wrap gap-2">
-          {[
-            { value: "metric", label: "°C, millimetres" },
-            { value: "us", label: "°F, inches" },
-          ].map((option) => (
-            <label
-              key={option.value}
-              className="flex min-h-11 items-center rounded-sm border-[1.5px] border-second bg-surface px-3 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
-            >
-              <input
-                type="radio"
-                name="unitSystem"
-                value={option.value}
-                checked={system === option.value}
-                onChange={() => inUnits(option.value)}
-                className="sr-only"
-              />
-              {option.label}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <div onChange={(event) => inUnits((event.target as HTMLInputElement).value)}>
+        <ChoiceField label="Units" name="unitSystem" options={UNIT_SYSTEMS} defaultValue="metric" />
+      </div>
       <div>
         <p className="mb-1 font-semibold">Start from a climate like yours</p>
         <div className="flex flex-wrap gap-2">
@@ -97,13 +83,10 @@ export function ClimateFields({ fields }: { fields: Fields }) {
         <TextField
           label={`Mean of each month, °${unit}, January to December`}
           name="monthlyMean"
-          value={months}
-          onChange={(event) => setMonths(event.target.value)}
           hint={`${figures.length} of 12 figures. Your weather service lists them as normals.`}
-          error={fields.error("monthlyMean")}
           className="figures"
         />
-        {problem && months !== "" && !fields.error("monthlyMean") && (
+        {problem && typed.monthlyMean !== "" && !fields.error("monthlyMean") && (
           <p className="mt-1 font-medium text-attention-text">{problem}</p>
         )}
         <MonthDrawing celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))} />
@@ -114,27 +97,9 @@ export function ClimateFields({ fields }: { fields: Fields }) {
         </p>
       )}
       <div className="grid gap-4 wide:grid-cols-3">
-        <TextField
-          label={`Coldest usual night, °${unit}`}
-          name="heatingDesign"
-          value={heating}
-          onChange={(event) => setHeating(event.target.value)}
-          error={fields.error("heatingDesign")}
-        />
-        <TextField
-          label={`Hottest usual day’s mean, °${unit}`}
-          name="coolingDesign"
-          value={cooling}
-          onChange={(event) => setCooling(event.target.value)}
-          error={fields.error("coolingDesign")}
-        />
-        <TextField
-          label={`Night to day, ${unit === "C" ? "K" : "°F"}`}
-          name="dailyRange"
-          value={range}
-          onChange={(event) => setRange(event.target.value)}
-          error={fields.error("dailyRange")}
-        />
+        <TextField label={`Coldest usual night, °${unit}`} name="heatingDesign" />
+        <TextField label={`Hottest usual day’s mean, °${unit}`} name="coolingDesign" />
+        <TextField label={`Night to day, ${unit === "C" ? "K" : "°F"}`} name="dailyRange" />
       </div>
     </>
   );

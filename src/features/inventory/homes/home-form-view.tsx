@@ -1,13 +1,15 @@
 "use client";
 
+import { ofSingles } from "@/lib/forms";
 import { CURRENCIES } from "@/core/quantities/money";
-import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
-import { Form, type FormView } from "@/ui/form";
+import { CheckField, CheckGroup, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
+import { Form, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
 import { ClimateFields } from "./climate-fields";
 import { TimeZoneField } from "./time-zone-field";
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
+const home = () => import("./home-form").then(({ homeForm }) => ofSingles(homeForm));
+const newHome = () => import("./home-form").then(({ newHomeForm }) => newHomeForm);
 
 /** A home, its climate, and, for a new one, who lives in it and which levels it has. */
 export function HomeFormView({
@@ -15,132 +17,82 @@ export function HomeFormView({
   initial,
   isNew,
 }: {
-  action: Action;
+  action: FormAction;
   initial: FormView;
   isNew: boolean;
 }) {
   return (
-    <Form action={action} initial={initial} submit={isNew ? "Save, then add a unit" : "Save"}>
-      {(fields) => (
-        <>
-          <FormSection title="The home">
-            <TextField
-              label="What do you call it?"
-              name="name"
-              defaultValue={fields.value("name")}
-              error={fields.error("name")}
-            />
-            <div className="grid gap-4 wide:grid-cols-2">
-              <SelectField
-                label="Currency for prices"
-                name="currency"
-                options={CURRENCIES.map((code) => ({ value: code, label: code }))}
-                defaultValue={fields.value("currency")}
-                error={fields.error("currency")}
-              />
-              <TimeZoneField fields={fields} />
+    <Form
+      {...{ action, initial }}
+      schema={isNew ? newHome : home}
+      submit={isNew ? "Save, then add a unit" : "Save"}
+    >
+      <FormSection title="The home">
+        <TextField label="What do you call it?" name="name" />
+        <div className="grid gap-4 wide:grid-cols-2">
+          <SelectField
+            label="Currency for prices"
+            name="currency"
+            options={CURRENCIES.map((code) => ({ value: code, label: code }))}
+          />
+          <TimeZoneField />
+        </div>
+        <TextArea
+          label="Rules where you live"
+          name="localRules"
+          rows={3}
+          maxLength={400}
+          hint="Who may touch gas, refrigerant or mains; what needs a permit or a yearly check. Shown before such work. It may stay empty."
+        />
+      </FormSection>
+      <FormSection
+        title="Its climate"
+        intro="How cold a winter gets decides how long the furnace runs, and so how fast its filter fills."
+      >
+        <ClimateFields />
+      </FormSection>
+      {!isNew && (
+        <FormSection
+          title="Shutting off the whole house"
+          intro="Printed first on the sheet for the cupboard door. Not known? Follow the pipe from the meter, and write it here."
+        >
+          {[
+            { name: "mainWater", label: "Main water valve" },
+            { name: "mainGas", label: "Main gas cock" },
+            { name: "mainPower", label: "Main breaker" },
+          ].map(({ name, label }) => (
+            <div key={name} className="grid gap-4 wide:grid-cols-2">
+              <TextField label={`${label}: where it is`} name={name} />
+              <TextField label="Which position is off" name={`${name}Off`} />
             </div>
-            <TextArea
-              label="Rules where you live"
-              name="localRules"
-              rows={3}
-              maxLength={400}
-              defaultValue={fields.value("localRules")}
-              error={fields.error("localRules")}
-              hint="Who may touch gas, refrigerant or mains; what needs a permit or a yearly check. Shown before such work. It may stay empty."
+          ))}
+        </FormSection>
+      )}
+      {isNew && (
+        <>
+          <FormSection title="Who lives there" intro="All of it can be changed, and dated, later.">
+            <div className="grid grid-cols-2 gap-4">
+              <TextField label="People" name="people" inputMode="numeric" />
+              <TextField label="Shedding animals" name="pets" inputMode="numeric" />
+            </div>
+            <div>
+              {[
+                { name: "smoking", label: "Someone smokes indoors" },
+                { name: "dustyHobby", label: "A workshop or hobby makes dust" },
+                { name: "busyRoad", label: "A busy road runs past" },
+              ].map(({ name, label }) => (
+                <CheckField key={name} name={name} label={label} />
+              ))}
+            </div>
+          </FormSection>
+          <FormSection title="Its levels" intro="Where machines can stand.">
+            <CheckGroup
+              label="Levels"
+              name="levels"
+              options={LEVEL_CHOICES.map(({ key, name }) => ({ value: key, label: name }))}
+              className="grid grid-cols-2 wide:grid-cols-3"
             />
           </FormSection>
-          <FormSection
-            title="Its climate"
-            intro="How cold a winter gets decides how long the furnace runs, and so how fast its filter fills."
-          >
-            <ClimateFields fields={fields} />
-          </FormSection>
-          {!isNew && (
-            <FormSection
-              title="Shutting off the whole house"
-              intro="Printed first on the sheet for the cupboard door. Not known? Follow the pipe from the meter, and write it here."
-            >
-              {[
-                { name: "mainWater", label: "Main water valve" },
-                { name: "mainGas", label: "Main gas cock" },
-                { name: "mainPower", label: "Main breaker" },
-              ].map(({ name, label }) => (
-                <div key={name} className="grid gap-4 wide:grid-cols-2">
-                  <TextField
-                    label={`${label}: where it is`}
-                    name={name}
-                    defaultValue={fields.value(name)}
-                    error={fields.error(name)}
-                  />
-                  <TextField
-                    label="Which position is off"
-                    name={`${name}Off`}
-                    defaultValue={fields.value(`${name}Off`)}
-                    error={fields.error(`${name}Off`)}
-                  />
-                </div>
-              ))}
-            </FormSection>
-          )}
-          {isNew && (
-            <>
-              <FormSection
-                title="Who lives there"
-                intro="All of it can be changed, and dated, later."
-              >
-                <div className="grid grid-cols-2 gap-4">
-                  <TextField
-                    label="People"
-                    name="people"
-                    inputMode="numeric"
-                    defaultValue={fields.value("people")}
-                    error={fields.error("people")}
-                  />
-                  <TextField
-                    label="Shedding animals"
-                    name="pets"
-                    inputMode="numeric"
-                    defaultValue={fields.value("pets")}
-                    error={fields.error("pets")}
-                  />
-                </div>
-                <div>
-                  {[
-                    { name: "smoking", label: "Someone smokes indoors" },
-                    { name: "dustyHobby", label: "A workshop or hobby makes dust" },
-                    { name: "busyRoad", label: "A busy road runs past" },
-                  ].map(({ name, label }) => (
-                    <CheckField
-                      key={name}
-                      name={name}
-                      label={label}
-                      defaultChecked={fields.value(name) === "on"}
-                    />
-                  ))}
-                </div>
-              </FormSection>
-              <FormSection title="Its levels" intro="Where machines can stand.">
-                <fieldset>
-                  <legend className="sr-only">Levels</legend>
-                  <div className="grid grid-cols-2 wide:grid-cols-3">
-                    {LEVEL_CHOICES.map(({ key, name }) => (
-                      <CheckField
-                        key={key}
-                        name="levels"
-                        value={key}
-                        label={name}
-                        defaultChecked={fields.values("levels").includes(key)}
-                      />
-                    ))}
-                  </div>
-                  {fields.error("levels") && (
-                    <p className="font-medium text-attention-text">{fields.error("levels")}</p>
-                  )}
-                </fieldset>
-              </FormSection>
-            </>
-          )}
         </>
       )}
     </Form>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { ofReader, problemsOf, singles, type FormFields } from "@/lib/forms";
 import { CURRENCIES } from "@/core/quantities/money";
 import {
   differenceToKelvin,
@@ -162,7 +163,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
   };
 });
 
-export const householdForm = z.object({
+const householdForm = z.object({
   people: count("people"),
   pets: count("animals"),
   smoking: z.string().optional(),
@@ -179,6 +180,34 @@ export const LEVEL_CHOICES = [
   { key: "outbuilding", name: "Outbuilding", storey: 0, place: "outbuilding" },
 ] as const;
 
-export const levelsForm = z
+const levelsForm = z
   .array(z.enum(LEVEL_CHOICES.map((level) => level.key) as [string, ...string[]]))
   .min(1, "Choose at least one level.");
+
+/** A new home: the home itself, who lives in it, and its levels; all their problems at once. */
+export const newHomeForm: z.ZodType<
+  {
+    home: HomeFields;
+    household: z.output<typeof householdForm>;
+    levels: z.output<typeof levelsForm>;
+  },
+  FormFields
+> = ofReader((fields) => {
+  const parts = {
+    home: homeForm.safeParse(singles(fields)),
+    household: householdForm.safeParse(singles(fields)),
+    levels: levelsForm.safeParse(fields["levels"] ?? []),
+  };
+  return {
+    values: {
+      home: parts.home.data!,
+      household: parts.household.data!,
+      levels: parts.levels.data!,
+    },
+    problems: {
+      ...problemsOf(parts.home.error),
+      ...problemsOf(parts.household.error),
+      ...(parts.levels.error ? { levels: parts.levels.error.issues[0]!.message } : {}),
+    },
+  };
+});

@@ -29,7 +29,8 @@ export function fieldsOfHome({
     name: [name],
     unitSystem: [unitSystem],
     currency: [currency],
-    timeZone: [timeZone],
+    // Its formal name says nothing to most people; it is read back the same.
+    timeZone: [timeZone === "Etc/UTC" ? "UTC" : timeZone],
     localRules: [localRules ?? ""],
     mainWater: [mains.water?.place ?? ""],
     mainWaterOff: [mains.water?.offPosition ?? ""],

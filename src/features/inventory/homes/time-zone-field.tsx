@@ -2,24 +2,12 @@
 
 import { useSyncExternalStore } from "react";
 import { TextField } from "@/ui/field";
-import type { Fields } from "@/ui/form";
 
 const nothing = () => () => undefined;
-const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
+const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone.replace("Etc/UTC", "UTC");
 
 /** The home's time zone, which a new home takes from the device. */
-export function TimeZoneField({ fields }: { fields: Fields }) {
+export function TimeZoneField() {
   const device = useSyncExternalStore(nothing, deviceZone, () => "");
-  const zone = fields.value("timeZone") ?? device;
-  // Its formal name says nothing to most people; it is read back the same.
-  const value = zone === "Etc/UTC" ? "UTC" : zone;
-  return (
-    <TextField
-      key={value}
-      label="Time zone"
-      name="timeZone"
-      defaultValue={value}
-      error={fields.error("timeZone")}
-    />
-  );
+  return <TextField label="Time zone" name="timeZone" defaultValue={device} />;
 }

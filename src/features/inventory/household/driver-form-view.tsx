@@ -1,16 +1,16 @@
 "use client";
 
-import { useState } from "react";
+import { ofSingles } from "@/lib/forms";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth, spanWords } from "@/core/quantities/words";
 import type { HouseholdKind } from "@/core/inventory/inventory";
+import { DayField } from "@/ui/day-field";
 import { SelectField, TextField, type Option } from "@/ui/field";
 import { WithPreview } from "@/ui/with-preview";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import type { Effect } from "./driver-effects";
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
 type Preview = (form: FormData) => Promise<Effect[] | null>;
 
 const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
@@ -18,6 +18,8 @@ const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
   label: words.name,
 }));
 const MOST_SHOWN = 5;
+
+const schema = () => import("./household-form").then(({ driverForm }) => ofSingles(driverForm));
 
 /** One thing about the household, and what it does to the due days before it is saved. */
 export function DriverFormView({
@@ -28,7 +30,7 @@ export function DriverFormView({
   submit,
   today,
 }: {
-  action: Action;
+  action: FormAction;
   preview: Preview;
   initial: FormView;
   scopes: readonly Option[];
@@ -38,13 +40,11 @@ export function DriverFormView({
   return (
     <WithPreview preview={preview}>
       {(effects) => (
-        <Form action={action} initial={initial} submit={submit} stays={false}>
-          {(fields) => (
-            <>
-              <DriverFields {...{ fields, scopes }} />
-              <Effects effects={effects} today={today} />
-            </>
-          )}
+        <Form {...{ action, initial, schema, submit }} stays={false}>
+          <>
+            <DriverFields {...{ scopes }} />
+            <Effects effects={effects} today={today} />
+          </>
         </Form>
       )}
     </WithPreview>
@@ -79,23 +79,15 @@ function Effects({ effects, today }: { effects: Effect[] | null; today: PlainDat
   );
 }
 
-function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Option[] }) {
-  const [kind, setKind] = useState((fields.value("kind") ?? "people") as HouseholdKind);
+function DriverFields({ scopes }: { scopes: readonly Option[] }) {
+  const kind = useTypedText("kind", "people") as HouseholdKind;
   const words = HOUSEHOLD_WORDS[kind];
-  const text = (name: string) => ({
-    name,
-    defaultValue: fields.value(name),
-    error: fields.error(name),
-  });
   return (
     <div className="flex max-w-2xl flex-col gap-5 pb-2">
       <SelectField
         label="What"
         name="kind"
         options={KINDS}
-        value={kind}
-        onChange={(event) => setKind(event.target.value as HouseholdKind)}
-        error={fields.error("kind")}
         hint={
           kind === "breathing-trouble"
             ? "Filters of the air that is breathed are then due after three quarters of their hours and age."
@@ -107,7 +99,7 @@ function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Opt
           label={words.counted ?? "How many"}
           inputMode="numeric"
           className="max-w-28"
-          {...text("count")}
+          name="count"
         />
       </div>
       <div hidden={!words.share}>
@@ -118,25 +110,24 @@ function DriverFields({ fields, scopes }: { fields: Fields; scopes: readonly Opt
           }
           inputMode="decimal"
           className="max-w-28"
-          {...text("fraction")}
+          name="fraction"
         />
       </div>
-      <SelectField label="Where it acts" options={scopes} {...text("scope")} />
+      <SelectField label="Where it acts" options={scopes} name="scope" />
       <div className="grid gap-4 wide:grid-cols-2">
-        <TextField
+        <DayField
           label={words.dates === "day" ? "On" : "From"}
-          type="date"
           hint={words.dates === "spell" ? "Empty: as long as anyone remembers." : undefined}
-          {...text("from")}
+          name="from"
         />
         <div hidden={words.dates === "day"}>
-          <TextField label="To" type="date" hint="Empty: still going on." {...text("to")} />
+          <DayField label="To" hint="Empty: still going on." name="to" />
         </div>
       </div>
       <TextField
         label="Your own word for it"
         hint="“Clay dust”: it stands in the reasons."
-        {...text("label")}
+        name="label"
       />
     </div>
   );

@@ -1,63 +1,74 @@
 "use client";
 
-import { useState } from "react";
 import { PART_KINDS, partKind } from "@/content/part-kinds";
 import type { Room } from "@/core/inventory/inventory";
+import type { UnitSystem } from "@/core/quantities/length";
+import type { PlainDate } from "@/core/quantities/plain-date";
 import { SelectField, TextArea, TextField } from "@/ui/field";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import { useFields } from "@/ui/form-fields";
 import { AttributeFields } from "../units/unit-fields";
-
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
+import { attributeField } from "../units/unit-names";
 
 /** A part of any kind; its attributes follow from the kind. */
 export function PartFormView({
   action,
   initial,
+  system,
   rooms,
   usual,
   today,
   fixedKind,
 }: {
-  action: Action;
+  action: FormAction;
   initial: FormView;
+  system: UnitSystem;
   rooms: Room[];
   /** Kinds that machines of this sort have, first in the list. */
   usual: readonly string[];
-  today: string;
+  today: PlainDate;
   /** A part that is there already keeps its kind. */
   fixedKind?: string;
 }) {
   return (
-    <Form action={action} initial={initial} submit={fixedKind ? "Save" : "Add it"}>
-      {(fields) => <PartFields {...{ fields, rooms, usual, today, fixedKind }} />}
+    <Form
+      {...{ action, initial }}
+      schema={() =>
+        import("./part-form").then(({ partForm }) =>
+          partForm({ kind: fixedKind, rooms, system, today }),
+        )
+      }
+      submit={fixedKind ? "Save" : "Add it"}
+    >
+      <PartFields {...{ rooms, usual, today, fixedKind }} />
     </Form>
   );
 }
 
 function PartFields({
-  fields,
   rooms,
   usual,
   today,
   fixedKind,
 }: {
-  fields: Fields;
   rooms: Room[];
   usual: readonly string[];
-  today: string;
+  today: PlainDate;
   fixedKind: string | undefined;
 }) {
-  const [kindId, setKindId] = useState(fixedKind ?? fields.value("kind") ?? "");
-  const [name, setName] = useState(fields.value("name") ?? "");
+  const fields = useFields();
+  const chosen = useTypedText("kind");
+  const name = useTypedText("name");
+  const kindId = fixedKind ?? chosen;
   const kind = kindId ? partKind(kindId) : null;
   const inOrder = [
     ...PART_KINDS.filter(({ id }) => usual.includes(id)),
     ...PART_KINDS.filter(({ id }) => !usual.includes(id)),
   ];
-  const choose = (id: string) => {
-    // A name nobody typed follows the kind.
-    if (name === "" || name === kind?.name) setName(id ? partKind(id).name : "");
-    setKindId(id);
+  /** A name nobody typed follows the kind; what it was asked as another kind is let go. */
+  const nameAfter = (id: string) => {
+    fields.forget((kind?.attributes ?? []).map(({ key }) => attributeField(key)));
+    if (name === "" || name === kind?.name) fields.set("name", id ? partKind(id).name : "");
   };
   return (
     <div className="flex max-w-2xl flex-col gap-5 pb-6">
@@ -65,34 +76,20 @@ function PartFields({
         <SelectField
           label="What it is"
           name="kind"
-          value={kindId}
-          onChange={(event) => choose(event.target.value)}
+          onChange={(event) => nameAfter(event.target.value)}
           options={[
             { value: "", label: "Choose…" },
             ...inOrder.map(({ id, name: words }) => ({ value: id, label: words })),
           ]}
           hint={kind?.care}
-          error={fields.error("kind")}
         />
       )}
-      <TextField
-        label="Name"
-        name="name"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={fields.error("name")}
-      />
-      <TextField
-        label="Where it is"
-        name="place"
-        defaultValue={fields.value("place")}
-        error={fields.error("place")}
-      />
+      <TextField label="Name" name="name" />
+      <TextField label="Where it is" name="place" />
       {rooms.length > 0 && (
         <SelectField
           label="Room"
           name="roomId"
-          defaultValue={fields.value("roomId")}
           options={[
             { value: "", label: "where the unit is" },
             ...rooms.map((room) => ({ value: room.id, label: room.name })),
@@ -101,17 +98,11 @@ function PartFields({
       )}
       <AttributeFields
         key={kindId}
-        fields={fields}
+
         attributes={kind?.attributes ?? []}
         today={today}
       />
-      <TextArea
-        label="Notes"
-        name="note"
-        rows={3}
-        defaultValue={fields.value("note")}
-        error={fields.error("note")}
-      />
+      <TextArea label="Notes" name="note" rows={3} />
     </div>
   );
 }

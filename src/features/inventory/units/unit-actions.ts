@@ -2,16 +2,23 @@
 
 import { refresh } from "next/cache";
 import { randomUUID } from "node:crypto";
-import { PART_KIND_IDS, partKind } from "@/content/part-kinds";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
-import { DAY_WORDS, isDay, overtaken, readPastDay, refused, type FormState } from "@/lib/forms";
+import {
+  DAY_WORDS,
+  invalid,
+  isDay,
+  overtaken,
+  readPastDay,
+  refused,
+  type FormState,
+} from "@/lib/forms";
 import { follow, formCommand, houseOf, unitCommand } from "@/server/commands/form-command";
 import { inHome, once, unitIn } from "@/server/commands/home-command";
 import * as units from "@/server/commands/units";
-import { partFields, readPart } from "../parts/part-form";
+import { partForm } from "../parts/part-form";
 import { partFieldsOf, unitFieldsOf } from "./unit-pages";
 import { freeName } from "./unit-names";
-import { readPapers, readPlace, readPlate, readShutOffs } from "./unit-form";
+import { unitForm } from "./unit-form";
 
 export async function changeUnit(
   homeId: string,
@@ -23,26 +30,18 @@ export async function changeUnit(
     const { snapshot, today } = home;
     const theirs = overtaken(previous, form, unitFieldsOf({ snapshot, unit, today }));
     if (theirs) return theirs;
-    const kind = UNIT_KIND_IDS.find((id) => id === typed["kind"]?.[0]) ?? unit.kind;
-    const plate = readPlate(typed, { kind, system: snapshot.home.unitSystem, today });
-    const place = readPlace(typed, snapshot);
-    const papers = readPapers(typed, snapshot);
-    const offs = readShutOffs(typed);
-    const problems = {
-      ...plate.problems,
-      ...place.problems,
-      ...papers.problems,
-      ...offs.problems,
-    };
-    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
+    const schema = unitForm({
+      ...snapshot,
+      kind: unit.kind,
+      system: snapshot.home.unitSystem,
+      today,
+    });
+    const parsed = schema.safeParse(typed);
+    if (!parsed.success) return invalid(previous, typed, parsed.error);
+    const { shutOffs, ...facts } = parsed.data;
     await units.changeUnit(home, unit, {
-      ...{ make: undefined, model: undefined, serial: undefined, refrigerant: undefined },
-      ...{ access: undefined, papers: undefined, note: undefined },
-      ...plate.values,
-      ...place.values,
-      ...papers.values,
-      kind,
-      shutOffs: offs.values.map((off) => ({ id: randomUUID(), ...off })),
+      ...facts,
+      shutOffs: shutOffs.map((off) => ({ id: randomUUID(), ...off })),
     });
     return { to: `/homes/${homeId}/units/${unitId}` };
   });
@@ -110,11 +109,12 @@ export async function createPart(
   form: FormData,
 ): Promise<FormState> {
   return unitCommand(homeId, unitId, form, async (home, unit, typed) => {
-    const kind = PART_KIND_IDS.find((id) => id === typed["kind"]?.[0]);
-    if (!kind) return refused(previous, typed, { kind: "Choose what it is." });
-    const { values, problems } = readPart(typed, partFields(home.snapshot, partKind(kind)));
-    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
-    const id = await units.addPart(home, unit.id, kind, values);
+    const { snapshot, today } = home;
+    const system = snapshot.home.unitSystem;
+    const parsed = partForm({ rooms: snapshot.rooms, system, today }).safeParse(typed);
+    if (!parsed.success) return invalid(previous, typed, parsed.error);
+    const { kind, ...facts } = parsed.data;
+    const id = await units.addPart(home, unit.id, kind, facts);
     return { to: `/homes/${homeId}/parts/${id}` };
   });
 }
@@ -126,14 +126,17 @@ export async function changePart(
   form: FormData,
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, typed) => {
-    const { snapshot } = home;
+    const { snapshot, today } = home;
     const part = snapshot.parts.find((each) => each.id === partId);
     if (!part) return houseOf(homeId);
     const theirs = overtaken(previous, form, partFieldsOf(snapshot, part));
     if (theirs) return theirs;
-    const { values, problems } = readPart(typed, partFields(snapshot, partKind(part.kind)));
-    if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
-    await units.changePart(home, part, values);
+    const { kind } = part;
+    const system = snapshot.home.unitSystem;
+    const parsed = partForm({ kind, rooms: snapshot.rooms, system, today }).safeParse(typed);
+    if (!parsed.success) return invalid(previous, typed, parsed.error);
+    const { kind: _, ...facts } = parsed.data;
+    await units.changePart(home, part, facts);
     return { to: `/homes/${homeId}/parts/${partId}` };
   });
 }

@@ -10,33 +10,24 @@ import {
   type Room,
   type ShutOffKind,
 } from "@/core/inventory/inventory";
+import { attributeField } from "./unit-names";
 import { Button } from "@/ui/button";
+import { DayField } from "@/ui/day-field";
 import { CheckField, ChoiceField, SelectField, TextArea, TextField } from "@/ui/field";
-import type { Fields } from "@/ui/form";
-
-/** The props of a text field that stands for itself. */
-const own = (fields: Fields, name: string) => ({
-  name,
-  defaultValue: fields.value(name),
-  error: fields.error(name),
-});
+import { useTypedText } from "@/ui/form";
+import { ByOrder, useFields } from "@/ui/form-fields";
 
 /** What a kind is asked, each in the field that fits; every one may stay unanswered. */
 export function AttributeFields({
-  fields,
   attributes,
   today,
 }: {
-  fields: Fields;
   attributes: readonly Attribute[];
   today: string;
 }) {
   return attributes.map((attribute) => {
-    const props = {
-      label: attribute.label,
-      hint: attribute.hint,
-      ...own(fields, `q-${attribute.key}`),
-    };
+    const { label, hint } = attribute;
+    const props = { label, hint, name: attributeField(attribute.key) };
     switch (attribute.kind) {
       case "choice":
         return (
@@ -60,11 +51,9 @@ export function AttributeFields({
       case "day":
       case "past-day":
         return (
-          <TextField
+          <DayField
             key={attribute.key}
-            type="date"
             max={attribute.kind === "past-day" ? today : undefined}
-            className="max-w-56"
             {...props}
           />
         );
@@ -81,13 +70,11 @@ export function AttributeFields({
 }
 
 export function PlateFields({
-  fields,
   attributes,
   asksForCooling,
   hasRefrigerant,
   today,
 }: {
-  fields: Fields;
   attributes: readonly Attribute[];
   asksForCooling: boolean;
   hasRefrigerant: boolean;
@@ -95,64 +82,49 @@ export function PlateFields({
 }) {
   return (
     <>
-      <TextField
-        label="Name"
-        hint="As you call it at home: “Cellar furnace”."
-        {...own(fields, "name")}
-      />
+      <TextField label="Name" hint="As you call it at home: “Cellar furnace”." name="name" />
       <div className="grid gap-4 wide:grid-cols-3">
-        <TextField label="Make" {...own(fields, "make")} />
-        <TextField label="Model" {...own(fields, "model")} />
-        <TextField label="Serial number" {...own(fields, "serial")} />
+        <TextField label="Make" name="make" />
+        <TextField label="Model" name="model" />
+        <TextField label="Serial number" name="serial" />
       </div>
       {hasRefrigerant && (
         <TextField
           label="Refrigerant"
           hint="As the plate says it, with its weight if it stands there."
-          {...own(fields, "refrigerant")}
+          name="refrigerant"
         />
       )}
-      <AttributeFields {...{ fields, attributes, today }} />
+      <AttributeFields {...{ attributes, today }} />
       {asksForCooling && (
         <CheckField
           name="cools"
           label="It cools too"
           hint="with a coil on top of it or beside it: its filter works in summer as well"
-          defaultChecked={fields.value("cools") === "on"}
         />
       )}
-      <TextField
-        label="In service since"
-        type="date"
-        max={today}
-        className="max-w-56"
-        hint="A guess is fine."
-        {...own(fields, "fittedOn")}
-      />
+      <DayField label="In service since" max={today} hint="A guess is fine." name="fittedOn" />
     </>
   );
 }
 
 export function PlaceFields({
-  fields,
   levels,
   rooms,
 }: {
-  fields: Fields;
   levels: readonly Level[];
   rooms: readonly Room[];
 }) {
-  const [level, setLevel] = useState(fields.value("levelId"));
+  const fields = useFields();
+  const level = useTypedText("levelId");
   const here = rooms.filter((room) => room.levelId === level);
   return (
     <>
-      <div onChange={(event) => setLevel((event.target as HTMLInputElement).value)}>
+      <div onChange={() => fields.forget(["roomId"])}>
         <ChoiceField
           label="Level"
           name="levelId"
           options={levels.map((each) => ({ value: each.id, label: each.name }))}
-          defaultValue={fields.value("levelId")}
-          error={fields.error("levelId")}
         />
       </div>
       {here.length > 0 && (
@@ -163,32 +135,35 @@ export function PlaceFields({
             { value: "", label: "no room of its own" },
             ...here.map((room) => ({ value: room.id, label: room.name })),
           ]}
-          {...own(fields, "roomId")}
+          name="roomId"
         />
       )}
       <TextField
         label="How to get at it"
         hint="What has to be moved, a ladder, a key, how far hose and power reach. Empty if it is plain to see."
-        {...own(fields, "access")}
+        name="access"
       />
     </>
   );
 }
 
 /** One row a shut-off, in the order in which they are shut; a row without a place is not there. */
-export function ShutOffRows({ fields, usual }: { fields: Fields; usual: readonly ShutOffKind[] }) {
+export function ShutOffRows({ usual }: { usual: readonly ShutOffKind[] }) {
+  const fields = useFields();
   const kinds = fields.values("shutOffKind");
   const [rows, setRows] = useState(Math.max(kinds.length, kinds.length > 0 ? 0 : usual.length, 1));
   // A new row begins with what such machines usually have and this one has not yet.
   const missing = usual.filter((kind) => !kinds.includes(kind));
-  const options = SHUT_OFF_KINDS.map((kind) => ({ value: kind, label: SHUT_OFF_WORDS[kind] }));
   return (
     <>
       {Array.from({ length: rows }, (_, i) => (
         <ShutOffRow
           key={i}
-          {...{ fields, options, i }}
-          kind={(kinds[i] as ShutOffKind | undefined) ?? missing[i - kinds.length] ?? "breaker"}
+          nth={i}
+          kind={kinds[i] ?? missing[i - kinds.length] ?? "breaker"}
+          place={fields.values("shutOffPlace")[i]}
+          position={fields.values("shutOffPosition")[i]}
+          problem={(name) => fields.error(`${name}-${i}`)}
         />
       ))}
       <Button className="self-start" onClick={() => setRows(rows + 1)}>
@@ -198,65 +173,63 @@ export function ShutOffRows({ fields, usual }: { fields: Fields; usual: readonly
   );
 }
 
+const SHUT_OFFS = SHUT_OFF_KINDS.map((kind) => ({ value: kind, label: SHUT_OFF_WORDS[kind] }));
+
 function ShutOffRow({
-  fields,
-  options,
-  i,
-  kind: first,
+  nth,
+  kind,
+  place,
+  position,
+  problem,
 }: {
-  fields: Fields;
-  options: { value: string; label: string }[];
-  i: number;
-  kind: ShutOffKind;
+  nth: number;
+  kind: string;
+  place: string | undefined;
+  position: string | undefined;
+  problem: (name: string) => string | undefined;
 }) {
-  const [kind, setKind] = useState(first);
   return (
     <fieldset className="grid gap-4 wide:grid-cols-[10rem_1fr_12rem]">
-      <legend className="sr-only">Shut-off {i + 1}</legend>
-      <SelectField
-        label="What"
-        name="shutOffKind"
-        id={`shutOffKind-${i}`}
-        options={options}
-        value={kind}
-        onChange={(event) => setKind(event.target.value as ShutOffKind)}
-      />
-      <TextField
-        label="Where"
-        name="shutOffPlace"
-        id={`shutOffPlace-${i}`}
-        placeholder={i === 0 ? "left of the door" : undefined}
-        defaultValue={fields.values("shutOffPlace")[i]}
-        error={fields.error(`shutOffPlace-${i}`)}
-      />
-      <TextField
-        label="Off is"
-        name="shutOffPosition"
-        id={`shutOffPosition-${i}`}
-        placeholder="not noted yet"
-        defaultValue={fields.values("shutOffPosition")[i]}
-        error={fields.error(`shutOffPosition-${i}`)}
-      />
+      <legend className="sr-only">Shut-off {nth + 1}</legend>
+      <ByOrder>
+        <SelectField
+          label="What"
+          name="shutOffKind"
+          id={`shutOffKind-${nth}`}
+          options={SHUT_OFFS}
+          defaultValue={kind}
+        />
+        <TextField
+          label="Where"
+          name="shutOffPlace"
+          id={`shutOffPlace-${nth}`}
+          placeholder={nth === 0 ? "left of the door" : undefined}
+          defaultValue={place}
+          error={problem("shutOffPlace")}
+        />
+        <TextField
+          label="Off is"
+          name="shutOffPosition"
+          id={`shutOffPosition-${nth}`}
+          placeholder="not noted yet"
+          defaultValue={position}
+          error={problem("shutOffPosition")}
+        />
+      </ByOrder>
     </fieldset>
   );
 }
 
-export function PapersFields({
-  fields,
-  contacts,
-}: {
-  fields: Fields;
-  contacts: readonly Contact[];
-}) {
+export function PapersFields({ contacts }: { contacts: readonly Contact[] }) {
   return (
     <>
       <TextField
         label="Where its papers are"
         hint="Manual, bill, commissioning sheet."
-        {...own(fields, "papers")}
+        name="papers"
       />
       <div className="grid gap-4 wide:grid-cols-2">
-        <TextField label="Warranty ends on" type="date" {...own(fields, "warrantyEndsOn")} />
+        <DayField label="Warranty ends on" name="warrantyEndsOn" />
         <SelectField
           label="Registered with the maker"
           options={[
@@ -264,7 +237,7 @@ export function PapersFields({
             { value: "yes", label: "yes" },
             { value: "no", label: "no, not yet" },
           ]}
-          {...own(fields, "warrantyRegistered")}
+          name="warrantyRegistered"
         />
       </div>
       <SelectField
@@ -276,13 +249,13 @@ export function PapersFields({
             label: `${contact.name} (${CONTACT_ROLE_WORDS[contact.role].toLowerCase()})`,
           })),
         ]}
-        {...own(fields, "contactId")}
+        name="contactId"
       />
       <TextArea
         label="Notes"
         rows={3}
         hint="How its doors come off, in which order; what nobody else would know."
-        {...own(fields, "note")}
+        name="note"
       />
     </>
   );

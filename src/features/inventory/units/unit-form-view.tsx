@@ -1,14 +1,12 @@
 "use client";
 
-import { useState } from "react";
 import { UNIT_KINDS, unitKind } from "@/content/unit-kinds";
-import type { Contact, Level, Room } from "@/core/inventory/inventory";
 import { FormSection, SelectField } from "@/ui/field";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import type { UnitContext } from "./unit-form";
 import { PapersFields, PlaceFields, PlateFields, ShutOffRows } from "./unit-fields";
 
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
-type Home = { levels: Level[]; rooms: Room[]; contacts: Contact[]; today: string };
+type Home = Omit<UnitContext, "kind">;
 
 const KIND_OPTIONS = UNIT_KINDS.map(({ id, name, hint }) => ({
   value: id,
@@ -21,33 +19,33 @@ export function UnitFormView({
   initial,
   home,
 }: {
-  action: Action;
+  action: FormAction;
   initial: FormView;
   home: Home;
 }) {
   return (
-    <Form action={action} initial={initial} submit="Save">
-      {(fields) => <UnitFields {...{ fields, home }} />}
+    <Form
+      {...{ action, initial }}
+      schema={() =>
+        import("./unit-form").then(({ unitForm }) =>
+          unitForm({ ...home, kind: initial.values["kind"]?.[0] ?? "" }),
+        )
+      }
+      submit="Save"
+    >
+      <UnitFields home={home} />
     </Form>
   );
 }
 
-function UnitFields({ fields, home }: { fields: Fields; home: Home }) {
-  const [kindId, setKindId] = useState(fields.value("kind") ?? "");
+function UnitFields({ home }: { home: Home }) {
+  const kindId = useTypedText("kind");
   const kind = unitKind(kindId);
   return (
     <>
       <FormSection title="What it is">
-        <SelectField
-          label="Kind"
-          name="kind"
-          options={KIND_OPTIONS}
-          value={kindId}
-          onChange={(event) => setKindId(event.target.value)}
-          error={fields.error("kind")}
-        />
+        <SelectField label="Kind" name="kind" options={KIND_OPTIONS} />
         <PlateFields
-          {...{ fields }}
           attributes={kind.attributes}
           asksForCooling={false}
           hasRefrigerant={hasRefrigerant(kindId)}
@@ -55,16 +53,16 @@ function UnitFields({ fields, home }: { fields: Fields; home: Home }) {
         />
       </FormSection>
       <FormSection title="Where it stands">
-        <PlaceFields {...{ fields }} levels={home.levels} rooms={home.rooms} />
+        <PlaceFields levels={home.levels} rooms={home.rooms} />
       </FormSection>
       <FormSection
         title="How to shut it off"
         intro="In the order in which you do it. It stands on every page of the unit."
       >
-        <ShutOffRows fields={fields} usual={kind.shutOffs} />
+        <ShutOffRows usual={kind.shutOffs} />
       </FormSection>
       <FormSection title="Papers and people">
-        <PapersFields fields={fields} contacts={home.contacts} />
+        <PapersFields contacts={home.contacts} />
       </FormSection>
     </>
   );

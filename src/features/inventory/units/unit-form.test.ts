@@ -1,11 +1,11 @@
+import { problemsOf } from "@/lib/forms";
 import { withFields } from "@/server/commands/units";
 import type { Unit } from "@/core/inventory/inventory";
-import { partFields, readPart } from "../parts/part-form";
+import { partForm } from "../parts/part-form";
 import { freeName, levelFor, nameFor } from "./unit-names";
 import { asksForCooling, progress, stepAfter, stepsOf } from "../guided-add/set-up";
 import { airflowText, systemForm } from "../air-systems/system-form";
 import { readPapers, readPlace, readPlate, readUnitAttributes, readShutOffs } from "./unit-form";
-import { partKind } from "@/content/part-kinds";
 import { snapshot, today } from "../../../../tests/demo-snapshot";
 
 const furnace = snapshot.units[0]!;
@@ -135,14 +135,20 @@ describe("what is typed of a unit", () => {
     ]);
   });
   it("asks a part what its kind wants to know", () => {
-    const fields = partFields(snapshot, partKind("dryer-duct"));
-    expect(readPart({ name: ["Duct"], "q-length": ["3,1 m"] }, fields).values).toEqual({
+    const form = partForm({ rooms: [], system: "metric", today });
+    const duct = { kind: ["dryer-duct"], name: ["Duct"] };
+    expect(form.parse({ ...duct, "q-length": ["3,1 m"] })).toEqual({
+      kind: "dryer-duct",
       name: "Duct",
       attributes: { length: "3.1" },
     });
-    expect(readPart({ name: [""], "q-length": ["far"] }, fields).problems).toEqual({
+    const wrong = form.safeParse({ ...duct, name: [""], "q-length": ["far"] });
+    expect(problemsOf(wrong.error)).toEqual({
       name: "Give it a name.",
       "q-length": "A length, such as 6.5 m or 21 ft.",
+    });
+    expect(problemsOf(form.safeParse({ name: ["Duct"], kind: ["of gold"] }).error)).toEqual({
+      kind: "Choose what it is.",
     });
     expect(readUnitAttributes([], {}, "us", today)).toEqual({ values: {}, problems: {} });
   });

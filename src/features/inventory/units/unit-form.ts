@@ -2,23 +2,26 @@ import type { UnitSystem } from "@/core/quantities/length";
 import { z } from "zod";
 import { UNIT_KIND_IDS, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { DAY_WORDS, isDay, readDay as readHomeDay } from "@/lib/forms";
+import {
+  DAY_WORDS,
+  isDay,
+  ofReader,
+  readDay as readHomeDay,
+  type FormFields,
+  type Read,
+} from "@/lib/forms";
 import { readAttributes, type Attributes, type Attribute } from "@/core/inventory/attribute";
 import { SHUT_OFF_KINDS, type ShutOffKind } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
+import { attributeField } from "./unit-names";
 
 export const kindForm = z.object({
   kind: z.enum(UNIT_KIND_IDS, "Choose what kind of unit it is."),
 });
 
-type Typed = Record<string, string[]>;
-/** What was read of some fields, and what is wrong with which of them. */
-export type Read<T> = { values: T; problems: Record<string, string> };
+type Typed = FormFields;
 
 const first = (typed: Typed, name: string): string => (typed[name]?.[0] ?? "").trim();
-
-/** A form field of an attribute carries its key behind this. */
-export const ATTRIBUTE_PREFIX = "q-";
 
 export function readUnitAttributes(
   definitions: readonly Attribute[],
@@ -28,11 +31,11 @@ export function readUnitAttributes(
 ): Read<Attributes> {
   const { attributes, problems } = readAttributes(
     definitions,
-    (key) => first(typed, ATTRIBUTE_PREFIX + key),
+    (key) => first(typed, attributeField(key)),
     system,
     today,
   );
-  const named = Object.entries(problems).map(([key, words]) => [ATTRIBUTE_PREFIX + key, words]);
+  const named = Object.entries(problems).map(([key, words]) => [attributeField(key), words]);
   return { values: attributes, problems: Object.fromEntries(named) };
 }
 
@@ -143,3 +146,27 @@ export function readShutOffs(fields: Typed): Read<ShutOffFields[]> {
   });
   return { values, problems };
 }
+
+export type UnitContext = FormContext & Pick<HomeSnapshot, "levels" | "rooms" | "contacts">;
+
+/** Everything that is written down of a unit; without a kind of its own it stays what it was. */
+export const unitForm = ({ kind: before, system, today, ...home }: UnitContext) =>
+  ofReader((typed) => {
+    const kind = kindForm.safeParse({ kind: first(typed, "kind") }).data?.kind ?? before;
+    const plate = readPlate(typed, { kind, system, today });
+    const place = readPlace(typed, home);
+    const papers = readPapers(typed, home);
+    const offs = readShutOffs(typed);
+    return {
+      values: {
+        ...{ make: undefined, model: undefined, serial: undefined, refrigerant: undefined },
+        ...{ access: undefined, papers: undefined, note: undefined },
+        ...plate.values,
+        ...place.values,
+        ...papers.values,
+        kind,
+        shutOffs: offs.values,
+      },
+      problems: { ...plate.problems, ...place.problems, ...papers.problems, ...offs.problems },
+    };
+  });

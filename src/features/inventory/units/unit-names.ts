@@ -31,3 +31,6 @@ export function levelFor(kindId: string, levels: readonly Level[]): Level {
   if (!ground) throw new Error("levelFor: the home has no level");
   return ground;
 }
+
+/** The form field of an attribute. */
+export const attributeField = (key: string): string => `q-${key}`;

@@ -12,7 +12,7 @@ import { partKind } from "@/content/part-kinds";
 import { todayIn } from "@/lib/clock";
 import { airflowText } from "../air-systems/system-form";
 import { asksForCooling } from "../guided-add/set-up";
-import { ATTRIBUTE_PREFIX } from "./unit-form";
+import { attributeField } from "./unit-names";
 
 type Values = Record<string, string[]>;
 
@@ -25,7 +25,7 @@ const attributeFields = (
     definitions.map((attribute) => {
       const answer = attributes[attribute.key];
       return [
-        ATTRIBUTE_PREFIX + attribute.key,
+        attributeField(attribute.key),
         [answer === undefined ? "" : attributeText(attribute, answer, system)],
       ];
     }),

@@ -8,13 +8,13 @@ import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, readingWords } from "@/core/readings/reading-units";
 import { judgementOf } from "@/core/history/readings-taken";
+import { DayField } from "@/ui/day-field";
 import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
-import { Form, type Fields, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import { useFields } from "@/ui/form-fields";
 import { Needle } from "@/ui/needle";
 import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "./reading-form";
 import type { ReadingChoice } from "./readings-queries";
-
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
 /** What was measured or seen, judged while it is typed. */
 export function ReadingFormView({
@@ -25,7 +25,7 @@ export function ReadingFormView({
   system,
   fogLimit,
 }: {
-  action: Action;
+  action: FormAction;
   initial: FormView;
   places: readonly ReadingChoice[];
   today: string;
@@ -44,53 +44,42 @@ export function ReadingFormView({
       onChange={(event) => read((event.target as HTMLElement).closest("form"))}
     >
       <Form action={action} initial={initial} submit="Save the reading" stays={false}>
-        {(fields) => (
-          <>
-            <ReadingFieldsView {...{ fields, places, today, system }} />
-            <Judged {...{ typed, system, fogLimit }} />
-          </>
-        )}
+        <>
+          <ReadingFieldsView {...{ places, today, system }} />
+          <Judged {...{ typed, system, fogLimit }} />
+        </>
       </Form>
     </div>
   );
 }
 
+/** What is asked of one kind of reading at one place, and begins anew at another. */
+const MEASURED = ["value", "unit", "rated", "ratedMin", "ratedMax", "school", "mode", "word"];
+
 function ReadingFieldsView({
-  fields,
   places,
   today,
   system,
 }: {
-  fields: Fields;
   places: readonly ReadingChoice[];
   today: string;
   system: UnitSystem;
 }) {
-  const [place, setPlace] = useState(fields.value("place") ?? places[0]?.value ?? "");
+  const fields = useFields();
+  const anew = () => fields.forget(MEASURED);
+  const place = useTypedText("place", places[0]?.value);
   const kinds = places.find((each) => each.value === place)?.kinds ?? [];
-  const [chosen, setChosen] = useState(fields.value("kind") as ReadingKind | undefined);
-  const kind = chosen ?? kinds[0];
+  const chosen = useTypedText("kind");
+  const kind = kinds.find((each) => each === chosen) ?? kinds[0];
   return (
     <div className="flex max-w-2xl flex-col gap-5 pb-2">
-      <SelectField
-        label="Where"
-        name="place"
-        options={places}
-        value={place}
-        onChange={(event) => {
-          setPlace(event.target.value);
-          setChosen(undefined);
-        }}
-        error={fields.error("place")}
-      />
+      <SelectField label="Where" name="place" options={places} />
       <SelectField
         label="What was read"
         name="kind"
         options={kinds.map((each) => ({ value: each, label: READING_WORDS[each].name }))}
-        value={kind}
-        onChange={(event) => setChosen(event.target.value as ReadingKind)}
+        onChange={anew}
         hint={kind && READING_WORDS[kind].how}
-        error={fields.error("kind")}
       />
       {kind && READING_WORDS[kind].caution && (
         <p className="border-l-4 border-attention bg-wash px-4 py-2.5">
@@ -107,26 +96,17 @@ function ReadingFieldsView({
               value,
               label: SEEN_WORDS[value] ?? value,
             }))}
-            defaultValue={fields.value("word")}
-            error={fields.error("word")}
           />
         ) : (
           <Measured
             key={`${place} ${kind}`}
-            {...{ kind, fields, system }}
+            {...{ kind, system }}
             rated={places.find((each) => each.value === place)?.rated[kind] ?? []}
           />
         ))}
       <div className="grid gap-4 wide:grid-cols-2">
-        <TextField
-          label="When"
-          name="date"
-          type="date"
-          max={today}
-          defaultValue={fields.value("date")}
-          error={fields.error("date")}
-        />
-        <TextField label="A note" name="words" defaultValue={fields.value("words")} />
+        <DayField label="When" name="date" max={today} />
+        <TextField label="A note" name="words" />
       </div>
     </div>
   );
@@ -134,48 +114,45 @@ function ReadingFieldsView({
 
 function Measured({
   kind,
-  fields,
   system,
   rated: before,
 }: {
   /** What stood beside the last one there. */
   rated: readonly string[];
   kind: ReadingKind;
-  fields: Fields;
   system: UnitSystem;
 }) {
   const units = unitsFor(kind, system);
   const rated = ratedOf(kind);
   const words = READING_WORDS[kind].rated ?? "Rated";
-  const own = (name: string, usual?: string) => ({
-    name,
-    inputMode: "decimal" as const,
-    defaultValue: fields.value(name) ?? usual,
-    error: fields.error(name),
-  });
   return (
     <>
       <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] items-start gap-4">
-        <TextField label="Read" {...own("value")} />
+        <TextField label="Read" name="value" inputMode="decimal" />
         {units.length > 1 ? (
-          <SelectField
-            label="in"
-            name="unit"
-            options={units}
-            defaultValue={fields.value("unit")}
-            error={fields.error("unit")}
-          />
+          <SelectField label="in" name="unit" options={units} />
         ) : (
           <p className="mt-9">{units[0]?.label}</p>
         )}
       </div>
       {rated === "value" && (
-        <TextField label={words} className="max-w-40" {...own("rated", before[0])} />
+        <TextField
+          label={words}
+          className="max-w-40"
+          name="rated"
+          inputMode="decimal"
+          defaultValue={before[0]}
+        />
       )}
       {rated === "band" && (
         <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] gap-4">
-          <TextField label={`${words.split(",")[0]}, from`} {...own("ratedMin", before[0])} />
-          <TextField label="to" {...own("ratedMax", before[1])} />
+          <TextField
+            label={`${words.split(",")[0]}, from`}
+            name="ratedMin"
+            inputMode="decimal"
+            defaultValue={before[0]}
+          />
+          <TextField label="to" name="ratedMax" inputMode="decimal" defaultValue={before[1]} />
         </div>
       )}
       {kind === "capacitor-uf" && (
@@ -187,7 +164,6 @@ function Measured({
               { value: "label", label: "6 %, as most labels say" },
               { value: "general", label: "10 %" },
             ]}
-            defaultValue={fields.value("school")}
           />
           <div>
             <CheckField name="flags" value="bulged" label="Its top bulges" />
@@ -203,7 +179,6 @@ function Measured({
             { value: "open", label: "off the valve" },
             { value: "loaded", label: "on the valve, under load" },
           ]}
-          defaultValue={fields.value("mode")}
         />
       )}
       {kind === "closed-registers" && (

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/presentation/run-words";
 import type { NotPossible } from "@/core/runs/run-event";
 import { Button } from "@/ui/button";
-import { TextArea, TextField } from "@/ui/field";
+import { DayField } from "@/ui/day-field";
+import { TextArea } from "@/ui/field";
 import { SwatchChoice } from "@/ui/swatch-choice";
 import { RunDialog } from "./later-parts";
 
@@ -66,10 +67,9 @@ export function NotPossibleDialog({
           rows={2}
           maxLength={300}
         />
-        <TextField
+        <DayField
           label="Try again on"
           name="until"
-          type="date"
           min={today}
           defaultValue={tryAgain}
           error={errors.until}

@@ -1,20 +1,18 @@
 "use server";
 
 import { randomUUID } from "node:crypto";
-import { z } from "zod";
 import type { Attributes } from "@/core/inventory/attribute";
 import { isRoofWork } from "@/core/inventory/reach";
-import type { PlainDate } from "@/core/quantities/plain-date";
 import type { PlaceAsk } from "@/core/runs/procedure";
-import { NOT_POSSIBLE, type RunEvent } from "@/core/runs/run-event";
-import { invalid, isDay, readDay, refused, singles, type FormState } from "@/lib/forms";
-import { notPossibleWords } from "@/presentation/run-words";
+import type { RunEvent } from "@/core/runs/run-event";
+import { invalid, refused, singles, type FormState } from "@/lib/forms";
 import { formCommand, keeping } from "@/server/commands/form-command";
 import { reread, type OpenHome } from "@/server/commands/home-command";
 import { record } from "@/server/commands/records";
 import { recordInRun } from "@/server/commands/run-record";
 import { beginRun, keepAttributes } from "@/server/commands/runs";
 import { runsBefore } from "@/server/snapshots/read-runs";
+import { deferralForm } from "../prepare/deferral-form";
 import { prepareIn } from "../prepare/prepare-queries";
 
 const NOT_OPEN = "That way is not open today.";
@@ -100,23 +98,6 @@ const attributesOf = (
   Object.fromEntries(
     asks.flatMap((ask) => (ask.of === where ? [[ask.key, attributes[ask.key]!] as const] : [])),
   );
-
-const deferralForm = (today: PlainDate) =>
-  z
-    .object({
-      reason: z.enum(NOT_POSSIBLE, { error: "Choose what comes nearest." }),
-      words: z.string().max(300, "Shorter, please: up to 300 letters.").default(""),
-      until: z.string().transform((text, context): PlainDate => {
-        const day = readDay(text);
-        if (isDay(day) && day >= today) return day;
-        context.addIssue({ code: "custom", message: "Give today or a later day." });
-        return z.NEVER;
-      }),
-    })
-    .transform(({ words, ...rest }) => ({
-      ...rest,
-      words: words || notPossibleWords(rest.reason),
-    }));
 
 /**
  * That a job is not possible now. Where it was begun and something is open, it is not simply

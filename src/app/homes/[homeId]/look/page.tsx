@@ -43,7 +43,7 @@ export default async function LookPage({
           })}
           today={choices.today}
           slots={choices.slots}
-          dropUnit={choices.dropUnit}
+          system={choices.system}
         />
       )}
     </div>

@@ -40,6 +40,7 @@ export default async function EditPart({
           action={changePart.bind(null, homeId, partId)}
           initial={emptyForm(partPage.fields)}
           rooms={partPage.snapshot.rooms}
+          system={partPage.snapshot.home.unitSystem}
           usual={[]}
           today={partPage.today}
           fixedKind={partPage.part.kind}

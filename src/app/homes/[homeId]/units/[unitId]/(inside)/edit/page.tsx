@@ -14,14 +14,15 @@ export default async function EditUnit({
   const { homeId, unitId } = await params;
   const page = await unitPageOf(homeId, unitId);
   if (!page) notFound();
-  const { snapshot: book, unit, today } = page;
+  const { snapshot, unit, today } = page;
+  const { home, levels, rooms, contacts } = snapshot;
   return (
     <div className="mx-auto max-w-5xl">
       <h1 className="mb-6 text-[1.75rem]">{unit.name}</h1>
       <UnitFormView
         action={changeUnit.bind(null, homeId, unitId)}
         initial={emptyForm(unitFieldsOf(page))}
-        home={{ levels: book.levels, rooms: book.rooms, contacts: book.contacts, today }}
+        home={{ levels, rooms, contacts, system: home.unitSystem, today }}
       />
       <RemoveButton
         target={{ kind: "unit", homeId, id: unitId }}

@@ -20,6 +20,7 @@ export default async function NewPart({
         action={createPart.bind(null, homeId, unitId)}
         initial={emptyForm()}
         rooms={page.snapshot.rooms}
+        system={page.snapshot.home.unitSystem}
         usual={usualPartsOf(page)}
         today={page.today}
       />

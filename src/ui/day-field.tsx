@@ -1,0 +1,132 @@
+"use client";
+
+import { CalendarDays } from "lucide-react";
+import dynamic from "next/dynamic";
+import { Popover } from "radix-ui";
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useState,
+  useLayoutEffect,
+  type ReactNode,
+} from "react";
+import { isoOf, readDayText, shownDay, TYPED_AS, type DayOrder } from "./day-text";
+import { TextField } from "./field";
+import { useFormAround } from "./form-fields";
+
+const DayCalendar = dynamic(() => import("./day-calendar"), { ssr: false });
+
+const DayOrderContext = createContext<DayOrder>("day-first");
+
+/** Says in which order the home around writes its days. */
+export function DayOrderProvider({ order, children }: { order: DayOrder; children: ReactNode }) {
+  return <DayOrderContext value={order}>{children}</DayOrderContext>;
+}
+
+/**
+ * A day, typed in the home’s own order or picked from a calendar. The form holds it as year, month
+ * and day; so does the page before its script runs, which is understood as well.
+ */
+export function DayField({
+  label,
+  name,
+  id = name,
+  hint,
+  min,
+  max,
+  defaultValue,
+  error,
+}: {
+  label: string;
+  name: string;
+  id?: string;
+  hint?: ReactNode;
+  /** The first and last day that make sense, `YYYY-MM-DD`. */
+  min?: string | undefined;
+  max?: string | undefined;
+  defaultValue?: string | undefined;
+  error?: string | undefined;
+}) {
+  const order = useContext(DayOrderContext);
+  const form = useFormAround();
+  const first = form?.value(name) ?? defaultValue;
+  const [input, setInput] = useState<HTMLInputElement | null>(null);
+  const [open, setOpen] = useState<{ chosen: Date | null } | null>(null);
+
+  // The browser's field: the page comes with year, month and day, which its server understands.
+  useLayoutEffect(() => {
+    if (input) show(input, order);
+  }, [input, order]);
+
+  // The browser's form: what is gathered from it is the day, however it was typed.
+  useEffect(() => {
+    const owner = input?.form;
+    const gather = ({ formData }: FormDataEvent) => {
+      const typed = formData.get(name);
+      if (typeof typed === "string") formData.set(name, isoOf(typed, order));
+    };
+    owner?.addEventListener("formdata", gather);
+    return () => owner?.removeEventListener("formdata", gather);
+  }, [input, name, order]);
+
+  return (
+    <div className="relative max-w-56">
+      <TextField
+        ref={setInput}
+        label={label}
+        name={name}
+        id={id}
+        hint={hint}
+        error={error}
+        defaultValue={first}
+        onBlur={(event) => show(event.target, order)}
+        placeholder={TYPED_AS[order]}
+        data-day=""
+        className="figures pr-12"
+      />
+      <Popover.Root
+        open={open !== null}
+        onOpenChange={(opens) =>
+          setOpen(opens ? { chosen: readDayText(input?.value ?? "", order) } : null)
+        }
+      >
+        <Popover.Trigger
+          type="button"
+          aria-label={`${label}: pick a day`}
+          className="absolute top-7 right-0 flex size-11 items-center justify-center text-second hover:text-ink"
+        >
+          <CalendarDays size={20} aria-hidden="true" />
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="end"
+            collisionPadding={12}
+            className="z-50 border-2 border-ink bg-ground p-3 shadow-lg"
+          >
+            <DayCalendar
+              chosen={open?.chosen ?? null}
+              min={min ? readDayText(min, order) : null}
+              max={max ? readDayText(max, order) : null}
+              weekStartsOn={order === "month-first" ? 0 : 1}
+              onPick={(iso) => {
+                if (input) typeInto(input, shownDay(iso, order));
+                setOpen(null);
+              }}
+            />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </div>
+  );
+}
+
+/** Writes into a field as the keyboard would, so that all who listen hear of it. */
+function typeInto(input: HTMLInputElement, text: string): void {
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(input, text);
+  input.dispatchEvent(new Event("input", { bubbles: true }));
+}
+
+const show = (input: HTMLInputElement, order: DayOrder): void => {
+  input.value = shownDay(input.value, order);
+};
