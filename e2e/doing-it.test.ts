@@ -413,8 +413,8 @@ describe("two devices on one run", () => {
     await second.airAgain();
     await second.finish();
     await desk.open(`${app.url}${HOME}/parts/kiln-filter`);
-    const history = await second.text("section[aria-labelledby=history] ol");
-    expect(history.match(/Sat 14 Mar\nNew filter fitted/g)).toHaveLength(1);
+    const history = await second.text("section[aria-labelledby=history] tbody");
+    expect(history.match(/Sat 14 Mar\sNew filter fitted/g)).toHaveLength(1);
     expect(history.match(/Looked at: loaded/g)?.length).toBeGreaterThan(0);
   });
 });

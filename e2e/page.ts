@@ -66,6 +66,15 @@ export function pageOf(driver: WebDriver) {
     await element.sendKeys(Key.chord(Key.CONTROL, "a"), Key.DELETE, text);
   };
   /** Dates can't be typed the same way in every locale: the value is set as a picker would. */
+  /** Waits until what is there says it. */
+  const says = (css: string, words: RegExp) =>
+    driver.wait(async () => {
+      try {
+        return words.test(await driver.findElement(By.css(css)).getText());
+      } catch {
+        return false;
+      }
+    }, 15_000);
   const setDate = async (label: string, date: string) =>
     driver.executeScript(
       "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set; set.call(arguments[0], arguments[1]); arguments[0].dispatchEvent(new Event('input', { bubbles: true }))",
@@ -140,7 +149,7 @@ export function pageOf(driver: WebDriver) {
       .filter((entry) => entry.level.value >= 1000)
       .map((entry) => entry.message);
   return {
-    find, seen, press, follow, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
+    find, seen, says, press, follow, field, type, setDate, choose, tick, problemAt, heading, keys, axe, scrollsSideways, consoleErrors,
     open: async (url: string) => {
       await driver.get(url);
       await awake();

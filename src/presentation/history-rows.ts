@@ -15,6 +15,7 @@ import { MEDIA } from "@/core/filters/media";
 /** An entry of the record as a line: what happened, where, and what is known besides. */
 export type HistoryLine = {
   id: string;
+  date: PlainDate;
   when: string;
   what: string;
   details: string[];
@@ -102,6 +103,7 @@ export function historyLines(
     ];
     return {
       id: event.id,
+      date: event.date,
       when: dateWords(event.date, today),
       what: where ? `${where}: ${what.charAt(0).toLowerCase()}${what.slice(1)}` : what,
       details: details.filter((each) => each !== undefined),

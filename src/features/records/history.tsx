@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import type { HistoryLine } from "@/presentation/history-rows";
-import { WithdrawButton } from "./withdraw-button";
+import { HistoryList } from "./history-list";
 
 type Lines = {
   homeId: string;
@@ -66,11 +66,7 @@ function History({ homeId, lines, total, empty, add }: Lines & { empty: string; 
         {add}
       </div>
       {lines.length === 0 && <p className="mt-2 text-second">{empty}</p>}
-      <ol className="mt-2">
-        {lines.map((line) => (
-          <HistoryRow key={line.id} {...{ homeId, line }} />
-        ))}
-      </ol>
+      <HistoryList homeId={homeId} lines={lines} />
       {total > lines.length && (
         <Link
           href="?record=all"
@@ -81,28 +77,5 @@ function History({ homeId, lines, total, empty, add }: Lines & { empty: string; 
         </Link>
       )}
     </section>
-  );
-}
-
-function HistoryRow({ homeId, line }: { homeId: string; line: HistoryLine }) {
-  const { id, when, what, details, isChange } = line;
-  return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t border-rule wide:grid-cols-[8.5rem_minmax(0,1fr)_auto]">
-      <span className="figures text-second max-wide:col-span-2 max-wide:pt-1.5">{when}</span>
-      <span>
-        <span className={isChange ? "font-semibold" : ""}>{what}</span>
-        {details.length > 0 && <span className="text-second">, {details.join(", ")}</span>}
-      </span>
-      <span className="flex">
-        <Link
-          href={`/homes/${homeId}/entries/${id}`}
-          aria-label={`Correct: ${what}, ${when}`}
-          className="flex min-h-11 items-center px-2 text-link"
-        >
-          Correct
-        </Link>
-        <WithdrawButton homeId={homeId} eventId={id} words={`${what}, ${when}`} />
-      </span>
-    </li>
   );
 }

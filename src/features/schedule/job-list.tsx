@@ -1,9 +1,10 @@
-import Link from "next/link";
-import { Gauge } from "@/ui/gauge";
-import type { JobRow } from "./job-rows";
+"use client";
 
-const ROW =
-  "grid grid-cols-[1.75rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-rule py-2.5";
+import Link from "next/link";
+import { useMemo } from "react";
+import { Gauge } from "@/ui/gauge";
+import { Listing, type Column } from "@/ui/listing";
+import type { JobRow } from "./job-rows";
 
 const ACT = "inline-flex min-h-8 items-center text-link underline underline-offset-4";
 
@@ -11,52 +12,90 @@ const ACT = "inline-flex min-h-8 items-center text-link underline underline-offs
 export function JobList({
   homeId,
   rows,
+  label,
+  name = "jobs",
   placed = false,
 }: {
   homeId: string;
   rows: readonly JobRow[];
+  label: string;
+  /** For its part of the address, where a page has several lists of jobs. */
+  name?: string;
   placed?: boolean;
 }) {
+  const columns = useMemo(() => columnsOf(homeId, placed), [homeId, placed]);
   return (
-    <ul>
-      {rows.map((row) => (
-        <li key={row.id} className={ROW}>
-          {row.fill === null ? (
-            <span />
-          ) : (
-            <Gauge
-              fill={row.fill}
-              label={`${Math.round(100 * row.fill)} % of its time`}
-              height={32}
-            />
-          )}
-          <JobWords homeId={homeId} row={row} placed={placed} />
-          <JobEnd homeId={homeId} row={row} />
-        </li>
-      ))}
-    </ul>
+    <Listing
+      {...{ label, name, rows, columns }}
+      words={({ name: job, where, how, last, effort }) => [job, where, how, last, effort].join(" ")}
+      cardClass="grid-cols-[1.75rem_minmax(0,1fr)_auto] gap-x-3"
+    />
   );
 }
 
-function JobWords({ homeId, row, placed }: { homeId: string; row: JobRow; placed: boolean }) {
-  return (
-    <div>
-      <p>
-        {placed && row.where !== "" ? (
-          <>
-            <Link
-              href={`/homes/${homeId}/${row.path}`}
-              className="font-semibold no-underline hover:underline"
-            >
-              {row.where}
-            </Link>
-            : {row.name.charAt(0).toLowerCase() + row.name.slice(1)}
-          </>
-        ) : (
-          <span className="font-semibold">{row.name}</span>
-        )}
-      </p>
-      <p className="text-[0.9375rem] text-second">
+const columnsOf = (homeId: string, placed: boolean): Column<JobRow>[] => [
+  {
+    id: "used",
+    heading: "Time used",
+    isHeadingSaid: false,
+    className: "wide:w-10 wide:align-top max-wide:row-span-3",
+    cell: ({ fill }) =>
+      fill !== null && (
+        <Gauge fill={fill} label={`${Math.round(100 * fill)} % of its time`} height={32} />
+      ),
+  },
+  {
+    id: "job",
+    heading: "Job",
+    sortsBy: ({ name }) => name,
+    cell: (row) => (
+      <>
+        <span className="font-semibold">{row.name}</span>
+        {row.deferral !== "" && <span className="block text-second">{row.deferral}</span>}
+      </>
+    ),
+  },
+  ...(placed
+    ? [
+        {
+          id: "machine",
+          heading: "At",
+          className: "max-wide:col-start-2",
+          sortsBy: ({ where }: JobRow) => where,
+          cell: (row: JobRow) =>
+            row.where !== "" && (
+              <Link href={`/homes/${homeId}/${row.path}`} className="no-underline hover:underline">
+                {row.where}
+              </Link>
+            ),
+        },
+      ]
+    : []),
+  {
+    id: "due",
+    heading: "Due",
+    className:
+      "figures wide:w-40 max-wide:col-start-3 max-wide:row-span-2 max-wide:row-start-1 max-wide:max-w-36 max-wide:text-right",
+    sortsBy: ({ dueOn }) => dueOn,
+    cell: (row) => (
+      <>
+        <span
+          data-state={row.state}
+          className="block font-semibold data-[state=past]:text-attention-text"
+        >
+          {row.due}
+        </span>
+        <span className="block text-[0.9375rem] text-second">{row.window}</span>
+      </>
+    ),
+  },
+  {
+    id: "round",
+    heading: "Comes round",
+    className: "text-[0.9375rem] text-second max-wide:col-span-2 max-wide:col-start-2",
+    sortsBy: ({ how }) => how,
+    cell: (row) => (
+      <>
         <Link
           href={`/homes/${homeId}/jobs/${row.id}`}
           aria-label={`${row.how}: change how ${row.name.toLowerCase()} comes round`}
@@ -65,35 +104,37 @@ function JobWords({ homeId, row, placed }: { homeId: string; row: JobRow; placed
           {row.how}
         </Link>
         {row.isChanged && !row.isOff && " (changed)"}
-        {row.state !== "none" && `; ${row.last}`}
-        {`; ${row.effort}`}
-        {row.deferral !== "" && `; ${row.deferral}`}
-      </p>
-    </div>
-  );
-}
-
-/** When, and the way to say it is done. */
-function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
-  return (
-    <div className="figures text-right">
-      {row.due !== "" && (
-        <p data-state={row.state} className="font-semibold data-[state=past]:text-attention-text">
-          {row.due}
-        </p>
-      )}
-      <p className="text-[0.9375rem] text-second">{row.window}</p>
-      <span className="flex flex-wrap justify-end gap-x-4">
-        {row.isLed && !row.isOff && (
-          <Link
-            href={`/homes/${homeId}/jobs/${row.id}/start`}
-            aria-label={`Do it step by step: ${row.name}`}
-            className={ACT}
-          >
-            Do it
-          </Link>
+        {row.state !== "none" && (
+          <span className="max-wide:before:content-[';_'] wide:block">{row.last}</span>
         )}
-        {!row.isOff && (
+      </>
+    ),
+  },
+  {
+    id: "minutes",
+    heading: "Minutes",
+    className:
+      "figures text-[0.9375rem] text-second wide:w-36 max-wide:col-span-2 max-wide:col-start-2",
+    sortsBy: ({ minutes }) => minutes,
+    cell: ({ effort }) => effort,
+  },
+  {
+    id: "deeds",
+    heading: "To do",
+    isHeadingSaid: false,
+    className: "max-wide:col-span-2 max-wide:col-start-2 wide:w-52",
+    cell: (row) =>
+      !row.isOff && (
+        <span className="flex flex-wrap gap-x-4 wide:justify-end">
+          {row.isLed && (
+            <Link
+              href={`/homes/${homeId}/jobs/${row.id}/start`}
+              aria-label={`Do it step by step: ${row.name}`}
+              className={ACT}
+            >
+              Do it
+            </Link>
+          )}
           <Link
             href={`/homes/${homeId}/${row.doneAt}`}
             aria-label={`Note it done: ${row.name}`}
@@ -101,11 +142,10 @@ function JobEnd({ homeId, row }: { homeId: string; row: JobRow }) {
           >
             Note it done
           </Link>
-        )}
-      </span>
-    </div>
-  );
-}
+        </span>
+      ),
+  },
+];
 
 /** The jobs of one part or unit under a heading. */
 export function JobSection({
@@ -131,7 +171,7 @@ export function JobSection({
       {rows.length === 0 ? (
         <p className="mt-3 text-second">None by default. A manual may ask for one: add it.</p>
       ) : (
-        <JobList homeId={homeId} rows={rows} />
+        <JobList homeId={homeId} rows={rows} label={title} />
       )}
     </section>
   );

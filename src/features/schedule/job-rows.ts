@@ -22,11 +22,14 @@ export type JobRow = {
   path: string;
   state: DueState;
   due: string;
+  /** The day itself, to sort by; null where nothing calls for it. */
+  dueOn: PlainDate | null;
   window: string;
   how: string;
   last: string;
   /** Of whoever does it: minutes, and who that is. */
   effort: string;
+  minutes: number;
   fill: number | null;
   isOff: boolean;
   isChanged: boolean;
@@ -68,9 +71,11 @@ export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: Plai
     path: pathOfTask(task),
     state: jobStatus.state,
     due: dueWords(jobStatus, today),
+    dueOn: jobStatus.due,
     window: windowWords(jobStatus, today),
     how: task.isOff ? "switched off" : triggerWords(task.trigger),
     last: lastWords(jobStatus, today),
+    minutes: task.handsOn,
     effort: task.who === "owner" ? minutes : `${minutes}, ${QUALIFICATION_WORDS[task.who].name}`,
     fill: jobFill(jobStatus, today),
     isOff: task.isOff,

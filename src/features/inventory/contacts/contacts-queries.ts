@@ -3,7 +3,12 @@ import type { Contact } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
-export type ContactRow = { contact: Contact; units: { id: string; name: string }[] };
+export type ContactRow = {
+  id: string;
+  contact: Contact;
+  /** The machines they service, by name. */
+  services: string;
+};
 
 export async function contactsOf(
   homeId: string,
@@ -11,8 +16,12 @@ export async function contactsOf(
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
   const rows = snapshot.contacts.map((contact) => ({
+    id: contact.id,
     contact,
-    units: snapshot.units.filter((unit) => unit.contactId === contact.id),
+    services: snapshot.units
+      .filter((unit) => unit.contactId === contact.id)
+      .map((unit) => unit.name)
+      .join(", "),
   }));
   return { snapshot, rows };
 }

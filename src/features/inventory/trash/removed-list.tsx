@@ -1,7 +1,9 @@
 "use client";
 
 import type { Removed } from "@/server/snapshots/beside";
+import { useMemo } from "react";
 import { Button } from "@/ui/button";
+import { Listing, type Column } from "@/ui/listing";
 import { bringBack } from "./removed-actions";
 
 const KIND_WORDS = {
@@ -17,20 +19,42 @@ const KIND_WORDS = {
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {
+  const columns = useMemo(() => columnsOf(homeId), [homeId]);
   if (list.length === 0) return <p className="text-second">Nothing has been removed.</p>;
   return (
-    <ul>
-      {list.map((removed) => (
-        <li key={removed.id} className="flex items-center gap-4 border-t border-rule py-2">
-          <span className="grow">
-            <strong>{removed.name}</strong>
-            <span className="text-second">, {KIND_WORDS[removed.kind]}</span>
-          </span>
-          <Button onClick={() => void bringBack({ kind: removed.kind, homeId, id: removed.id })}>
-            Bring back
-          </Button>
-        </li>
-      ))}
-    </ul>
+    <Listing
+      label="Removed things"
+      name="removed"
+      rows={list}
+      columns={columns}
+      words={({ name, kind }) => `${name} ${KIND_WORDS[kind]}`}
+      cardClass="grid-cols-[minmax(0,1fr)_auto] gap-x-4"
+    />
   );
 }
+
+const columnsOf = (homeId: string): Column<Removed>[] => [
+  {
+    id: "name",
+    heading: "What",
+    sortsBy: ({ name }) => name,
+    cell: ({ name }) => <strong>{name}</strong>,
+  },
+  {
+    id: "kind",
+    heading: "A kind of",
+    className: "text-second max-wide:col-start-1",
+    sortsBy: ({ kind }) => KIND_WORDS[kind],
+    cell: ({ kind }) => KIND_WORDS[kind],
+  },
+  {
+    id: "deeds",
+    heading: "To do",
+    isHeadingSaid: false,
+    className:
+      "wide:w-36 wide:text-right max-wide:col-start-2 max-wide:row-span-2 max-wide:row-start-1",
+    cell: ({ kind, id }) => (
+      <Button onClick={() => void bringBack({ kind, homeId, id })}>Bring back</Button>
+    ),
+  },
+];

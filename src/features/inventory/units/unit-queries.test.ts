@@ -25,8 +25,8 @@ describe("a unit's sheet", () => {
       "cellar-filter",
     ]);
     expect(sheet.parts).toHaveLength(13);
-    const trap = sheet.parts.find(({ part }) => part.kind === "condensate-trap")!;
-    expect([trap.lastDone, trap.next?.state]).toEqual(["2025-06-13", "past"]);
+    const trap = sheet.parts.find(({ name }) => name === "Condensate trap")!;
+    expect([trap.lastDone, trap.state]).toEqual(["2025-06-13", "past"]);
     expect(sheet.history.lines).toHaveLength(12);
     expect(sheet.history.total).toBeGreaterThan(80);
     // Each line of a unit says at which part it was.

@@ -4,7 +4,11 @@ import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { renewalOf } from "@/content/procedures/library";
 import { reasonWords, filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
+import { partKind } from "@/content/part-kinds";
+import { agoWords } from "@/core/quantities/words";
+import type { DueState } from "@/core/scheduling/due";
+import { bySoonestDue } from "@/core/scheduling/schedule";
+import { dueWords, jobFill } from "@/presentation/schedule-words";
 import { driversOf } from "@/core/filters/slot-wear";
 import type {
   AirSystem,
@@ -40,10 +44,16 @@ function shown(
 
 /** A part that is no filter slot, and when it was last seen to. */
 export type PartRow = {
-  part: Part;
+  id: string;
+  name: string;
+  /** When it was last seen to, or else what it wants. */
+  says: string;
   lastDone: PlainDate | null;
-  /** The soonest of its jobs that has a day. */
-  next: JobStatus | null;
+  /** Of the soonest of its jobs that has a day; empty and null where none has. */
+  due: string;
+  dueOn: PlainDate | null;
+  state: DueState;
+  fill: number | null;
 };
 
 export type UnitSheet = {
@@ -97,15 +107,26 @@ export async function unitSheetOf(
       .map((filterStatus) => summaryOf(homeStatus(snapshot, today), filterStatus))
       .sort(bySoonestSummary),
     retiredSlots: snapshot.retiredSlots.filter((slot) => slot.unitId === unit.id),
-    parts: parts.map((part) => ({
-      part,
-      lastDone: lastDone(snapshot, part.id, today),
-      next:
-        scheduleNow(snapshot, today)
-          .filter(({ task, due }) => task.partId === part.id && due !== null)
-          .sort(bySoonestDue)[0] ?? null,
-    })),
+    parts: parts.map((part) => partRow(snapshot, part, today)),
     history: shown(snapshot, snapshot.history.ofUnit(unit.id), today, all, true),
+  };
+}
+
+function partRow(snapshot: HomeSnapshot, part: Part, today: PlainDate): PartRow {
+  const { care, done } = partKind(part.kind);
+  const last = lastDone(snapshot, part.id, today);
+  const next = scheduleNow(snapshot, today)
+    .filter(({ task, due }) => task.partId === part.id && due !== null)
+    .sort(bySoonestDue)[0];
+  return {
+    id: part.id,
+    name: part.name,
+    says: last ? `${done.toLowerCase()} ${agoWords(last, today)}` : care,
+    lastDone: last,
+    due: next ? dueWords(next, today) : "",
+    dueOn: next?.due ?? null,
+    state: next?.state ?? "none",
+    fill: next ? jobFill(next, today) : null,
   };
 }
 

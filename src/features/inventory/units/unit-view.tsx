@@ -1,12 +1,11 @@
 import Link from "next/link";
+import { PartList } from "../parts/part-list";
 import type { ReactNode } from "react";
-import { partKind } from "@/content/part-kinds";
 import { slotTitle } from "@/presentation/slot-words";
 import { movesAir, unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
-import { agoWords, dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
-import { dueWords, jobFill } from "@/presentation/schedule-words";
+import { dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
 import { alarmLife, warrantyOf } from "@/core/inventory/alarms";
 import type { HomeEnds } from "@/core/runs/home-ends";
 import { attributeWords } from "@/core/inventory/attribute";
@@ -16,7 +15,7 @@ import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";
-import type { PartRow, UnitSheet } from "./unit-queries";
+import type { UnitSheet } from "./unit-queries";
 import { Facts } from "./facts";
 import { ShutOffOnPage } from "./shut-off";
 
@@ -171,11 +170,7 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
           </li>
         ))}
       </ul>
-      <ul className="grid gap-x-8 wide:grid-cols-2">
-        {parts.map((row) => (
-          <PlainPart key={row.part.id} {...{ sheet, row }} />
-        ))}
-      </ul>
+      <PartList homeId={book.home.id} rows={parts} />
     </section>
   );
 }
@@ -197,38 +192,6 @@ function SlotRow({ sheet, status }: { sheet: UnitSheet; status: FilterSummary })
           <span className="block text-second">{why}</span>
         </span>
         <span className="figures max-w-32 text-right font-semibold">{words}</span>
-      </Link>
-    </li>
-  );
-}
-
-function PlainPart({ sheet, row: { part, lastDone, next } }: { sheet: UnitSheet; row: PartRow }) {
-  const { care, done } = partKind(part.kind);
-  const { today } = sheet;
-  const fill = next && jobFill(next, today);
-  return (
-    <li className="border-b border-rule">
-      <Link
-        href={`/homes/${sheet.snapshot.home.id}/parts/${part.id}`}
-        className="group grid min-h-14 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-3 py-2 no-underline"
-      >
-        {fill === null ? (
-          <span />
-        ) : (
-          <Gauge fill={fill} label={`${Math.round(100 * fill)} % of its time`} height={30} />
-        )}
-        <span>
-          <span className="block font-semibold group-hover:underline">{part.name}</span>
-          <span className="block text-[0.9375rem] leading-snug text-second">
-            {lastDone ? `${done.toLowerCase()} ${agoWords(lastDone, today)}` : care}
-          </span>
-        </span>
-        <span
-          data-state={next?.state}
-          className="figures max-w-28 text-right text-[0.9375rem] data-[state=past]:text-attention-text"
-        >
-          {next && dueWords(next, today)}
-        </span>
       </Link>
     </li>
   );

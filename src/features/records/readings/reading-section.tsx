@@ -1,7 +1,8 @@
 import Link from "next/link";
-import { Needle, type Verdict } from "@/ui/needle";
+import { Needle } from "@/ui/needle";
 import type { ReadingSeries } from "./readings-queries";
 import { ReadingChart } from "./reading-chart";
+import { ReadingList } from "./reading-list";
 
 /** What was read at a place over the years: verdicts, where it is going, its limits. */
 export function ReadingSection({
@@ -39,7 +40,7 @@ export function ReadingSection({
 const LEAST_POINTS = 2;
 
 function Series({ series }: { series: ReadingSeries }) {
-  const { name, verdict, advice, rows, points, limits, trend } = series;
+  const { kind, name, verdict, advice, rows, points, limits, trend } = series;
   const last = rows.at(-1)!;
   return (
     <article className="border-b border-rule py-3">
@@ -68,22 +69,7 @@ function Series({ series }: { series: ReadingSeries }) {
         <summary className="inline-flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
           {rows.length === 1 ? "As a table" : `All ${rows.length} as a table`}
         </summary>
-        <table className="figures w-full max-w-md text-left">
-          <tbody>
-            {rows.toReversed().map((row) => (
-              <tr key={row.id} className="border-t border-rule">
-                <td className="py-1.5 pr-4">{row.when}</td>
-                <td className="pr-4 font-semibold">{row.words}</td>
-                <td>
-                  <span className="flex items-center gap-2">
-                    <Needle verdict={row.verdict as Verdict} size={20} />
-                    {row.verdict}
-                  </span>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <ReadingList label={`${name}, each reading`} name={kind} rows={rows.toReversed()} />
       </details>
     </article>
   );

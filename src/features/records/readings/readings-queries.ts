@@ -24,7 +24,15 @@ export type ReadingSeries = {
   verdict: JudgedReading["judgement"]["verdict"];
   /** What to do about it, once it has to be acted on. */
   advice: string | null;
-  rows: { id: string; date: PlainDate; when: string; words: string; verdict: string }[];
+  rows: {
+    id: string;
+    date: PlainDate;
+    when: string;
+    /** As kept, to sort by; null for what was seen. */
+    value: number | null;
+    words: string;
+    verdict: string;
+  }[];
   points: { x: number; y: number }[];
   limits: { low: number | null; high: number | null };
   trend: ReadingTrend | null;
@@ -77,6 +85,7 @@ function seriesOf(
       id: event.id,
       date: event.date,
       when: dateWords(event.date, today),
+      value: typeof taken.value === "number" ? taken.value : null,
       words: readWords(taken, unitSystem),
       verdict: judgement.verdict,
     })),

@@ -4,7 +4,6 @@ import { ContactForm } from "@/features/inventory/contacts/contact-form";
 import { ContactList } from "@/features/inventory/contacts/contact-list";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
 import { contactsOf, fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
-import { RemoveLink } from "@/features/inventory/trash/remove-link";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Contacts" };
@@ -22,11 +21,7 @@ export default async function ContactsPage({
     <>
       <h1 className="mb-4 text-[1.75rem]">Contacts</h1>
       <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_22rem]">
-        <ContactList
-          homeId={homeId}
-          rows={page.rows}
-          remove={({ kind, id, name }) => <RemoveLink target={{ kind, homeId, id }} name={name} />}
-        />
+        <ContactList homeId={homeId} rows={page.rows} />
         <section className="border-t-[3px] border-ink pt-3">
           <h2 className="mb-3 text-xl">{changed ? "Change them" : "Add somebody"}</h2>
           <ContactForm

@@ -34,14 +34,20 @@ export default async function JobsPage({
         <h2 id="coming" className="border-b-[3px] border-ink pb-1 text-xl">
           At its machines, the soonest first
         </h2>
-        <JobList homeId={homeId} rows={page.coming} placed />
+        <JobList homeId={homeId} rows={page.coming} label="Jobs at its machines" placed />
       </section>
       {page.waiting.length > 0 && (
         <section aria-labelledby="waiting">
           <h2 id="waiting" className="border-b-[3px] border-ink pb-1 text-xl">
             Only when something calls for them
           </h2>
-          <JobList homeId={homeId} rows={page.waiting} placed />
+          <JobList
+            homeId={homeId}
+            rows={page.waiting}
+            label="Jobs that something calls for"
+            name="waiting"
+            placed
+          />
         </section>
       )}
     </div>

@@ -33,7 +33,7 @@ export default async function SetUpDone({
       ))}
       <div className="mt-4 border-t-[3px] border-ink">
         {rows.length > 0 ? (
-          <JobList homeId={homeId} rows={rows} placed />
+          <JobList homeId={homeId} rows={rows} label="What is due first" placed />
         ) : (
           <p className="pt-3">Nothing comes round at it yet.</p>
         )}
