@@ -34,13 +34,19 @@ export function formOf(fields: Record<string, string | string[]>): FormData {
   return form;
 }
 
-/** Where an action leads; fails when it answers instead. */
-export async function landing(action: Promise<unknown>): Promise<string> {
+/** Where an action leads, or what it answers instead. */
+export async function led<T>(action: Promise<T>): Promise<T | string> {
   try {
-    const answer = await action;
-    throw new Error(`answered ${JSON.stringify(answer)} instead of leading on`);
+    return await action;
   } catch (error) {
     if (error instanceof Led) return error.to;
     throw error;
   }
+}
+
+/** Where an action leads; fails when it answers instead. */
+export async function landing(action: Promise<unknown>): Promise<string> {
+  const answer = await led(action);
+  if (typeof answer === "string") return answer;
+  throw new Error(`answered ${JSON.stringify(answer)} instead of leading on`);
 }
