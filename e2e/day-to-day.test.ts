@@ -181,6 +181,46 @@ describe("day to day", () => {
     expect(await text("section[aria-labelledby=history] tbody")).toContain("New filter fitted");
   });
 
+  it("takes a day as the home writes it, picked or typed, by keys alone", async () => {
+    await page.open(`${app.url}${HOME}/units/purifier/note`);
+    await page.type("Note", "the lamp flickers");
+    const day = await page.field("When");
+    const written = () => day.getAttribute("value");
+    expect(await written()).toBe("14.03.2026");
+    await (await page.find(By.css("[aria-label='When: pick a day']"))).sendKeys(Key.ENTER);
+    await page.find(By.css("[role=grid] [tabindex='0']"));
+    await page.keys(Key.ARROW_LEFT, Key.ARROW_UP, Key.ENTER);
+    await browser.driver.wait(async () => (await written()) === "06.03.2026", 15_000);
+    await day.sendKeys(Key.chord(Key.CONTROL, "a"), "31.2.2026");
+    await page.press("Save the note");
+    expect(await page.problemAt("When")).toContain("That is not a day");
+    expect(await written()).toBe("31.2.2026");
+    await day.sendKeys(Key.chord(Key.CONTROL, "a"), "5.3.2026");
+    await page.press("Save the note");
+    await page.says("section[aria-labelledby=history] tbody", /^Thu 5 Mar\sthe lamp flickers/);
+  });
+
+  it("sorts and searches a list, and the address keeps both", async () => {
+    const shown = async () =>
+      Promise.all(
+        (await browser.driver.findElements(By.css("section[aria-labelledby=parts] tbody tr"))).map(
+          async (row) => (await row.findElement(By.css("a"))).getText(),
+        ),
+      );
+    await page.open(`${app.url}${HOME}/units/cellar-furnace`);
+    expect((await shown())[0]).toBe("Blower");
+    await page.press("Due");
+    await browser.driver.wait(async () => (await shown())[0] === "Condensate trap", 15_000);
+    await (
+      await page.find(By.css("[aria-label='Only those that say, of: Its other parts']"))
+    ).sendKeys("condensate");
+    await browser.driver.wait(async () => (await shown()).length === 2, 15_000);
+    expect(await shown()).toEqual(["Condensate trap", "Condensate line"]);
+    await page.reload();
+    expect(await shown()).toEqual(["Condensate trap", "Condensate line"]);
+    expect(await browser.driver.getCurrentUrl()).toMatch(/parts-sort=due&parts-find=condensate/);
+  });
+
   it("turns dark when told so, and stays dark", async () => {
     await page.open(app.url + HOME);
     // A menu pressed before the page listens stays shut: it is pressed until it opens.

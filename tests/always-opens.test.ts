@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { previewDriver } from "@/features/inventory/household/driver-preview";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
@@ -6,11 +7,7 @@ import { readHome } from "@/server/snapshots/read-home";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
 import { fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
 import { contactsOf } from "@/features/inventory/contacts/contacts-queries";
-import {
-  previewDriver,
-  removeDriver,
-  saveDriver,
-} from "@/features/inventory/household/household-actions";
+import { removeDriver, saveDriver } from "@/features/inventory/household/household-actions";
 import { driverForm } from "@/features/inventory/household/household-form";
 import { changeJob, noteJobDone } from "@/features/schedule/jobs-actions";
 import { jobFormOf } from "@/features/schedule/job-form-values";

@@ -346,8 +346,8 @@ const CASES: Case[] = [
   {
     form: "a reading",
     fields: {
-      place: oneOf("cellar-furnace-capacitor", "cellar-furnace"),
-      kind: oneOf("capacitor-uf", "co-ppm", "supply-c", "relative-humidity"),
+      place: oneOf("cellar-furnace-capacitor"),
+      kind: oneOf("capacitor-uf", "co-ppm"),
       value: oneOf("4.7", "12"),
       ...{ unit: figure("µF"), rated: figure("5"), school: oneOf("label"), date: past, words },
     },

@@ -68,8 +68,11 @@ export const emptyForm = (values: Record<string, string[]> = {}): FormState => (
 
 const OWN_FIELDS = [OPENED_WITH, COMMAND_ID];
 
+/** What was typed, from a form or from an address. */
+export type Typed = { entries: () => Iterable<[string, FormDataEntryValue]> };
+
 /** Everything typed, by field name; a field that stands several times keeps all its values in order. */
-export function fieldsOf(form: FormData): Record<string, string[]> {
+export function fieldsOf(form: Typed): Record<string, string[]> {
   const fields: Record<string, string[]> = {};
   for (const [name, value] of form.entries())
     if (typeof value === "string" && !name.startsWith("$") && !OWN_FIELDS.includes(name))

@@ -3,26 +3,13 @@
 import { CalendarDays } from "lucide-react";
 import dynamic from "next/dynamic";
 import { Popover } from "radix-ui";
-import {
-  createContext,
-  useContext,
-  useEffect,
-  useState,
-  useLayoutEffect,
-  type ReactNode,
-} from "react";
-import { isoOf, readDayText, shownDay, TYPED_AS, type DayOrder } from "./day-text";
+import { useEffect, useState, useLayoutEffect, type ReactNode } from "react";
+import { useDayOrder, type DayOrder } from "./day-order";
+import { isoOf, readDayText, shownDay, TYPED_AS } from "./day-text";
 import { TextField } from "./field";
 import { useFormAround } from "./form-fields";
 
 const DayCalendar = dynamic(() => import("./day-calendar"), { ssr: false });
-
-const DayOrderContext = createContext<DayOrder>("day-first");
-
-/** Says in which order the home around writes its days. */
-export function DayOrderProvider({ order, children }: { order: DayOrder; children: ReactNode }) {
-  return <DayOrderContext value={order}>{children}</DayOrderContext>;
-}
 
 /**
  * A day, typed in the home’s own order or picked from a calendar. The form holds it as year, month
@@ -48,7 +35,7 @@ export function DayField({
   defaultValue?: string | undefined;
   error?: string | undefined;
 }) {
-  const order = useContext(DayOrderContext);
+  const order = useDayOrder();
   const form = useFormAround();
   const first = form?.value(name) ?? defaultValue;
   const [input, setInput] = useState<HTMLInputElement | null>(null);

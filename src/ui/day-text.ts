@@ -1,7 +1,5 @@
 import { format, isValid, parse } from "date-fns";
-
-/** In which order a home writes a day: day first, or month first. */
-export type DayOrder = "day-first" | "month-first";
+import type { DayOrder } from "./day-order";
 
 const SHOWN: Readonly<Record<DayOrder, string>> = {
   "day-first": "dd.MM.yyyy",

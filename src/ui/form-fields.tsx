@@ -10,6 +10,9 @@ import {
 /** Everything a form holds, by field name; a field that stands several times has all its values. */
 export type FormValues = Record<string, string[]>;
 
+/** The field in which a form says what it was opened with. */
+export const OPENED_WITH = "opened-with";
+
 type Control = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 
 /** What the form library wants to hear of a control. */

@@ -22,7 +22,7 @@ import {
 } from "react-hook-form";
 import type { ZodType } from "zod";
 import { Button } from "./button";
-import { FieldsContext, useFields, type Fields, type FormValues } from "./form-fields";
+import { FieldsContext, OPENED_WITH, useFields, type Fields, type FormValues } from "./form-fields";
 
 const KEEP_AFTER_MS = 400;
 
@@ -44,8 +44,6 @@ export type FormSchema = () => Promise<ZodType<unknown, FormValues>>;
 
 type Held = Record<string, unknown>;
 
-/** The field in which a form says what it was opened with. */
-export const OPENED_WITH = "opened-with";
 const COMMAND_ID = "command-id";
 const OWN_FIELDS = [OPENED_WITH, COMMAND_ID];
 

@@ -7,8 +7,11 @@ import {
   MEASURED_KINDS,
   VERDICTS,
   WORD_KINDS,
+  PLATE_UNITS,
   type MeasuredReading,
+  type ReadingKind,
 } from "./reading-kinds";
+import { readingFigure, readingWords, unitsFor } from "./reading-units";
 import { trend, trendInput } from "./trend";
 
 const ask = (input: object) => judge(judgeInput.parse(input));
@@ -141,6 +144,83 @@ describe("judging what is measured", () => {
   });
 });
 
+describe("what a reading can be", () => {
+  // Beyond these it was misread or mistyped, whatever the machine.
+  it.each([
+    ["capacitor-uf", 0, 500],
+    ["motor-amps", 0, 200],
+    ["thermocouple-mv", 0, 100],
+    ["temperature-rise-k", 0, 150],
+    ["cooling-split-k", -10, 40],
+    ["static-pressure-pa", 0, 2000],
+    ["filter-drop", 0, 2000],
+    ["boiler-pressure-bar", 0, 10],
+    ["co-ppm", 0, 10_000],
+    ["relative-humidity", 0, 100],
+    ["sensor-offset-k", -40, 40],
+    ["heat-recovery-efficiency", 0, 1.1],
+    ["closed-registers", 0, 500],
+    ["superheat-k", -5, 60],
+    ["subcooling-k", -5, 60],
+    ["alarm-age-years", 0, 50],
+    ["clearance-m", 0, 100],
+    ["flame-current-ua", 0, 100],
+    ["valve-airflow", 0, 2000],
+  ] as const)("%s: from %d to %d, both included", (kind, least, most) => {
+    const { unit, rated } = MEASURED_KINDS[kind];
+    const at = (value: number) =>
+      refused({
+        kind,
+        unit,
+        value,
+        ...(rated === "value" ? { rated: 20 } : {}),
+        ...(rated === "band" ? { rated: { min: 20, max: 40 } } : {}),
+      })?.path;
+    expect([least, most].map(at)).toEqual([undefined, undefined]);
+    const step = kind === "closed-registers" ? 1 : 0.01;
+    expect([least - step, most + step].map(at)).toEqual([["value"], ["value"]]);
+  });
+
+  it("says what was seen of a part that has no figure any more", () => {
+    expect(ask({ kind: "capacitor-uf", unit: "uF", rated: 45, flags: ["leaking"] }).facts).toEqual({
+      flags: ["leaking"],
+    });
+  });
+});
+
+describe("how a reading is written", () => {
+  it.each([
+    ["filter-drop", "us", 24.9089, "0.1 in. w.g.", "0.1"],
+    ["filter-drop", "metric", 24.9089, "24.9 Pa", "24.9089"],
+    ["boiler-pressure-bar", "us", 1.378952, "20 psi", "20"],
+    ["clearance-m", "us", 0.6096, "2 ft", "2"],
+    ["valve-airflow", "us", 33.98022, "20 cfm", "20"],
+    ["temperature-rise-k", "us", 20, "36 °F", "36"],
+    ["temperature-rise-k", "metric", 20, "20 °C", "20"],
+    ["sensor-offset-k", "metric", -1.5, "−1.5 °C", "-1.5"],
+    ["capacitor-uf", "us", 4.7912, "4.79 µF", "4.7912"],
+    ["flame-current-ua", "metric", 2.5, "2.5 µA", "2.5"],
+    ["alarm-age-years", "metric", 7, "7 years", "7"],
+    ["heat-recovery-efficiency", "us", 0.615, "61.5 %", "61.5"],
+    ["closed-registers", "us", 3, "3", "3"],
+  ] as const)("%s, %s: %d is “%s”", (kind, system, value, words, figure) => {
+    expect(readingWords(kind, value, system)).toBe(words);
+    expect(readingFigure(kind, value, system)).toBe(figure);
+  });
+
+  it("offers the home’s own unit first, then the other; words and plates have their own", () => {
+    const units = (kind: ReadingKind, system: "metric" | "us") =>
+      unitsFor(kind, system).map(({ value }) => value);
+    expect(units("filter-drop", "us")).toEqual(["inH2O", "Pa"]);
+    expect(units("filter-drop", "metric")).toEqual(["Pa", "inH2O"]);
+    expect(units("co-ppm", "us")).toEqual(["ppm"]);
+    expect(units("flame", "us")).toEqual([]);
+    expect(units("plate-range", "us")).toEqual([...PLATE_UNITS]);
+    expect(unitsFor("plate-range", "us").every(({ per }) => per === 1)).toBe(true);
+    expect(readingWords("flame", 3, "us")).toBe("3");
+  });
+});
+
 describe("judging words", () => {
   it("knows every word of every kind, each kind with a sound one first", () => {
     for (const [kind, words] of Object.entries(WORD_KINDS)) {
@@ -233,6 +313,32 @@ describe("trend", () => {
       crossing: { early: "2028-01-02", likely: "2028-01-03", late: "2028-01-04" },
       n: 3,
       confidence: "fair",
+    });
+  });
+
+  it("looks thirty years ahead of the last reading, and no day further", () => {
+    // Half a unit in each of two years of 731 days together: thirty years are 10,957.5 days.
+    const slow = [
+      { date: "2024-01-01", value: 10 },
+      { date: "2026-01-01", value: 8 },
+    ];
+    // From 9 at 31 Dec 2024, a day worth 2/731: the limit after 10,957 days from the last reading.
+    const after = (days: number) => 9 - (2 / 731) * (days + 365.5);
+    expect(of(slow, after(10_957), "below").crossing?.likely).toBe("2056-01-01");
+    expect(of(slow, after(10_958), "below").crossing?.likely).toBeNull();
+  });
+
+  it("crosses on the last day it was read at the soonest", () => {
+    // The line through the medians lies lower than the last reading, which is not beyond yet.
+    const jumpy = [
+      { date: "2024-01-01", value: 10 },
+      { date: "2025-01-01", value: 5 },
+      { date: "2026-01-01", value: 5.2 },
+    ];
+    expect(of(jumpy, 5.1, "below").crossing).toEqual({
+      early: "2026-01-01",
+      likely: "2026-01-01",
+      late: "2026-01-01",
     });
   });
 

@@ -1,4 +1,4 @@
-import type { JobDates } from "./job-dates";
+import type { JobDates } from "./job-dates-schema";
 
 /** “due in 3 weeks”, “2 weeks over”, or what it would wait for. */
 function dueSentence({ due, look }: JobDates): string {

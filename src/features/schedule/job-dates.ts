@@ -4,20 +4,10 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { spanWords } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
+import type { JobDates } from "./job-dates-schema";
 import { dueWords, windowWords } from "@/presentation/schedule-words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { LOOK, taskId, type PlannedTask, type TaskChanges } from "@/core/scheduling/task";
-
-/** A job’s dates as words, and how far they move from what they are. */
-export type JobDates = {
-  due: string;
-  window: string;
-  /** Rounds within two years. */
-  rounds: number;
-  moved: string | null;
-  /** Of a filter that is looked at first: when the next look is. */
-  look: string | null;
-};
 
 /** A job and the looks that go with it, as they would stand with other settings. */
 export function jobStatusesWith(

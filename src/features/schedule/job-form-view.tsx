@@ -5,7 +5,7 @@ import { QUALIFICATION_WORDS, STRETCHES, TURNS } from "@/presentation/task-words
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
-import type { JobDates } from "./job-dates";
+import type { JobDates } from "./job-dates-schema";
 import { DatesPreview } from "./dates-preview";
 import { SPANS } from "./strategy-cards";
 
@@ -14,6 +14,7 @@ const QUALIFICATIONS = Object.entries(QUALIFICATION_WORDS).map(([value, { name, 
   label: `${name} (${hint})`,
 }));
 
+const datesSchema = () => import("./job-dates-schema").then(({ jobDatesSchema }) => jobDatesSchema);
 const schema = () => import("./jobs-form").then(({ jobForm }) => ofSingles(jobForm));
 
 /** How a job comes round, by whom, how long: everything about it that can be changed. */
@@ -25,7 +26,8 @@ export function JobFormView({
   submit,
 }: {
   action: FormAction;
-  preview?: (form: FormData) => Promise<JobDates | null>;
+  /** Where it is asked what the form would do; nowhere for a job that is none yet. */
+  preview?: string;
   initial: FormView;
   /** The default, in words; null for a job of one’s own. */
   usual: string | null;
@@ -37,7 +39,13 @@ export function JobFormView({
       {preview && <DatesPreview dates={dates} />}
     </Form>
   );
-  return preview ? <WithPreview preview={preview}>{form}</WithPreview> : form(null);
+  return preview ? (
+    <WithPreview url={preview} schema={datesSchema}>
+      {form}
+    </WithPreview>
+  ) : (
+    form(null)
+  );
 }
 
 function JobFields({ usual }: { usual: string | null }) {

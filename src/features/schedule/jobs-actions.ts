@@ -1,30 +1,18 @@
 "use server";
 
 import { randomUUID } from "node:crypto";
-import { JOBS } from "@/content/default-tasks";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { tasksOf } from "@/core/scheduling/home-tasks";
-import {
-  OWN_KEY,
-  type PlannedTask,
-  type TaskChanges,
-  type TaskPlace,
-} from "@/core/scheduling/task";
-import { todayIn } from "@/lib/clock";
+import { OWN_KEY, type TaskPlace } from "@/core/scheduling/task";
 import { doneForm } from "@/lib/done-form";
-import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
+import { invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
 import { pathOfTask } from "@/presentation/task-words";
 import { follow, formCommand } from "@/server/commands/form-command";
 import { inHome } from "@/server/commands/home-command";
 import { record } from "@/server/commands/records";
 import * as schedule from "@/server/commands/schedule";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { jobFormOf } from "./job-form-values";
+import { changesFrom, findTask, usualOf } from "./job-changes";
 import { jobForm, strategyForm } from "./jobs-form";
-import { whatIf, type JobDates } from "./job-dates";
-
-const findTask = (snapshot: HomeSnapshot | null, id: string): PlannedTask | undefined =>
-  snapshot ? tasksOf(snapshot, JOBS).find((task) => task.id === id) : undefined;
 
 /** That a job was done, today or earlier. */
 export async function noteJobDone(
@@ -53,27 +41,6 @@ const placeOf = ({ unitId, partId }: TaskPlace): TaskPlace => ({
   ...(unitId ? { unitId } : {}),
   ...(partId ? { partId } : {}),
 });
-
-/** Only what differs from the default is a change: what is typed the same stays with the content. */
-function changesFrom(
-  task: PlannedTask,
-  usual: PlannedTask | undefined,
-  typed: ReturnType<typeof jobForm.parse>,
-): TaskChanges {
-  const { name, cadence, who, handsOn, waiting, isOff } = typed;
-  const kept = usual ?? { ...task, name: "", who: null, handsOn: -1, waiting: -1 };
-  return {
-    ...(name !== "" && name !== kept.name ? { name } : {}),
-    ...(cadence && JSON.stringify(cadence) !== JSON.stringify(usual?.trigger) ? { cadence } : {}),
-    ...(who !== kept.who ? { who } : {}),
-    ...(handsOn !== kept.handsOn ? { handsOn } : {}),
-    ...(waiting !== kept.waiting ? { waiting } : {}),
-    ...(isOff ? { isOff } : {}),
-  };
-}
-
-const usualOf = (snapshot: HomeSnapshot, taskId: string) =>
-  findTask({ ...snapshot, tasks: [] }, taskId);
 
 /** How a job comes round here, who does it, how long it takes, or that it is not done at all. */
 export async function changeJob(
@@ -137,20 +104,6 @@ function isPlace(snapshot: HomeSnapshot, { unitId, partId }: TaskPlace): boolean
   return unitId === undefined || snapshot.units.some((unit) => unit.id === unitId);
 }
 
-/** What a change of a job would make of its dates; null for what cannot be read yet. */
-export async function previewJob(
-  homeId: string,
-  taskId: string,
-  form: FormData,
-): Promise<JobDates | null> {
-  const snapshot = await homeSnapshot(homeId);
-  const task = findTask(snapshot, taskId);
-  const parsed = jobForm.safeParse(singles(fieldsOf(form)));
-  if (!snapshot || !task || !parsed.success) return null;
-  const changes = changesFrom(task, usualOf(snapshot, taskId), parsed.data);
-  return whatIf(snapshot, task, changes, todayIn(snapshot.home.timeZone));
-}
-
 /** By which strategy a filter is changed here. */
 export async function chooseStrategy(
   homeId: string,
@@ -170,17 +123,4 @@ export async function chooseStrategy(
     await schedule.changeJob(home, task, { ...rest, ...parsed.data });
     return { to: `/homes/${homeId}/${pathOfTask(task)}` };
   });
-}
-
-/** What another strategy would make of a filter’s dates. */
-export async function previewStrategy(
-  homeId: string,
-  taskId: string,
-  form: FormData,
-): Promise<JobDates | null> {
-  const snapshot = await homeSnapshot(homeId);
-  const task = findTask(snapshot, taskId);
-  const parsed = strategyForm.safeParse(singles(fieldsOf(form)));
-  if (!snapshot || !task || !parsed.success) return null;
-  return whatIf(snapshot, task, parsed.data, todayIn(snapshot.home.timeZone));
 }

@@ -1,17 +1,10 @@
 import { plainDate } from "@/core/quantities/plain-date";
+import { previewJob, previewStrategy } from "./job-previews";
 import { readHome } from "@/server/snapshots/read-home";
 import { appendEvent } from "@/db/repositories/history";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
-import {
-  addJob,
-  changeJob,
-  chooseStrategy,
-  noteJobDone,
-  previewJob,
-  previewStrategy,
-  resetJob,
-} from "./jobs-actions";
+import { addJob, changeJob, chooseStrategy, noteJobDone, resetJob } from "./jobs-actions";
 import { NEW_JOB, jobFormOf } from "./job-form-values";
 import { jobPageOf, jobsOf, jobsPageOf, placeNameOf } from "./jobs-queries";
 import { strategiesOf } from "./strategies";

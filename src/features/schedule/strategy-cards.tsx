@@ -6,7 +6,6 @@ import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
-import type { JobDates } from "./job-dates";
 import type { Strategy } from "@/core/scheduling/task";
 import type { StrategyCard } from "./strategies";
 import { DatesPreview } from "./dates-preview";
@@ -16,6 +15,7 @@ const STRATEGIES = Object.entries(STRATEGY_WORDS).map(([value, { name }]) => ({
   label: name,
 }));
 
+const datesSchema = () => import("./job-dates-schema").then(({ jobDatesSchema }) => jobDatesSchema);
 const schema = () => import("./jobs-form").then(({ strategyForm }) => ofSingles(strategyForm));
 
 /** The three strategies side by side, which of them governs here, and the way to another. */
@@ -30,7 +30,8 @@ export function StrategyCards({
   /** Forgets what looks taught; null where they taught nothing yet. */
   forget: (() => Promise<void>) | null;
   action: FormAction;
-  preview: (form: FormData) => Promise<JobDates | null>;
+  /** Where it is asked what the form would do. */
+  preview: string;
   initial: FormView;
 }) {
   return (
@@ -65,7 +66,7 @@ export function StrategyCards({
         <summary className="flex min-h-11 cursor-pointer items-center text-link underline underline-offset-4">
           Choose another strategy
         </summary>
-        <WithPreview preview={preview}>
+        <WithPreview url={preview} schema={datesSchema}>
           {(dates) => (
             <Form {...{ action, initial, schema }} submit="Go by this" stays={false}>
               <Choice />

@@ -8,7 +8,7 @@ import { Keys } from "@/features/shell/keys";
 import { Lintel } from "@/features/timeline/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/masthead";
 import { shellOf } from "@/features/timeline/shell-queries";
-import { DayOrderProvider } from "@/ui/day-field";
+import { DayOrderProvider } from "@/ui/day-order";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {

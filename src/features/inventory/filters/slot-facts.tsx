@@ -6,7 +6,8 @@ import {
   SEAT_WORDS,
   SLOT_PLACE_WORDS,
 } from "@/content/words";
-import { crosswalkWords, fitWords, sizeAsPrinted } from "@/presentation/slot-words";
+import { sizeAsPrinted } from "@/presentation/slot-words";
+import { crosswalkWords, fitWords } from "@/presentation/fit-words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { ratingWords } from "@/core/quantities/rating";

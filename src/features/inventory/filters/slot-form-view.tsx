@@ -7,7 +7,7 @@ import {
   SEAT_WORDS,
   SLOT_PLACE_WORDS,
 } from "@/content/words";
-import { crosswalkWords, fitWords } from "@/presentation/slot-words";
+import { crosswalkWords, fitWords } from "@/presentation/fit-words";
 import { SEATS } from "@/core/calculators/filter-fit";
 import { readRating } from "@/core/quantities/rating";
 import { readSize } from "@/core/quantities/size";

@@ -1,5 +1,6 @@
 "use client";
 
+import { scaleBand, scaleLinear } from "d3-scale";
 import {
   differenceFromKelvin,
   fromCelsius,
@@ -21,8 +22,10 @@ const WIDTH = 600;
 const HEIGHT = 132;
 const LOW_C = -26;
 const HIGH_C = 36;
-const x = (month: number) => ((month + 0.5) * WIDTH) / 12;
-const y = (celsius: number) => HEIGHT - 22 - ((celsius - LOW_C) * (HEIGHT - 40)) / (HIGH_C - LOW_C);
+/** Below this mean a house is heated: what the drawing is divided by, °C. */
+const HEATING_C = 16;
+const x = scaleBand(MONTHS, [0, WIDTH]).paddingInner(0.32).paddingOuter(0.16);
+const y = scaleLinear([LOW_C, HIGH_C], [HEIGHT - 22, 18]);
 
 const UNIT_SYSTEMS = [
   { value: "metric", label: "°C, millimetres" },
@@ -131,16 +134,17 @@ function seasonWords(monthlyMeanC: number[]): string {
 }
 
 function MonthDrawing({ celsius }: { celsius: number[] }) {
+  const middle = (month: string) => x(month)! + x.bandwidth() / 2;
   return (
     <svg
       aria-hidden="true"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="mt-2 block w-full border-b-4 border-ink bg-surface"
     >
-      {MONTHS.map((month, i) => (
+      {MONTHS.map((month) => (
         <text
           key={month}
-          x={x(i)}
+          x={middle(month)}
           y={HEIGHT - 7}
           textAnchor="middle"
           fontSize="13"
@@ -152,35 +156,45 @@ function MonthDrawing({ celsius }: { celsius: number[] }) {
       <line
         x1="0"
         x2={WIDTH}
-        y1={y(16)}
-        y2={y(16)}
+        y1={y(HEATING_C)}
+        y2={y(HEATING_C)}
         className="stroke-rule"
         strokeWidth="1.5"
         strokeDasharray="4 4"
       />
-      <text x={WIDTH - 6} y={y(16) - 4} textAnchor="end" fontSize="12" className="fill-second">
+      <text
+        x={WIDTH - 6}
+        y={y(HEATING_C) - 4}
+        textAnchor="end"
+        fontSize="12"
+        className="fill-second"
+      >
         heating below
       </text>
-      {celsius.map((value, i) => (
-        <g key={i}>
-          <rect
-            x={x(i) - 17}
-            width="34"
-            y={Math.min(y(value), y(16))}
-            height={Math.max(2, Math.abs(y(value) - y(16)))}
-            className={value < 16 ? "fill-heating" : "fill-cooling"}
-          />
-          <text
-            x={x(i)}
-            y={value < 16 ? y(value) + 13 : y(value) - 4}
-            textAnchor="middle"
-            fontSize="12"
-            className="fill-ink"
-          >
-            {`${Math.round(value)}`.replace("-", "−")}
-          </text>
-        </g>
-      ))}
+      {celsius.map((value, i) => {
+        const month = MONTHS[i]!;
+        const isCold = value < HEATING_C;
+        return (
+          <g key={month}>
+            <rect
+              x={x(month)}
+              width={x.bandwidth()}
+              y={Math.min(y(value), y(HEATING_C))}
+              height={Math.max(2, Math.abs(y(value) - y(HEATING_C)))}
+              className={isCold ? "fill-heating" : "fill-cooling"}
+            />
+            <text
+              x={middle(month)}
+              y={isCold ? y(value) + 13 : y(value) - 4}
+              textAnchor="middle"
+              fontSize="12"
+              className="fill-ink"
+            >
+              {`${Math.round(value)}`.replace("-", "−")}
+            </text>
+          </g>
+        );
+      })}
     </svg>
   );
 }

@@ -2,17 +2,8 @@ import { inSentence } from "@/core/quantities/words";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import type { ScopedDriver } from "@/core/inventory/inventory";
+import type { Effect } from "./driver-effects-schema";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-
-/** What a driver does to one filter that is in place now. */
-export type Effect = {
-  slotId: string;
-  name: string;
-  before: PlainDate;
-  after: PlainDate;
-  /** Days by which it comes sooner; later below 0. */
-  daysSooner: number;
-};
 
 /** The due days that move when a driver is added, or changed, and by how much; the most first. */
 export function effectsOf(

@@ -9,9 +9,7 @@ import { DayField } from "@/ui/day-field";
 import { SelectField, TextField, type Option } from "@/ui/field";
 import { WithPreview } from "@/ui/with-preview";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
-import type { Effect } from "./driver-effects";
-
-type Preview = (form: FormData) => Promise<Effect[] | null>;
+import type { Effect } from "./driver-effects-schema";
 
 const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
   value,
@@ -19,6 +17,8 @@ const KINDS = Object.entries(HOUSEHOLD_WORDS).map(([value, words]) => ({
 }));
 const MOST_SHOWN = 5;
 
+const effectsSchema = () =>
+  import("./driver-effects-schema").then(({ effectsSchema: schema }) => schema);
 const schema = () => import("./household-form").then(({ driverForm }) => ofSingles(driverForm));
 
 /** One thing about the household, and what it does to the due days before it is saved. */
@@ -31,14 +31,15 @@ export function DriverFormView({
   today,
 }: {
   action: FormAction;
-  preview: Preview;
+  /** Where it is asked what the form would do. */
+  preview: string;
   initial: FormView;
   scopes: readonly Option[];
   submit: string;
   today: PlainDate;
 }) {
   return (
-    <WithPreview preview={preview}>
+    <WithPreview url={preview} schema={effectsSchema}>
       {(effects) => (
         <Form {...{ action, initial, schema, submit }} stays={false}>
           <>

@@ -1,15 +1,9 @@
 import { readHome } from "@/server/snapshots/read-home";
+import { previewDriver } from "./driver-preview";
 import { listNos } from "@/db/repositories/drivers";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
-import {
-  answerNo,
-  askAgain,
-  bringDriverBack,
-  previewDriver,
-  removeDriver,
-  saveDriver,
-} from "./household-actions";
+import { answerNo, askAgain, bringDriverBack, removeDriver, saveDriver } from "./household-actions";
 
 jest.mock(
   "next/navigation",

@@ -3,13 +3,10 @@
 import { refresh } from "next/cache";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { HouseholdKind } from "@/core/inventory/inventory";
-import { todayIn } from "@/lib/clock";
-import { fieldsOf, invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
+import { invalid, overtaken, refused, singles, type FormState } from "@/lib/forms";
 import { formCommand } from "@/server/commands/form-command";
 import { inHome } from "@/server/commands/home-command";
 import * as household from "@/server/commands/household";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { effectsOf, type Effect } from "./driver-effects";
 import { driverForm, isPlaceKnown } from "./household-form";
 import { fieldsOfDriver } from "./household-queries";
 
@@ -40,19 +37,6 @@ export async function removeDriver(homeId: string, driverId: string): Promise<vo
 export async function bringDriverBack(homeId: string, driverId: string): Promise<void> {
   await inHome(homeId, (home) => household.bringDriverBack(home, driverId));
   refresh();
-}
-
-/** What saving the form as it stands would change, in days; null as long as it can't be read. */
-export async function previewDriver(
-  homeId: string,
-  driverId: string | null,
-  form: FormData,
-): Promise<Effect[] | null> {
-  const parsed = driverForm.safeParse(singles(fieldsOf(form)));
-  const snapshot = await homeSnapshot(homeId);
-  if (!parsed.success || !snapshot || !isPlaceKnown(parsed.data, snapshot)) return null;
-  const driver = { ...parsed.data, id: driverId ?? "the new one" };
-  return effectsOf(snapshot, driver, todayIn(snapshot.home.timeZone));
 }
 
 const isKind = (kind: string): kind is HouseholdKind => Object.hasOwn(HOUSEHOLD_WORDS, kind);

@@ -4,8 +4,15 @@ import dynamic from "next/dynamic";
 import { useEffect } from "react";
 import type { DialogBoxProps } from "./dialog-box";
 
-const load = () => import("./dialog-box");
-const DialogBox = dynamic(load, { ssr: false });
+const dialogBox = () => import("./dialog-box");
+const runAsks = () => import("./run-asks");
+const records = () => import("../step/step-record");
+const calculators = () => import("../step/step-bench");
+
+const DialogBox = dynamic(dialogBox, { ssr: false });
+
+/** What a run asks in passing. */
+export const RunAsks = dynamic(runAsks, { ssr: false });
 
 /**
  * Fetches what a run shows later as soon as its screen stands: nobody waits for it, and it is there
@@ -14,7 +21,8 @@ const DialogBox = dynamic(load, { ssr: false });
 export function useLaterParts(): void {
   // What the browser has fetched React does not know.
   useEffect(() => {
-    void load().catch(() => undefined);
+    for (const load of [dialogBox, runAsks, records, calculators])
+      void load().catch(() => undefined);
   }, []);
 }
 

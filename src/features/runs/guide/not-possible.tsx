@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { NOT_POSSIBLE_OPTIONS, notPossibleWords } from "@/presentation/run-words";
+import { readPlainDate } from "@/core/quantities/plain-date";
 import type { NotPossible } from "@/core/runs/run-event";
 import { Button } from "@/ui/button";
 import { DayField } from "@/ui/day-field";
@@ -46,12 +47,10 @@ export function NotPossibleDialog({
           const form = new FormData(event.currentTarget);
           const typed = String(form.get("words") ?? "").trim();
           const words = typed.length < FEWEST_LETTERS ? notPossibleWords(reason) : typed;
-          const until = String(form.get("until") ?? "");
-          const problems = {
-            ...(until < today ? { until: "Give today or a later day." } : {}),
-          };
-          setErrors(problems);
-          if (Object.keys(problems).length === 0) onTurnBack({ reason, words, until });
+          const until = readPlainDate(String(form.get("until") ?? ""));
+          const isAhead = until !== null && until >= today;
+          setErrors(isAhead ? {} : { until: "Give today or a later day." });
+          if (isAhead) onTurnBack({ reason, words, until });
         }}
       >
         <SwatchChoice

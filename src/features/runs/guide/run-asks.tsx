@@ -6,10 +6,10 @@ import { staysWords } from "../way/there-and-back";
 import { NotPossibleDialog } from "./not-possible";
 import { SayDialog } from "./say-dialog";
 
-export type Asking = "stays-open" | "not-possible" | "note" | null;
+export type Asking = "stays-open" | "not-possible" | "note";
 
 /** What a run asks in passing: why something stays open, what is in the way, a note. */
-export function RunAsks({
+export default function RunAsks({
   asking,
   state,
   known,
@@ -39,7 +39,7 @@ export function RunAsks({
         onSay={(words) => say({ kind: "note", step: current?.id ?? "finish", words })}
       />
     );
-  if (!current || asking === null) return null;
+  if (!current) return null;
   if (asking === "stays-open")
     return (
       <SayDialog

@@ -12,14 +12,14 @@ import { staysPress, thereAndBack } from "../way/there-and-back";
 import { SafetyStopScreen } from "../safety/safety-stop-screen";
 import { PhotoPress, PhotoStrip } from "../pictures/photos";
 import { spokenOf, useReadAloud } from "./read-aloud";
-import { RunAsks, type Asking } from "./run-asks";
+import type { Asking } from "./run-asks";
 import { RunFoot } from "./run-foot";
 import { RunHead } from "./run-head";
 import { StepBody } from "../step/step-body";
 import { TimeStrip, useSeconds } from "../times/time-strip";
 import { WayRail } from "../way/way-rail";
 import { useRun, type RunInput } from "@/run-client/use-run";
-import { useLaterParts } from "./later-parts";
+import { RunAsks, useLaterParts } from "./later-parts";
 import { FinishForm } from "../finish/finish-form";
 import { useRunKeys, type RunKey } from "./use-run-keys";
 import { useWakeLock } from "./use-wake-lock";
@@ -33,7 +33,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const at = useSeconds(now);
   const [filled, setFilled] = useState<{ at: string; typed: Typed }>({ at: "", typed: {} });
   const [triedAt, setTriedAt] = useState("");
-  const [asking, setAsking] = useState<Asking>(null);
+  const [asking, setAsking] = useState<Asking | null>(null);
   const [removed, setRemoved] = useState(() =>
     input.events.flatMap((event) =>
       event.kind === "photo" && !known.photos.includes(event.photo) ? [event.photo] : [],
@@ -178,7 +178,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
           )}
         </div>
       </div>
-      <RunAsks {...{ asking, state, known, act }} onClose={() => setAsking(null)} />
+      {asking && <RunAsks {...{ asking, state, known, act }} onClose={() => setAsking(null)} />}
       <RunFoot
         goOnWords={goOnWords(state, heldUp, read, typed)}
         canGoOn={

@@ -1,5 +1,7 @@
 "use client";
 
+import { fitOfSlot } from "@/core/filters/slot-fit";
+import { fitWords } from "@/presentation/fit-words";
 import { useState } from "react";
 import { dilution } from "@/core/calculators/dilution";
 import { dose } from "@/core/calculators/dose";
@@ -159,4 +161,10 @@ export function DoseSheet({ system }: { system: UnitSystem }) {
       />
     </Sheet>
   );
+}
+
+/** How a filter sits in its slot, where both were measured. */
+export function FitSheet({ slot, system }: { slot: FilterSlot; system: UnitSystem }) {
+  const fit = fitOfSlot(slot, undefined);
+  return fit && <p className="max-w-[34rem]">{fitWords(fit, system === "us" ? "in" : "mm")}</p>;
 }

@@ -1,3 +1,4 @@
+import dynamic from "next/dynamic";
 import { END_WORDS } from "@/content/words";
 import type { EndEntry } from "@/core/runs/loose-ends";
 import { againKey, blocksOf, endWordsOf } from "@/core/runs/run";
@@ -11,7 +12,8 @@ import { CallBack } from "../times/call-back";
 import { LicensedBlock } from "./licensed-block";
 import type { RunWith } from "../guide/run-with";
 import { StepHelp } from "./step-help";
-import { StepRecord } from "./step-record";
+
+const StepRecord = dynamic(() => import("./step-record"));
 
 const WARNING = "border-l-[6px] border-attention bg-wash px-4 py-3";
 
@@ -91,16 +93,18 @@ export function StepBody({
       )}
       <StepHelp step={current} known={known} photos={photos} />
       <div id="step-record">
-        <StepRecord
-          step={current}
-          typed={typed}
-          setTyped={setTyped}
-          read={read}
-          tried={tried}
-          places={known.places}
-          system={known.system}
-          slot={known.slot}
-        />
+        {current.records && (
+          <StepRecord
+            step={current}
+            typed={typed}
+            setTyped={setTyped}
+            read={read}
+            tried={tried}
+            places={known.places}
+            system={known.system}
+            slot={known.slot}
+          />
+        )}
       </div>
       {tried && read.kind === "nothing" && !current.recordIsOptional && (
         <p role="alert" className={WARNING}>

@@ -1,16 +1,20 @@
+import dynamic from "next/dynamic";
 import { DIRECTION_WORDS } from "@/content/words";
-import { fitWords, sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
+import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import type { Step } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
 import type { ShutOffKind } from "@/core/inventory/inventory";
-import { fitOfSlot } from "@/core/filters/slot-fit";
 import { FlowArrow } from "@/ui/flow-arrow";
 import { PhotoFigure } from "../pictures/photos";
 import type { RunWith } from "../guide/run-with";
 import { ShutOffLines } from "../safety/shut-off-lines";
-import { DilutionSheet, DoseSheet, WrapSheet } from "./step-bench";
 
 const NO_ISOLATOR: readonly ShutOffKind[] = ["gas-cock", "water-valve"];
+
+const DilutionSheet = dynamic(() => import("./step-bench").then((bench) => bench.DilutionSheet));
+const DoseSheet = dynamic(() => import("./step-bench").then((bench) => bench.DoseSheet));
+const FitSheet = dynamic(() => import("./step-bench").then((bench) => bench.FitSheet));
+const WrapSheet = dynamic(() => import("./step-bench").then((bench) => bench.WrapSheet));
 
 /** What the inventory or a calculator knows that helps with the step at hand. */
 export function StepHelp({
@@ -30,15 +34,15 @@ export function StepHelp({
       );
     case "size":
       return slot ? <Fact>{slotTitle(slot)}</Fact> : null;
-    case "fit": {
-      const fit = slot && fitOfSlot(slot, undefined);
-      return !slot ? null : (
-        <>
-          <Fact>{slotTitle(slot)}</Fact>
-          {fit && <p className="max-w-[34rem]">{fitWords(fit, system === "us" ? "in" : "mm")}</p>}
-        </>
+    case "fit":
+      return (
+        slot && (
+          <>
+            <Fact>{slotTitle(slot)}</Fact>
+            <FitSheet slot={slot} system={system} />
+          </>
+        )
       );
-    }
     case "direction":
       return !slot || slot.direction === "unknown" ? (
         <Fact>The way you drew it: toward the side that drew the paper in.</Fact>

@@ -9,7 +9,7 @@ import { readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { FilterSlot } from "@/core/inventory/inventory";
 import { fitOfSlot } from "@/core/filters/slot-fit";
-import { fitWords } from "@/presentation/slot-words";
+import { fitWords } from "@/presentation/fit-words";
 import { Button } from "@/ui/button";
 import { SelectField, TextField } from "@/ui/field";
 import { GradeChoice } from "@/ui/grade-choice";
@@ -35,7 +35,7 @@ type Props = {
 };
 
 /** What a step asks to have seen or measured, judged while it is chosen. */
-export function StepRecord(props: Props) {
+export default function StepRecord(props: Props) {
   const { step, typed, setTyped, places } = props;
   const { records } = step;
   if (!records) return null;

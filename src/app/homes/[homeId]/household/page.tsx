@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { DriverFormView } from "@/features/inventory/household/driver-form-view";
 import { DriverList } from "@/features/inventory/household/driver-list";
 import { HouseholdAsks } from "@/features/inventory/household/household-asks";
-import { previewDriver, saveDriver } from "@/features/inventory/household/household-actions";
+import { saveDriver } from "@/features/inventory/household/household-actions";
 import { householdOf } from "@/features/inventory/household/household-queries";
 import { emptyForm } from "@/lib/forms";
 
@@ -39,7 +39,7 @@ export default async function HouseholdPage({
             key={`${changing} ${String(kind)} ${String(scope)}`}
             action={saveDriver.bind(null, homeId, changing)}
             initial={emptyForm(household.fields)}
-            preview={previewDriver.bind(null, homeId, changing)}
+            preview={`/api/v1/homes/${homeId}/previews/household${changing ? `?driver=${changing}` : ""}`}
             today={household.today}
             scopes={household.scopes}
             submit={changing ? "Save" : "Add it"}

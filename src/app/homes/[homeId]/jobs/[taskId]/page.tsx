@@ -3,7 +3,7 @@ import { notFound, redirect } from "next/navigation";
 import { JobFormView } from "@/features/schedule/job-form-view";
 import { ResetJob } from "@/features/schedule/reset-job";
 import { jobFormOf } from "@/features/schedule/job-form-values";
-import { changeJob, previewJob, resetJob } from "@/features/schedule/jobs-actions";
+import { changeJob, resetJob } from "@/features/schedule/jobs-actions";
 import { jobPageOf } from "@/features/schedule/jobs-queries";
 import { emptyForm } from "@/lib/forms";
 
@@ -23,7 +23,7 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
       <h1 className="mb-5 text-[1.75rem]">{row.name}</h1>
       <JobFormView
         action={changeJob.bind(null, homeId, row.id)}
-        preview={previewJob.bind(null, homeId, row.id)}
+        preview={`/api/v1/homes/${homeId}/previews/jobs/${row.id}`}
         initial={emptyForm(values)}
         usual={usual}
         submit="Save"

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { JobSection } from "@/features/schedule/job-list";
 import { StrategyCards } from "@/features/schedule/strategy-cards";
-import { chooseStrategy, previewStrategy } from "@/features/schedule/jobs-actions";
+import { chooseStrategy } from "@/features/schedule/jobs-actions";
 import { jobsOf } from "@/features/schedule/jobs-queries";
 import { strategiesOf } from "@/features/schedule/strategies";
 import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
@@ -45,7 +45,7 @@ export default async function PartPage({
                 <StrategyCards
                   cards={strategies.cards}
                   action={chooseStrategy.bind(null, homeId, strategies.taskId)}
-                  preview={previewStrategy.bind(null, homeId, strategies.taskId)}
+                  preview={`/api/v1/homes/${homeId}/previews/strategies/${strategies.taskId}`}
                   initial={emptyForm(strategies.values)}
                   forget={strategies.hasLearnt ? forgetLooks.bind(null, homeId, partId) : null}
                 />
