@@ -8,7 +8,7 @@ import { Button } from "@/ui/button";
 import { DayField } from "@/ui/day-field";
 import { TextArea } from "@/ui/field";
 import { SwatchChoice } from "@/ui/swatch-choice";
-import { RunDialog } from "./later-parts";
+import { RunDialog } from "./run-dialogs";
 
 export type Reason = { reason: NotPossible; words: string; until: string };
 const FEWEST_LETTERS = 3;

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { Button } from "@/ui/button";
 import { TextArea } from "@/ui/field";
-import { RunDialog } from "./later-parts";
+import { RunDialog } from "./run-dialogs";
 
 const FEWEST_LETTERS = 3;
 

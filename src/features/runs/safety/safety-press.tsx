@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Alarm } from "@/core/runs/run-event";
 import type { Unit } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
-import { RunDialog } from "../guide/later-parts";
+import { RunDialog } from "../guide/run-dialogs";
 import { ShutOffLines } from "./shut-off-lines";
 
 /** One press from every step: how the machine is shut off, and what to do at a gas smell or an alarm. */

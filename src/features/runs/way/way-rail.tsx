@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Button } from "@/ui/button";
-import { RunSheetDialog } from "../guide/later-parts";
+import { RunSheetDialog } from "../guide/run-dialogs";
 import type { ThereAndBack } from "./there-and-back";
 import { ThereAndBackV } from "./there-and-back-v";
 
