@@ -175,7 +175,7 @@ describe("when it is due, whether it is fine", () => {
     await page.type("Machines then run", "30");
     await page.says("form [role=status]", /Saved, it would move[^]* later/);
     await page.press("Add it");
-    await page.seen("House left alone");
+    await page.find(By.css("[aria-label='Remove: House left alone']"));
     await page.open(`${app.url}${HOME}/parts/cellar-filter`);
     expect(await text("section[aria-labelledby=slot]")).toMatch(/nobody at home puts it off \d+ /);
   });

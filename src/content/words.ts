@@ -206,6 +206,23 @@ export const HOUSEHOLD_WORDS: Readonly<Record<HouseholdKind, HouseholdWords>> = 
     reason: plain("kitchen grease"),
     dates: "spell",
   },
+  "building-nearby": {
+    name: "Building work nearby",
+    reason: plain("building work nearby"),
+    ask: "Is somebody building within sight just now?",
+    dates: "must-begin",
+  },
+  "seed-fluff": {
+    name: "Trees or a meadow that shed",
+    reason: plain("seed fluff"),
+    ask: "Do trees or a meadow shed seeds and fluff beside the outdoor machines?",
+    dates: "spell",
+  },
+  "dryer-vent-near": {
+    name: "A dryer’s vent that blows toward it",
+    reason: plain("the dryer’s lint"),
+    dates: "spell",
+  },
   bypass: {
     name: "Air slipping past the filter",
     reason: plain("air past the frame"),

@@ -71,17 +71,18 @@ const kept =
     }
   };
 
+const loaded = async (schema: FormSchema) => {
+  const [{ zodResolver }, read] = await Promise.all([import("@hookform/resolvers/zod"), schema()]);
+  return zodResolver<FormValues, unknown, unknown>(read);
+};
+
 /** Checks what would be sent by the schema its command reads it by; what can't be checked is sent. */
 const checking =
   (schema: FormSchema | undefined, form: HTMLFormElement | null): Resolver<Held> =>
   async (held, context, options) => {
     if (!schema || !form) return { values: held, errors: {} };
     try {
-      const [{ zodResolver }, loaded] = await Promise.all([
-        import("@hookform/resolvers/zod"),
-        schema(),
-      ]);
-      const check = zodResolver<FormValues, unknown, unknown>(loaded);
+      const check = await loaded(schema);
       const { errors } = await check(valuesOf(new FormData(form)), context, {
         ...options,
         fields: {},
@@ -271,6 +272,8 @@ export function Form({
     <form
       ref={setForm}
       action={send}
+      // Who is in the form will send it: by then its schema is here.
+      onFocus={() => void (schema && loaded(schema).catch(() => undefined))}
       onInput={onInput}
       onBlur={draft.now}
       onSubmit={(event) => {

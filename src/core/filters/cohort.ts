@@ -76,8 +76,9 @@ function placeOf(media: Media, days: number, chance: Chance): Place {
   const facts = MEDIA[media];
   const span = days + facts.maxAgeDays;
   const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
-  const { run } = runDays(climateOf(chance), [], equipment, [], 0, span);
-  const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1);
+  const climate = climateOf(chance);
+  const { run } = runDays(climate, [], equipment, [], 0, span);
+  const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1, climate);
   const ratedLoad = new Float64Array(span + 1);
   for (let i = 0; i < span; i++)
     ratedLoad[i + 1] = ratedLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;

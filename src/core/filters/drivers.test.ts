@@ -1,6 +1,13 @@
-import { plainDate, toDay } from "../quantities/plain-date";
+import { climateSchema } from "../climate/climate";
+import { fromDay, plainDate, toDay } from "../quantities/plain-date";
 import { AIR_SIDES, driverSchema, dustMultipliers, type AirSide } from "./drivers";
 
+// Growth by the seven-day mean of 9 °C and more: from the middle of May into October.
+const climate = climateSchema.parse({
+  monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
+  heatingDesignC: -24,
+  coolingDesignMeanC: 26,
+});
 const from = toDay(plainDate("2026-01-01"));
 const multipliers = (side: AirSide, drivers: object[], size = 200) =>
   dustMultipliers(
@@ -8,6 +15,7 @@ const multipliers = (side: AirSide, drivers: object[], size = 200) =>
     side,
     from,
     size,
+    climate,
   );
 const onEachSide = (driver: object) =>
   AIR_SIDES.map((side) => Number(multipliers(side, [driver], 1)[0]!.toFixed(6)));
@@ -30,6 +38,8 @@ describe("dust multipliers", () => {
     [{ kind: "dryer-or-litter-beside" }, [1.15, 1, 1.1]],
     [{ kind: "cooking-grease" }, [1.05, 1, 1.3]],
     [{ kind: "bypass", fraction: 0.2 }, [0.8, 0.8, 0.8]],
+    [{ kind: "building-nearby", from: "2026-01-01" }, [1.1, 2.5, 1.05]],
+    [{ kind: "dryer-vent-near" }, [1, 1.4, 1]],
   ])("of %j are %j", (driver, expected) => {
     expect(onEachSide(driver)).toEqual(expected);
   });
@@ -49,6 +59,20 @@ describe("dust multipliers", () => {
       .filter((i) => i >= 0);
     const seen = inside.length > 0 ? inside : acting;
     expect([seen[0], seen.length]).toEqual([first, days]);
+  });
+
+  it("of seed fluff act on days of growth, and within its own days where it has some", () => {
+    const days = (driver: object) => {
+      const acting = [...multipliers("outdoor", [{ kind: "seed-fluff", ...driver }], 365)];
+      const on = acting.flatMap((value, i) => (value > 1 ? [i] : []));
+      expect(new Set(acting)).toEqual(new Set([1, 1.6]));
+      return [on[0]!, on.at(-1)!].map((i) => fromDay(from + i));
+    };
+    // Between 7 °C on 15 April and 13 °C on 15 May a day warms by 0.2 K: 9 °C on the 25th, and the
+    // mean of the week ending three days later; down from 15 to 8 °C by 7/30 K a day.
+    expect(days({})).toEqual(["2026-04-28", "2026-10-13"]);
+    expect(days({ from: "2026-06-01", to: "2026-06-20" })).toEqual(["2026-06-01", "2026-06-20"]);
+    expect([...multipliers("recirculated", [{ kind: "seed-fluff" }], 365)]).not.toContain(1.6);
   });
 
   it("take the strongest of a kind on each day: work beats the aftermath of work", () => {

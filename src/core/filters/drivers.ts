@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { stretchDays, type Climate } from "../climate/climate";
 import { toDay, type DayNumber } from "../quantities/plain-date";
 import { checkSpan, countSchema, dateSchema, optional, shareSchema } from "../quantities/schemas";
 
@@ -33,6 +34,9 @@ export const driverSchema = z
     spelled("dryer-or-litter-beside"),
     spelled("cooking-grease"),
     z.strictObject({ id, kind: z.literal("bypass"), fraction: shareSchema, ...spell }),
+    begun("building-nearby"),
+    spelled("seed-fluff"),
+    spelled("dryer-vent-near"),
   ])
   .superRefine((driver, context) => {
     if (!("on" in driver)) checkSpan(driver, context);
@@ -70,12 +74,21 @@ const FIXED = {
   "smoke-episode": factors(1.5, 3, 1.2),
   "dryer-or-litter-beside": factors(1.15, 1, 1.1),
   "cooking-grease": factors(1.05, 1, 1.3),
+  "building-nearby": factors(1.1, 2.5, 1.05),
+  "seed-fluff": factors(1, 1.6, 1),
+  "dryer-vent-near": factors(1, 1.4, 1),
 } as const;
 const RENOVATION_AFTERMATH = factors(1.5, 1, 1.3);
 const PER_PET = factors(0.15, 0, 0.1);
 const PER_PERSON = factors(0.05, 0, 0.03);
 
-type Span = { from: DayNumber; to: DayNumber; factor: number };
+type Span = {
+  from: DayNumber;
+  to: DayNumber;
+  factor: number;
+  /** Acts on days of growth only. */
+  grows?: boolean;
+};
 
 /** The spans of days on which one driver acts, and by what factor. */
 function spansOf(driver: Driver, side: AirSide): Span[] {
@@ -100,6 +113,8 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
       const after = { from: to + 1, to: to + AFTERMATH_DAYS, factor: RENOVATION_AFTERMATH[side] };
       return Number.isFinite(to) ? [work, after] : [work];
     }
+    case "seed-fluff":
+      return [{ from, to, factor: FIXED["seed-fluff"][side], grows: true }];
     default:
       return [{ from, to, factor: FIXED[driver.kind][side] }];
   }
@@ -108,17 +123,20 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
 /**
  * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of driver of
  * the strongest of that kind (the furthest from 1), clamped to 0.5 to 6. Drivers of the other side of
- * the machine do not count.
+ * the machine do not count; the fluff of seeds flies on days of growth.
  *
  * @source docs/sources.md#drivers
- * @example [...dustMultipliers([], "indoor", 0, 2)] // [1, 1]
  */
 export function dustMultipliers(
   drivers: readonly Driver[],
   side: AirSide,
   from: DayNumber,
   size: number,
+  climate: Climate,
 ): Float64Array {
+  const growth = drivers.some(({ kind }) => kind === "seed-fluff")
+    ? stretchDays(climate, "growth", from, from + size - 1)
+    : null;
   const product = new Float64Array(size).fill(1);
   const byKind = new Map<DriverKind, Span[]>();
   for (const driver of drivers) {
@@ -132,6 +150,7 @@ export function dustMultipliers(
       const first = Math.max(0, span.from - from);
       const last = Math.min(size - 1, span.to - from);
       for (let i = first; i <= last; i++) {
+        if (span.grows && !growth?.[i]) continue;
         if (!strongest) product[i]! *= span.factor;
         else if (Math.abs(span.factor - 1) > Math.abs(strongest[i]! - 1))
           strongest[i] = span.factor;

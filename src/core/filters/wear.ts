@@ -99,7 +99,7 @@ function wearingHours(input: WearInput, weather: Weather, first: DayNumber, last
 function multipliers(input: WearInput, drivers: readonly Driver[], first: DayNumber, size: number) {
   return input.slot.media === "humidifier-panel"
     ? new Float64Array(size).fill(1)
-    : dustMultipliers(drivers, input.slot.airSide, first, size);
+    : dustMultipliers(drivers, input.slot.airSide, first, size, input.climate);
 }
 
 /** The share of its load that a filter keeps after the reliefs of a day, by day index from fitting. */
