@@ -75,7 +75,7 @@ const columnsOf = (homeId: string, placed: boolean): Column<JobRow>[] => [
     id: "due",
     heading: "Due",
     className:
-      "figures wide:w-40 max-wide:col-start-3 max-wide:row-span-2 max-wide:row-start-1 max-wide:max-w-36 max-wide:text-right",
+      "figures wide:w-36 max-wide:col-start-3 max-wide:row-span-2 max-wide:row-start-1 max-wide:max-w-36 max-wide:text-right",
     sortsBy: ({ dueOn }) => dueOn,
     cell: (row) => (
       <>
@@ -114,7 +114,7 @@ const columnsOf = (homeId: string, placed: boolean): Column<JobRow>[] => [
     id: "minutes",
     heading: "Minutes",
     className:
-      "figures text-[0.9375rem] text-second wide:w-36 max-wide:col-span-2 max-wide:col-start-2",
+      "figures text-[0.9375rem] text-second wide:w-28 max-wide:col-span-2 max-wide:col-start-2",
     sortsBy: ({ minutes }) => minutes,
     cell: ({ effort }) => effort,
   },
@@ -122,10 +122,10 @@ const columnsOf = (homeId: string, placed: boolean): Column<JobRow>[] => [
     id: "deeds",
     heading: "To do",
     isHeadingSaid: false,
-    className: "max-wide:col-span-2 max-wide:col-start-2 wide:w-52",
+    className: "max-wide:col-span-2 max-wide:col-start-2 wide:w-px wide:whitespace-nowrap",
     cell: (row) =>
       !row.isOff && (
-        <span className="flex flex-wrap gap-x-4 wide:justify-end">
+        <span className="flex gap-x-4 max-wide:flex-wrap wide:justify-end">
           {row.isLed && (
             <Link
               href={`/homes/${homeId}/jobs/${row.id}/start`}
