@@ -8,7 +8,8 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { SEEN_BY_GRADE, type Grade } from "@/core/filters/belief";
 import { MEDIA } from "@/core/filters/media";
 import { likelyOfPlace } from "@/core/filters/place-history";
-import { ratedHours, wear } from "@/core/filters/wear";
+import { wear } from "@/core/filters/wear";
+import { ratedHours } from "@/core/filters/wear-course";
 import { chanceFrom } from "@/core/quantities/chance";
 
 /** What is really so at a slot, which the app has to find out by its looks. */
@@ -99,6 +100,7 @@ function dailyLoads(
     belief: { mu: 0, sd: 0.4 },
     looks: [],
     reliefs: [],
+    lifeShare: 1,
     horizonDays: 400,
   });
   const rated = ratedHours(wearSlot);

@@ -10,6 +10,7 @@ import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
 import { filterStatusOf } from "../src/core/filters/filter-status";
 import { wear } from "../src/core/filters/wear";
+import { wearCauses } from "../src/core/filters/wear-causes";
 import { wearInput } from "../src/core/filters/wear-schema";
 
 type Timing = { what: string; medianMs: number; p95Ms: number; wanted: string };
@@ -46,6 +47,8 @@ const slot = wearInput.parse({
   looks: [],
 });
 
+const causes = { ...slot, belief: { mu: 0.2, sd: 0.2 } };
+
 const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).snapshot;
 const filterStatuses = () =>
   house.slots.map((each) => filterStatusOf(house, each, today, () => ""));
@@ -63,6 +66,7 @@ const look = {
 
 console.table([
   timed("wear: one slot, three years, 5 drivers", 300, "under 1 ms", () => wear(slot)),
+  timed("wear-causes: the same slot, 6 players", 100, "under 10 ms", () => wearCauses(causes)),
   timed(
     "the same with 60 actual days",
     300,

@@ -21,6 +21,7 @@ describe("the registry", () => {
       "climate",
       "run-hours",
       "wear",
+      "wear-causes",
       "loose-ends",
       "lint-procedures",
       "filter-fit",

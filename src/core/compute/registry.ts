@@ -39,6 +39,7 @@ import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../runs/loose-ends";
 import { lintProcedures, lintProceduresInput, lintProceduresOutput } from "../runs/lint";
 import { wear } from "../filters/wear";
+import { wearCauses, wearCausesOutput } from "../filters/wear-causes";
 import { wearInput, wearOutput } from "../filters/wear-schema";
 
 /** A function of the core as the outside sees it. */
@@ -84,6 +85,13 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: wearInput,
     output: wearOutput,
     run: wear,
+  }),
+  define({
+    name: "wear-causes",
+    summary: "What sets a due day apart from the book's: causes that add up to the difference.",
+    input: wearInput,
+    output: wearCausesOutput,
+    run: wearCauses,
   }),
   define({
     name: "loose-ends",

@@ -121,6 +121,34 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
 }
 
 /**
+ * What one driver alone does to the dust of each day from `from`, `size` days long: 1 where it does not
+ * act, and not clamped.
+ *
+ * @source docs/sources.md#drivers
+ */
+export function driverFactors(
+  driver: Driver,
+  side: AirSide,
+  from: DayNumber,
+  size: number,
+  climate: Climate,
+): Float64Array {
+  const factors = new Float64Array(size).fill(1);
+  const growth =
+    driver.kind === "seed-fluff" ? stretchDays(climate, "growth", from, from + size - 1) : null;
+  for (const span of spansOf(driver, side)) {
+    const last = Math.min(size - 1, span.to - from);
+    for (let i = Math.max(0, span.from - from); i <= last; i++)
+      if (!growth || growth[i]) factors[i] = span.factor;
+  }
+  return factors;
+}
+
+/** Dust never counts for less than half, nor for more than six times the hours. */
+export const clampDust = (multiplier: number): number =>
+  Math.min(MOST_MULTIPLIER, Math.max(LEAST_MULTIPLIER, multiplier));
+
+/**
  * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of driver of
  * the strongest of that kind (the furthest from 1), clamped to 0.5 to 6. Drivers of the other side of
  * the machine do not count; the fluff of seeds flies on days of growth.
@@ -158,7 +186,6 @@ export function dustMultipliers(
     }
     if (strongest) for (let i = 0; i < size; i++) product[i]! *= strongest[i]!;
   }
-  for (let i = 0; i < size; i++)
-    product[i] = Math.min(MOST_MULTIPLIER, Math.max(LEAST_MULTIPLIER, product[i]!));
+  for (let i = 0; i < size; i++) product[i] = clampDust(product[i]!);
   return product;
 }

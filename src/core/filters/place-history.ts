@@ -4,7 +4,8 @@ import type { PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
 import { MEDIA } from "./media";
-import { beliefAfter, likelyDue, ratedHours, wear, wearSummary, type WearSummary } from "./wear";
+import { beliefAfter, likelyDue, wear, wearSummary, type WearSummary } from "./wear";
+import { ratedHours } from "./wear-course";
 import type { Relief, WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
 
 /** What surrounds a part: the same for every filter that has sat in it. */
@@ -47,6 +48,7 @@ function inputOf(
     belief,
     looks: installedPeriod.looks,
     reliefs: installedPeriod.reliefs,
+    lifeShare: 1,
     horizonDays,
   };
 }

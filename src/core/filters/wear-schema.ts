@@ -56,9 +56,17 @@ export const wearInput = z
     measured: measuredSchema,
     slot: slotSchema,
     drivers: z.array(driverSchema),
-    belief: withDefault(beliefSchema, FIRST_BELIEF),
+    belief: withDefault(
+      z.strictObject({
+        mu: withDefault(beliefSchema.shape.mu, FIRST_BELIEF.mu),
+        sd: withDefault(beliefSchema.shape.sd, FIRST_BELIEF.sd),
+      }),
+      FIRST_BELIEF,
+    ),
     looks: z.array(lookSchema),
     reliefs: withDefault(z.array(reliefSchema), []),
+    /** The share of its load and age at which it is due: three quarters where lungs ask for it. */
+    lifeShare: withDefault(z.number().gt(0).max(1), 1),
     horizonDays: withDefault(countSchema, DEFAULT_HORIZON_DAYS),
   })
   .superRefine((input, context) => {

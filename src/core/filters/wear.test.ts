@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { compute } from "../compute/compute";
 import { daysFrom, plainDate, addDays, type PlainDate } from "../quantities/plain-date";
-import { beliefAfter, likelyDue, ratedHours, wear } from "./wear";
+import { beliefAfter, likelyDue, wear } from "./wear";
+import { ratedHours } from "./wear-course";
 import { slotSchema, wearInput, type WearResult } from "./wear-schema";
 
 const climate = {

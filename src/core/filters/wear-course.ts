@@ -1,0 +1,254 @@
+import type { Actual } from "../climate/climate";
+import { inUseOn, runDays, type Measured } from "../climate/run-hours";
+import { toDay, type DayNumber } from "../quantities/plain-date";
+import { toMerv } from "../quantities/rating";
+import { clamp, reaches } from "../quantities/rounding";
+import { dustMultipliers, type Driver } from "./drivers";
+import { MEDIA, ratingFactor, type MediaFacts } from "./media";
+import type { WearInput, WearSlot } from "./wear-schema";
+
+/** How far the area of a slot may stretch or shorten the life of its filter. */
+const LEAST_AREA_FACTOR = 0.5;
+const MOST_AREA_FACTOR = 2;
+/** A day on which a cleaned filter ages: it ran at least this long, h. */
+const HOURS_THAT_AGE = 1;
+
+const SECONDS_PER_HOUR = 3600;
+
+/**
+ * Run hours to due of a slot at the reference dust load: base × rating × area, or the figure a maker or
+ * the owner gave in their place. Hours, above 0.
+ *
+ * @source docs/sources.md#wear
+ * @example ratedHours({ media: "pleated-25", rating: { scheme: "MERV", class: "8" } }) // 550
+ */
+export function ratedHours(slot: WearSlot): number {
+  if (slot.baseHours !== undefined) return slot.baseHours;
+  const facts: MediaFacts = MEDIA[slot.media];
+  const merv = slot.rating ? toMerv(slot.rating) : null;
+  const rating = facts.rated && merv !== null ? ratingFactor(merv) : 1;
+  const area =
+    slot.faceAreaM2 && slot.airflowM3h && facts.referenceVelocityMs
+      ? clamp(
+          slot.faceAreaM2 / (slot.airflowM3h / SECONDS_PER_HOUR / facts.referenceVelocityMs),
+          LEAST_AREA_FACTOR,
+          MOST_AREA_FACTOR,
+        )
+      : 1;
+  return facts.baseHours * rating * area;
+}
+
+/**
+ * The load at k = 1 of each day from fitting to horizon, what reliefs took off taken off, and the
+ * day its age is spent.
+ */
+export type Course = {
+  hours: Float64Array;
+  multiplier: Float64Array;
+  load: Float64Array;
+  /** What a look on the day of a relief saw: the load before it, by day index. */
+  beforeRelief: ReadonlyMap<number, number>;
+  /** The day index of the last relief: due days are sought from here on. */
+  lastRelief: number;
+  ageDue: number | null;
+  /** The load at which it is due: 1, or the share of its life that it is given here. */
+  dueAt: number;
+};
+
+/**
+ * The day index from fitting at whose start a part is too old, at a share of its life; null within the
+ * hours that are given.
+ *
+ * @param hours run hours of each day from fitting
+ * @param share above 0, up to 1
+ */
+export function ageDueIndex(
+  input: WearInput,
+  hours: Float64Array,
+  first: DayNumber,
+  share: number,
+): number | null {
+  const limit = share * maxAgeOf(input.slot);
+  let age = 0;
+  for (let i = 0; i < hours.length; i++) {
+    if (age >= limit) return i;
+    if (agesOn(input, hours[i]!, first + i)) age++;
+  }
+  return null;
+}
+
+/** Days after which a part is too old, however little it ran: the maker's figure, or its medium's. */
+export const maxAgeOf = (slot: WearSlot): number => slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
+
+/**
+ * Whether a day counts towards the age of what is in place.
+ *
+ * @param hours that it ran on that day
+ */
+export function agesOn({ slot, equipment }: WearInput, hours: number, day: DayNumber): boolean {
+  const facts: MediaFacts = MEDIA[slot.media];
+  return facts.cleaned ? reaches(hours, HOURS_THAT_AGE) : inUseOn(equipment, day);
+}
+
+export type Weather = { actuals: readonly Actual[]; measured: readonly Measured[] };
+/** Days as they usually are. */
+export const NO_WEATHER: Weather = { actuals: [], measured: [] };
+
+/**
+ * The hours a part wears by on each day of a span, both ends included: those of heating for a
+ * humidifier's panel, all that ran for the rest.
+ */
+export function wearingHours(
+  input: WearInput,
+  weather: Weather,
+  first: DayNumber,
+  last: DayNumber,
+) {
+  const { climate, equipment, slot } = input;
+  const days = runDays(climate, weather.actuals, equipment, weather.measured, first, last);
+  return slot.media === "humidifier-panel" ? days.heating : days.run;
+}
+
+/** The dust multiplier of each day; none for a humidifier’s panel. */
+export function multipliers(
+  input: WearInput,
+  drivers: readonly Driver[],
+  first: DayNumber,
+  size: number,
+) {
+  return input.slot.media === "humidifier-panel"
+    ? new Float64Array(size).fill(1)
+    : dustMultipliers(drivers, input.slot.airSide, first, size, input.climate);
+}
+
+/** The share of its load that a filter keeps after the reliefs of a day, by day index from fitting. */
+export type Kept = ReadonlyMap<number, number>;
+/** Nothing was ever taken off. */
+export const NO_RELIEF: Kept = new Map();
+
+/** The reliefs that count: after fitting, not after today. Two on a day both count. */
+export function keptOf({ reliefs, fittedOn, today }: WearInput): Kept {
+  if (reliefs.length === 0) return NO_RELIEF;
+  const fitted = toDay(fittedOn);
+  const kept = new Map<number, number>();
+  for (const { date, share } of reliefs) {
+    if (date <= fittedOn || date > today) continue;
+    const index = toDay(date) - fitted;
+    kept.set(index, (kept.get(index) ?? 1) * (1 - share));
+  }
+  return kept;
+}
+
+export type Loads = Pick<Course, "load" | "beforeRelief" | "lastRelief">;
+
+/**
+ * The load at the start of each day at k = 1, 1 due.
+ *
+ * @param hours, multiplier one a day; rated hours above 0
+ */
+export function loads(
+  hours: Float64Array,
+  multiplier: Float64Array,
+  rated: number,
+  kept: Kept = NO_RELIEF,
+): Loads {
+  const load = new Float64Array(hours.length);
+  const beforeRelief = new Map<number, number>();
+  let lastRelief = 0;
+  let sum = 0;
+  for (let i = 0; i < hours.length; i++) {
+    const share = kept.get(i);
+    if (share !== undefined) {
+      beforeRelief.set(i, sum / rated);
+      lastRelief = i;
+      sum *= share;
+    }
+    load[i] = sum / rated;
+    sum += hours[i]! * multiplier[i]!;
+  }
+  return { load, beforeRelief, lastRelief };
+}
+
+/**
+ * The first day index, from the last relief on, on which k times the load reaches what is due; null
+ * within the days there are.
+ */
+export function dueIndex(
+  { load, lastRelief, dueAt }: Loads & Pick<Course, "dueAt">,
+  lnK: number,
+): number | null {
+  const k = Math.exp(lnK);
+  let low = lastRelief;
+  let high = load.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (reaches(k * load[middle]!, dueAt)) high = middle;
+    else low = middle + 1;
+  }
+  return low < load.length ? low : null;
+}
+
+/** The earlier of two day indexes, of which null is never. @example earlier(null, 3) // 3 */
+export const earlier = (a: number | null, b: number | null) =>
+  a === null ? b : b === null ? a : Math.min(a, b);
+
+/** The day index on which a part is due by its load or its age, whichever is first. */
+export const dueByLoadOrAge = (
+  course: Loads & Pick<Course, "ageDue" | "dueAt">,
+  lnK: number,
+): number | null => earlier(dueIndex(course, lnK), course.ageDue);
+
+/** The weather and hours that were there. */
+export const weatherOf = (input: WearInput): Weather => ({
+  actuals: input.actuals,
+  measured: input.measured,
+});
+
+/** The course of a part from its fitting to a day, by the share of its life it is given. */
+export function courseTo(
+  input: WearInput,
+  weather: Weather,
+  drivers: readonly Driver[],
+  last: DayNumber,
+): Course {
+  const fitted = toDay(input.fittedOn);
+  const hours = wearingHours(input, weather, fitted, last);
+  const multiplier = multipliers(input, drivers, fitted, hours.length);
+  return {
+    hours,
+    multiplier,
+    ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
+    ageDue: ageDueIndex(input, hours, fitted, input.lifeShare),
+    dueAt: input.lifeShare,
+  };
+}
+
+/** The last day that is looked at. */
+export const horizonOf = (input: WearInput): DayNumber =>
+  Math.max(toDay(input.today), toDay(input.fittedOn)) + input.horizonDays;
+
+/**
+ * The last day that decides anything: no due day lies past the age due, which is known at once for
+ * what ages every day. Most filters are settled within months of a horizon of years.
+ */
+export function decisiveDay(input: WearInput): DayNumber {
+  const facts: MediaFacts = MEDIA[input.slot.media];
+  const horizon = horizonOf(input);
+  if (facts.cleaned || input.equipment.inUse) return horizon;
+  return Math.min(
+    horizon,
+    Math.max(toDay(input.today), toDay(input.fittedOn) + maxAgeOf(input.slot)),
+  );
+}
+
+/** A course cut off after a day index. */
+export const upTo = (
+  { hours, multiplier, load, ageDue, ...rest }: Course,
+  index: number,
+): Course => ({
+  ...rest,
+  hours: hours.subarray(0, index + 1),
+  multiplier: multiplier.subarray(0, index + 1),
+  load: load.subarray(0, index + 1),
+  ageDue: ageDue !== null && ageDue <= index ? ageDue : null,
+});
