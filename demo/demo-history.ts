@@ -90,6 +90,7 @@ function dailyLoads(
     maxAgeDays: slot.maxAgeDays,
     cleanDropPa: undefined,
     finalRatio: 2,
+    upstream: undefined,
   };
   const { lifeShare: _, ...context } = contextOf(snapshot, slot, today);
   const { days } = wear({

@@ -43,6 +43,16 @@ export const SEEN_BY_GRADE: Readonly<Record<Grade, Seen>> = {
   "white-powder": BLOCKED,
 };
 
+/** How a coil is seen to stand; clean means the same as of a filter. */
+export const COIL_GRADES = ["clean", "dusty", "matted"] as const;
+export type CoilGrade = (typeof COIL_GRADES)[number];
+/** @source docs/sources.md#coils */
+export const SEEN_ON_COIL: Readonly<Record<CoilGrade, Seen>> = {
+  clean: SEEN_BY_GRADE.clean,
+  dusty: { load: 0.55, s: 0.4 },
+  matted: { load: 1.1, s: 0.3 },
+};
+
 /** Drop at due over drop when clean; twice is what the trade calls spent. */
 export const FINAL_RATIO = 2;
 

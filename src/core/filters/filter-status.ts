@@ -1,6 +1,6 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { TENTH } from "./belief";
-import { MEDIA } from "./media";
+import { WEARING } from "./media";
 import { reasonSentence, reasonsOf, type AgeFacts, type Reason } from "./reasons";
 import { weatherWords } from "./weather-words";
 import { beliefAfter, likelyDue, type WearSummary } from "./wear";
@@ -134,8 +134,8 @@ function ageFacts(
     slot: { ...installedPeriod.slot, maxAgeDays: AGELESS_DAYS },
   }));
   return {
-    days: wear.input.slot.maxAgeDays ?? MEDIA[wear.input.slot.media].maxAgeDays,
-    wholeDays: last.slot.maxAgeDays ?? MEDIA[last.slot.media].maxAgeDays,
+    days: wear.input.slot.maxAgeDays ?? WEARING[wear.input.slot.media].maxAgeDays,
+    wholeDays: last.slot.maxAgeDays ?? WEARING[last.slot.media].maxAgeDays,
     byLoad: likelyOfPlace(context, ageless, today),
   };
 }

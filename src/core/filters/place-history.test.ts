@@ -53,6 +53,7 @@ const installedPeriodsOf = ({ media, age, looks }: Drawn): InstalledPeriod[] => 
       maxAgeDays: undefined,
       cleanDropPa: undefined,
       finalRatio: 2,
+      upstream: undefined,
     },
     looks: looks
       .filter((look) => look.ago < age)

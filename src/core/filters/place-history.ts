@@ -3,7 +3,7 @@ import type { Equipment, Measured } from "../climate/run-hours";
 import type { PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver } from "./drivers";
-import { MEDIA } from "./media";
+import { WEARING } from "./media";
 import { beliefAfter, likelyDue, wear, wearSummary, type WearSummary } from "./wear";
 import { ratedHours } from "./wear-course";
 import type { Relief, WearInput, WearLook, WearResult, WearSlot } from "./wear-schema";
@@ -78,7 +78,7 @@ export function priorBelief(
  * @param share above 0, up to 1
  */
 export function shortened(slot: WearSlot, share: number): WearSlot {
-  const maxAge = slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
+  const maxAge = slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;
   return {
     ...slot,
     baseHours: share * ratedHours(slot),

@@ -132,6 +132,7 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
     maxAgeDays: slot.maxAgeDays,
     cleanDropPa: slot.cleanDropPa,
     finalRatio: FINAL_RATIO,
+    upstream: undefined,
   };
 }
 

@@ -53,12 +53,12 @@ describe("the causes of a due day", () => {
     expect(of({ belief: { mu: Math.log(1.2) } }).causes).toEqual([
       { cause: "place", days: 7, points: 17 },
     ]);
-    // Twenty hours on each of ten days: 80 more, 470 left at 12 a day.
+    // Twenty hours on each of ten days: 80 more, so (550 − 80) / 12, day 40.
     const measured = Array.from({ length: 10 }, (_, i) => ({
       date: addDays(plainDate("2026-01-02"), i),
       hours: 20,
     }));
-    expect(of({ measured }).causes).toMatchObject([{ cause: "weather", days: 7 }]);
+    expect(of({ measured }).causes).toMatchObject([{ cause: "weather", days: 6 }]);
   });
 
   it("are none where nothing differs, and have no days where none is due in time", () => {

@@ -6,10 +6,12 @@ import { clampDust, driverFactors, type Driver } from "./drivers";
 import { beliefAfter } from "./wear";
 import {
   ageDueIndex,
+  bearsOn,
   decisiveDay,
   keptOf,
   NO_RELIEF,
   NO_WEATHER,
+  penetration,
   ratedHours,
   wearingHours,
   weatherOf,
@@ -78,8 +80,8 @@ function groundOf(input: WearInput): Ground {
   const ages = [normal, real].map((hours) =>
     [1, input.lifeShare].map((share) => ageDueIndex(input, hours, fitted, share)),
   );
-  const { media, airSide } = input.slot;
-  const drivers = media === "humidifier-panel" ? [] : input.drivers;
+  const { airSide } = input.slot;
+  const drivers = input.drivers.filter((driver) => bearsOn(input.slot, driver));
   return {
     input,
     rated: ratedHours(input.slot),
@@ -123,6 +125,7 @@ function worthOf(ground: Ground, players: readonly Player[]): Worth {
   const kept = has("relief") ? keptOf(input) : NO_RELIEF;
   const from = Math.max(0, ...kept.keys());
   const tooOld = ground.ageDue(isReal, isShort);
+  const past = penetration(input.slot);
   const seen = ground.likely ?? -1;
 
   let day: number | null = null;
@@ -135,7 +138,7 @@ function worthOf(ground: Ground, players: readonly Player[]): Worth {
     if (day === null && (i === tooOld || (i >= from && reaches(load, dueAt)))) day = i;
     let multiplier = 1;
     for (const factors of kinds) multiplier *= strongest(factors, i);
-    sum += hours[i]! * clampDust(multiplier);
+    sum += hours[i]! * clampDust(multiplier) * past;
   }
   return { day: day ?? hours.length, percent };
 }

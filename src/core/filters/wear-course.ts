@@ -4,7 +4,7 @@ import { toDay, type DayNumber } from "../quantities/plain-date";
 import { toMerv } from "../quantities/rating";
 import { clamp, reaches } from "../quantities/rounding";
 import { dustMultipliers, type Driver } from "./drivers";
-import { MEDIA, ratingFactor, type MediaFacts } from "./media";
+import { coilDust, isCoil, ratingFactor, WEARING, type MediaFacts } from "./media";
 import type { WearInput, WearSlot } from "./wear-schema";
 
 /** How far the area of a slot may stretch or shorten the life of its filter. */
@@ -24,7 +24,7 @@ const SECONDS_PER_HOUR = 3600;
  */
 export function ratedHours(slot: WearSlot): number {
   if (slot.baseHours !== undefined) return slot.baseHours;
-  const facts: MediaFacts = MEDIA[slot.media];
+  const facts: MediaFacts = WEARING[slot.media];
   const merv = slot.rating ? toMerv(slot.rating) : null;
   const rating = facts.rated && merv !== null ? ratingFactor(merv) : 1;
   const area =
@@ -78,7 +78,8 @@ export function ageDueIndex(
 }
 
 /** Days after which a part is too old, however little it ran: the maker's figure, or its medium's. */
-export const maxAgeOf = (slot: WearSlot): number => slot.maxAgeDays ?? MEDIA[slot.media].maxAgeDays;
+export const maxAgeOf = (slot: WearSlot): number =>
+  slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;
 
 /**
  * Whether a day counts towards the age of what is in place.
@@ -86,7 +87,7 @@ export const maxAgeOf = (slot: WearSlot): number => slot.maxAgeDays ?? MEDIA[slo
  * @param hours that it ran on that day
  */
 export function agesOn({ slot, equipment }: WearInput, hours: number, day: DayNumber): boolean {
-  const facts: MediaFacts = MEDIA[slot.media];
+  const facts: MediaFacts = WEARING[slot.media];
   return facts.cleaned ? reaches(hours, HOURS_THAT_AGE) : inUseOn(equipment, day);
 }
 
@@ -94,31 +95,49 @@ export type Weather = { actuals: readonly Actual[]; measured: readonly Measured[
 /** Days as they usually are. */
 export const NO_WEATHER: Weather = { actuals: [], measured: [] };
 
+/** An outdoor coil takes in less while it heats. */
+const HEATING_SHARE_OF_COIL = 0.3;
+
 /**
  * The hours a part wears by on each day of a span, both ends included: those of heating for a
- * humidifier's panel, all that ran for the rest.
+ * humidifier's panel, of cooling and three tenths of those of heating for an outdoor coil, all that
+ * ran for the rest.
  */
 export function wearingHours(
   input: WearInput,
   weather: Weather,
   first: DayNumber,
   last: DayNumber,
-) {
+): Float64Array {
   const { climate, equipment, slot } = input;
   const days = runDays(climate, weather.actuals, equipment, weather.measured, first, last);
-  return slot.media === "humidifier-panel" ? days.heating : days.run;
+  if (slot.media === "humidifier-panel") return days.heating;
+  if (slot.media === "outdoor-coil")
+    return days.cooling.map((hours, i) => hours + HEATING_SHARE_OF_COIL * days.heating[i]!);
+  return days.run;
 }
+
+/** How much faster an indoor coil loads for what its filter lets past; 1 for all else. */
+export function penetration({ media, upstream }: WearSlot): number {
+  if (media !== "indoor-coil" || !upstream) return 1;
+  return coilDust(upstream.rating ? toMerv(upstream.rating) : null, upstream.bypass);
+}
+
+/** What slips past a filter's frame spares the filter; a coil takes it as well. */
+export const bearsOn = ({ media }: WearSlot, { kind }: Driver): boolean =>
+  media !== "humidifier-panel" && !(kind === "bypass" && isCoil(media));
 
 /** The dust multiplier of each day; none for a humidifier’s panel. */
 export function multipliers(
-  input: WearInput,
+  { slot, climate }: WearInput,
   drivers: readonly Driver[],
   first: DayNumber,
   size: number,
-) {
-  return input.slot.media === "humidifier-panel"
-    ? new Float64Array(size).fill(1)
-    : dustMultipliers(drivers, input.slot.airSide, first, size, input.climate);
+): Float64Array {
+  const bearing = drivers.filter((driver) => bearsOn(slot, driver));
+  const dust = dustMultipliers(bearing, slot.airSide, first, size, climate);
+  const past = penetration(slot);
+  return past === 1 ? dust : dust.map((each) => each * past);
 }
 
 /** The share of its load that a filter keeps after the reliefs of a day, by day index from fitting. */
@@ -232,7 +251,7 @@ export const horizonOf = (input: WearInput): DayNumber =>
  * what ages every day. Most filters are settled within months of a horizon of years.
  */
 export function decisiveDay(input: WearInput): DayNumber {
-  const facts: MediaFacts = MEDIA[input.slot.media];
+  const facts: MediaFacts = WEARING[input.slot.media];
   const horizon = horizonOf(input);
   if (facts.cleaned || input.equipment.inUse) return horizon;
   return Math.min(

@@ -7,14 +7,23 @@ import {
   optional,
   positiveSchema,
   ratingSchema,
+  shareSchema,
   withDefault,
 } from "../quantities/schemas";
-import { beliefSchema, FINAL_RATIO, FIRST_BELIEF, GRADES } from "./belief";
+import { beliefSchema, COIL_GRADES, FINAL_RATIO, FIRST_BELIEF, GRADES } from "./belief";
 import { AIR_SIDES, driverSchema, type DriverKind } from "./drivers";
-import { MEDIA_KINDS } from "./media";
+import { isCoil, WEARING_KINDS } from "./media";
+
+/** The filter that an indoor coil sits behind. */
+const upstreamSchema = z.strictObject({
+  /** Of none there is no filter. */
+  rating: optional(ratingSchema),
+  /** Share of the air that slips past its frame. */
+  bypass: withDefault(shareSchema, 0),
+});
 
 export const slotSchema = z.strictObject({
-  media: z.enum(MEDIA_KINDS),
+  media: z.enum(WEARING_KINDS),
   rating: optional(ratingSchema),
   airSide: z.enum(AIR_SIDES),
   /** All filters of the slot together, m². */
@@ -24,12 +33,14 @@ export const slotSchema = z.strictObject({
   maxAgeDays: optional(z.number().int().min(1)),
   cleanDropPa: optional(positiveSchema),
   finalRatio: withDefault(z.number().gt(1), FINAL_RATIO),
+  /** Of an indoor coil only; without it a tight filter of MERV 8 is supposed. */
+  upstream: optional(upstreamSchema),
 });
 export type WearSlot = z.output<typeof slotSchema>;
 
 const lookSchema = z.strictObject({
   date: dateSchema,
-  grade: optional(z.enum(GRADES)),
+  grade: optional(z.enum([...GRADES, "dusty", "matted"])),
   pressureDropPa: optional(z.number().min(0)),
 });
 export type WearLook = z.output<typeof lookSchema>;
@@ -70,11 +81,21 @@ export const wearInput = z
     horizonDays: withDefault(countSchema, DEFAULT_HORIZON_DAYS),
   })
   .superRefine((input, context) => {
+    if (input.slot.upstream && input.slot.media !== "indoor-coil")
+      context.addIssue({
+        code: "custom",
+        path: ["slot", "upstream"],
+        message: "only an indoor coil sits behind a filter",
+      });
     input.looks.forEach((look, i) => {
       const problem = (path: string, message: string) =>
         context.addIssue({ code: "custom", path: ["looks", i, path], message });
       if (look.grade === undefined && look.pressureDropPa === undefined)
         problem("grade", "a look needs a grade or a pressure drop");
+      const isOfCoil = COIL_GRADES.some((grade) => grade === look.grade);
+      const isOfFilter = GRADES.some((grade) => grade === look.grade);
+      if (look.grade !== undefined && !(isCoil(input.slot.media) ? isOfCoil : isOfFilter))
+        problem("grade", "a coil is clean, dusty or matted, and no filter is");
       if (look.pressureDropPa !== undefined && input.slot.cleanDropPa === undefined)
         problem("pressureDropPa", "a pressure drop needs the slot's cleanDropPa to compare with");
     });

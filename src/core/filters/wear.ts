@@ -12,9 +12,17 @@ import {
   roundPercent,
   roundPhysical,
 } from "../quantities/rounding";
-import { carried, learn, SEEN_BY_GRADE, seenByPressure, TENTH, type Belief } from "./belief";
+import {
+  carried,
+  learn,
+  SEEN_BY_GRADE,
+  SEEN_ON_COIL,
+  seenByPressure,
+  TENTH,
+  type Belief,
+} from "./belief";
 import type { Driver } from "./drivers";
-import { MEDIA, type MediaFacts } from "./media";
+import { isCoil, WEARING, type MediaFacts } from "./media";
 import {
   ageDueIndex,
   agesOn,
@@ -44,8 +52,12 @@ const LEAST_LOAD_TO_LEARN = 0.05;
 function seenAt(look: WearLook, slot: WearSlot) {
   if (look.pressureDropPa !== undefined && slot.cleanDropPa !== undefined)
     return seenByPressure(look.pressureDropPa, slot.cleanDropPa, slot.finalRatio);
-  if (look.grade !== undefined) return SEEN_BY_GRADE[look.grade];
-  throw new Error("wear: a look needs a grade, or a pressure drop and the slot's cleanDropPa");
+  const { grade } = look;
+  if (isCoil(slot.media)) {
+    if (grade === "clean" || grade === "dusty" || grade === "matted") return SEEN_ON_COIL[grade];
+  } else if (grade !== undefined && grade !== "dusty" && grade !== "matted")
+    return SEEN_BY_GRADE[grade];
+  throw new Error("wear: a look needs a grade of its kind, or a pressure drop and the cleanDropPa");
 }
 
 /** What the looks since fitting teach about this place. */
@@ -109,7 +121,7 @@ export function laterFilters(
   from: DayNumber,
   until: DayNumber,
 ): (fitted: DayNumber) => WearDays {
-  const facts: MediaFacts = MEDIA[input.slot.media];
+  const facts: MediaFacts = WEARING[input.slot.media];
   const limit = input.lifeShare * maxAgeOf(input.slot);
   const agesDaily = !facts.cleaned && !input.equipment.inUse;
   const reach = agesDaily ? Math.min(input.horizonDays, Math.ceil(limit)) : input.horizonDays;
