@@ -16,6 +16,7 @@ import {
   noteChanged,
   noteLook,
   notePartDone,
+  noteVacuumed,
   writeNote,
 } from "../src/features/records/record-actions";
 import { changeSlot, createSlot } from "@/features/inventory/filters/slot-actions";
@@ -260,5 +261,21 @@ describe("what was done and seen", () => {
     const count = (await snapshot()).history.entries.length;
     await landing(correctEntry(HOME, wrong.id, nothingSent, form));
     expect((await snapshot()).history.entries).toHaveLength(count);
+  });
+});
+
+describe("a filter vacuumed on the spot", () => {
+  it("is noted at one press, twice pressed once, and is due later without being new", async () => {
+    const before = wearOfSlot(await snapshot(), await slot("cellar-filter"), today)!;
+    const entries = (await record("cellar-filter")).length;
+    for (const _ of [1, 2])
+      expect(await landing(noteVacuumed(HOME, "cellar-filter", "press-1"))).toMatch(
+        new RegExp(`^/homes/${HOME}/parts/cellar-filter`),
+      );
+    expect(await record("cellar-filter")).toHaveLength(entries + 1);
+    const after = wearOfSlot(await snapshot(), await slot("cellar-filter"), today)!;
+    expect(after.likely! > before.likely!).toBe(true);
+    expect(after.days[0]).toEqual(before.days[0]);
+    expect(await landing(noteVacuumed(HOME, "boat-fine", "press-2"))).toBe(`/homes/${HOME}/house`);
   });
 });

@@ -4,8 +4,9 @@ import type { Unit } from "@/core/inventory/inventory";
 import { earliestInstallation } from "@/core/inventory/plausible";
 import { doneForm } from "@/lib/done-form";
 import { invalid, singles, type FormState } from "@/lib/forms";
-import { follow, formCommand } from "@/server/commands/form-command";
-import { inHome, placeIn, unitIn } from "@/server/commands/home-command";
+import { VACUUM } from "@/core/filters/slot-wear";
+import { follow, formCommand, houseOf } from "@/server/commands/form-command";
+import { inHome, once, placeIn, unitIn } from "@/server/commands/home-command";
 import * as records from "@/server/commands/records";
 import { changedForm, lookForm, noteForm } from "./record-forms";
 
@@ -103,6 +104,25 @@ export async function noteLook(
     const noted = await records.record(home, { kind: "look", unitId, partId, date, look });
     return { to: `/homes/${homeId}/parts/${partId}`, noted };
   });
+}
+
+/** That a filter was vacuumed where it sits today: lighter, and no newer. */
+export async function noteVacuumed(
+  homeId: string,
+  slotId: string,
+  commandId: string,
+): Promise<void> {
+  const lead = await inHome(homeId, (home) =>
+    once(home.tx, { id: commandId, asks: ["vacuumed", slotId] }, home.now, async () => {
+      const slot = home.snapshot.slots.find((each) => each.id === slotId);
+      if (!slot) return houseOf(homeId);
+      const { id: partId, unitId } = slot;
+      const place = { unitId, partId, taskKey: VACUUM };
+      const noted = await records.record(home, { kind: "done", ...place, date: home.today });
+      return { to: `/homes/${homeId}/parts/${slotId}`, noted };
+    }),
+  );
+  follow(lead);
 }
 
 /** Forgets what the looks at a slot taught of its pace: from here on it is the rated pace again. */

@@ -22,12 +22,15 @@ import { CurveWithWhatIf } from "../filters/what-if";
 export function PartView({
   sheet,
   start,
+  vacuumed,
   jobs,
   readings,
   history,
 }: {
   sheet: PartSheet;
   start: (filterStatus: FilterStatus) => ReactNode;
+  /** The button that says a filter was vacuumed where it sits. */
+  vacuumed: (slotId: string) => ReactNode;
   /** What comes round at it; of a filter the strategies before. */
   jobs: ReactNode;
   readings: ReactNode;
@@ -88,7 +91,7 @@ export function PartView({
           </Link>
         </nav>
         {sheet.kind === "slot" ? (
-          <SlotHead sheet={sheet} start={start} />
+          <SlotHead {...{ sheet, start, vacuumed }} />
         ) : sheet.kind === "part" ? (
           <PartHead sheet={sheet} />
         ) : (
@@ -118,9 +121,11 @@ export function PartView({
 function SlotHead({
   sheet,
   start,
+  vacuumed,
 }: {
   sheet: Extract<PartSheet, { kind: "slot" }>;
   start: (filterStatus: FilterStatus) => ReactNode;
+  vacuumed: (slotId: string) => ReactNode;
 }) {
   const { snapshot: book, today, events, drivers, filterStatus, status, siblings } = sheet;
   const { slot, wear } = filterStatus;
@@ -150,11 +155,12 @@ function SlotHead({
               </p>
             </div>
           </div>
-          <div className="flex grow flex-wrap gap-2 wide:grow-0">
+          <div className="flex grow flex-wrap gap-x-2 gap-y-1 wide:max-w-72 wide:grow-0 wide:justify-end">
             {start(filterStatus)}
             <LinkButton href={`/homes/${book.home.id}/look?slot=${slot.id}`}>
               Note a look
             </LinkButton>
+            {vacuumed(slot.id)}
           </div>
         </div>
         {wear && (

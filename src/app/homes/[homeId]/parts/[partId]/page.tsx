@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { JobSection } from "@/features/schedule/job-list";
@@ -9,6 +10,7 @@ import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
 import { PartHistory } from "@/features/records/history";
+import { VacuumedButton } from "@/features/records/vacuumed-button";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { PhotoPairs } from "@/features/runs/pictures/photo-pairs";
 import { photoPairsOf } from "@/features/runs/pictures/photo-queries";
@@ -77,6 +79,7 @@ export default async function PartPage({
             isService={sheet.kind === "part"}
           />
         }
+        vacuumed={(slotId) => <VacuumedButton {...{ homeId, slotId }} commandId={randomUUID()} />}
         start={({ slot }) =>
           sheet.kind === "slot" && sheet.guide && renewal ? (
             <StartLink
