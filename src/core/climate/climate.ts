@@ -200,6 +200,7 @@ export type Stretch = (typeof STRETCHES)[number];
  * the usual mean of the week that ends on it.
  *
  * @source docs/sources.md#climate
+ * @example [...stretchDays({ monthlyMeanC: Array(12).fill(5), dailyRangeC: 10 }, "heating", 0, 1)] // [1,1]
  */
 export function stretchDays(
   climate: Climate,

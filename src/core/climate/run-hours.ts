@@ -130,6 +130,8 @@ function scatteredHours(line: Line, meanC: number, spreadC: number): number {
 /**
  * Whether a day lies inside the spells a unit is in use, given as first and last day of the year and
  * running over New Year's Eve where the last comes first; always, when none are given.
+ *
+ * @example inUseOn({ inUse: [{ from: "10-01", to: "04-30" }] }, 0) // true
  */
 export function inUseOn(equipment: Equipment, day: DayNumber): boolean {
   if (!equipment.inUse) return true;

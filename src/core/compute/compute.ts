@@ -48,6 +48,8 @@ export function compute(name: string, json: string): ComputeAnswer {
 
 /**
  * The JSON line of an answer: its value, or `{error}`. Without a line break.
+ *
+ * @example answerLine({ ok: true, value: 3 }) // "3"
  */
 export const answerLine = (answer: ComputeAnswer): string =>
   JSON.stringify(answer.ok ? answer.value : { error: answer.error });
@@ -55,6 +57,8 @@ export const answerLine = (answer: ComputeAnswer): string =>
 /**
  * JSON lines in, one JSON line out for each, an error in the place of its line: one bad line never
  * costs the others.
+ *
+ * @example computeBatch("airflow", [""]) // []
  */
 export const computeBatch = (name: string, lines: readonly string[]): string[] =>
   lines.filter((line) => line.trim() !== "").map((line) => answerLine(compute(name, line)));

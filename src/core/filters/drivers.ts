@@ -144,7 +144,11 @@ export function driverFactors(
   return factors;
 }
 
-/** Dust never counts for less than half, nor for more than six times the hours. */
+/**
+ * Dust never counts for less than half, nor for more than six times the hours.
+ *
+ * @example clampDust(9) // 6
+ */
 export const clampDust = (multiplier: number): number =>
   Math.min(MOST_MULTIPLIER, Math.max(LEAST_MULTIPLIER, multiplier));
 

@@ -157,6 +157,8 @@ function daysAway(
 
 /**
  * Days until a slot is likely due: negative once past; null when nothing can be said.
+ *
+ * @example daysLeft({ wear: { likely: "2026-03-16" } }, "2026-03-14") // 2
  */
 export function daysLeft(filterStatus: FilterStatus, today: PlainDate): number | null {
   return filterStatus.wear?.likely ? daysFrom(today, filterStatus.wear.likely) : null;
@@ -164,6 +166,8 @@ export function daysLeft(filterStatus: FilterStatus, today: PlainDate): number |
 
 /**
  * The shares between which the fill of a gauge may really lie, eight times in ten: 0 new, 1 due.
+ *
+ * @example fillBand({ percentNow: 50, belief: { mu: 0, sd: 0 } }) // {"low":0.5,"high":0.5}
  */
 export function fillBand(wear: WearSummary): { low: number; high: number } {
   const fill = wear.percentNow / 100;

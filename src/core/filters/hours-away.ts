@@ -12,6 +12,8 @@ const LONGEST_AWAY_DAYS = 3650;
 
 /**
  * The hours a day that a meter of this air system really gave, as they were entered.
+ *
+ * @example measuredOf({ measured: [{ systemId: "a" }, { systemId: "b" }] }, { id: "b" }) // [{"systemId":"b"}]
  */
 export const measuredOf = (snapshot: HomeSnapshot, system: AirSystem): Measured[] =>
   snapshot.measured.filter((entry) => entry.systemId === system.id);

@@ -76,6 +76,7 @@ export function priorBelief(
  * A slot whose filter is to go after a share of its hours and days: three quarters where lungs need it.
  *
  * @param share above 0, up to 1
+ * @example shortened({ media: "pleated-25" }, 0.75).maxAgeDays // 90
  */
 export function shortened(slot: WearSlot, share: number): WearSlot {
   const maxAge = slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;

@@ -127,6 +127,8 @@ const SLOWER: readonly [upTo: number, words: string][] = [
 /**
  * A place's own factor in words: “about half as fast as rated”, “about 1.8 times as fast”, or a little
  * either way.
+ *
+ * @example factorWords({ mu: 0, sd: 0.4 }) // "about as fast as the book says"
  */
 export function factorWords(belief: Belief): string {
   const k = Math.exp(belief.mu);
@@ -138,7 +140,11 @@ export function factorWords(belief: Belief): string {
   return `about ${k.toFixed(1)} times as fast as the book says`;
 }
 
-/** How sure the factor is, by the band in which eight of ten such places lie. */
+/**
+ * How sure the factor is, by the band in which eight of ten such places lie.
+ *
+ * @example sureWords({ mu: 0, sd: 0.08 }) // "sure within a tenth"
+ */
 export function sureWords(belief: Belief): string {
   const spread = Math.exp(TENTH * belief.sd) - 1;
   if (spread <= 0.12) return "sure within a tenth";

@@ -40,6 +40,8 @@ const isDust = (driver: ScopedDriver): driver is DustDriver =>
 
 /**
  * A driver of the inventory in the form in which the wear engine takes it: without its id and scope.
+ *
+ * @example engineDriver({ id: "a", scope: "home", kind: "moved-in", from: "2026-01-01" }) // {"id":"a","kind":"moved-in","on":"2026-01-01"}
  */
 export function engineDriver(driver: DustDriver): Driver {
   const { id, kind, count, fraction, from, to } = driver;
@@ -79,6 +81,8 @@ function sparesLungs(drivers: readonly ScopedDriver[], slot: FilterSlot, today: 
 
 /**
  * The air system a unit belongs to; none where it moves air of its own.
+ *
+ * @example systemOf({ systems: [{ id: "air" }] }, { systemId: "air" }) // {"id":"air"}
  */
 export const systemOf = (snapshot: HomeSnapshot, unit: Unit): AirSystem | undefined =>
   snapshot.systems.find((each) => each.id === unit.systemId);
@@ -114,7 +118,11 @@ export function contextOf(
 
 const MM2_PER_M2 = 1_000_000;
 
-/** The area that air passes, all filters of the slot together, m². */
+/**
+ * The area that air passes, all filters of the slot together, m².
+ *
+ * @example faceAreaM2({ filterCount: 2, nominal: { text: "500x500x25", mm: { w: 500, h: 500 } } }) // 0.5
+ */
 export function faceAreaM2({ filterCount, nominal: { text, mm } }: FilterSlot): number {
   // Through a cylinder air comes from all round.
   const width = isRound(text) ? Math.PI * mm.w : mm.w;

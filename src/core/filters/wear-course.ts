@@ -77,7 +77,11 @@ export function ageDueIndex(
   return null;
 }
 
-/** Days after which a part is too old, however little it ran: the maker's figure, or its medium's. */
+/**
+ * Days after which a part is too old, however little it ran: the maker's figure, or its medium's.
+ *
+ * @example maxAgeOf({ media: "pleated-25" }) // 120
+ */
 export const maxAgeOf = (slot: WearSlot): number =>
   slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;
 
@@ -85,6 +89,7 @@ export const maxAgeOf = (slot: WearSlot): number =>
  * Whether a day counts towards the age of what is in place.
  *
  * @param hours that it ran on that day
+ * @example agesOn({ slot: { media: "head-mesh" }, equipment: {} }, 0.5, 0) // false
  */
 export function agesOn({ slot, equipment }: WearInput, hours: number, day: DayNumber): boolean {
   const facts: MediaFacts = WEARING[slot.media];
@@ -117,13 +122,21 @@ export function wearingHours(
   return days.run;
 }
 
-/** How much faster an indoor coil loads for what its filter lets past; 1 for all else. */
+/**
+ * How much faster an indoor coil loads for what its filter lets past; 1 for all else.
+ *
+ * @example penetration({ media: "pleated-25" }) // 1
+ */
 export function penetration({ media, upstream }: WearSlot): number {
   if (media !== "indoor-coil" || !upstream) return 1;
   return coilDust(upstream.rating ? toMerv(upstream.rating) : null, upstream.bypass);
 }
 
-/** What slips past a filter's frame spares the filter; a coil takes it as well. */
+/**
+ * What slips past a filter's frame spares the filter; a coil takes it as well.
+ *
+ * @example bearsOn({ media: "humidifier-panel" }, { kind: "people" }) // false
+ */
 export const bearsOn = ({ media }: WearSlot, { kind }: Driver): boolean =>
   media !== "humidifier-panel" && !(kind === "bypass" && isCoil(media));
 
@@ -145,7 +158,11 @@ export type Kept = ReadonlyMap<number, number>;
 /** Nothing was ever taken off. */
 export const NO_RELIEF: Kept = new Map();
 
-/** The reliefs that count: after fitting, not after today. Two on a day both count. */
+/**
+ * The reliefs that count: after fitting, not after today. Two on a day both count.
+ *
+ * @example [...keptOf({ reliefs: [{ date: "2026-01-03", share: 0.3 }], fittedOn: "2026-01-01", today: "2026-02-01" })] // [[2,0.7]]
+ */
 export function keptOf({ reliefs, fittedOn, today }: WearInput): Kept {
   if (reliefs.length === 0) return NO_RELIEF;
   const fitted = toDay(fittedOn);
@@ -164,6 +181,7 @@ export type Loads = Pick<Course, "load" | "beforeRelief" | "lastRelief">;
  * The load at the start of each day at k = 1, 1 due.
  *
  * @param hours, multiplier one a day; rated hours above 0
+ * @example [...loads(new Float64Array([10, 10]), new Float64Array([1, 2]), 100).load] // [0,0.1]
  */
 export function loads(
   hours: Float64Array,
@@ -191,6 +209,8 @@ export function loads(
 /**
  * The first day index, from the last relief on, on which k times the load reaches what is due; null
  * within the days there are.
+ *
+ * @example dueIndex({ load: [0, 0.5, 1], lastRelief: 0, dueAt: 1 }, 0) // 2
  */
 export function dueIndex(
   { load, lastRelief, dueAt }: Loads & Pick<Course, "dueAt">,
@@ -211,13 +231,21 @@ export function dueIndex(
 export const earlier = (a: number | null, b: number | null) =>
   a === null ? b : b === null ? a : Math.min(a, b);
 
-/** The day index on which a part is due by its load or its age, whichever is first. */
+/**
+ * The day index on which a part is due by its load or its age, whichever is first.
+ *
+ * @example dueByLoadOrAge({ load: [0, 0.5, 1], lastRelief: 0, dueAt: 1, ageDue: 1 }, 0) // 1
+ */
 export const dueByLoadOrAge = (
   course: Loads & Pick<Course, "ageDue" | "dueAt">,
   lnK: number,
 ): number | null => earlier(dueIndex(course, lnK), course.ageDue);
 
-/** The weather and hours that were there. */
+/**
+ * The weather and hours that were there.
+ *
+ * @example weatherOf({ actuals: [], measured: [] }) // {"actuals":[],"measured":[]}
+ */
 export const weatherOf = (input: WearInput): Weather => ({
   actuals: input.actuals,
   measured: input.measured,
@@ -242,7 +270,11 @@ export function courseTo(
   };
 }
 
-/** The last day that is looked at. */
+/**
+ * The last day that is looked at.
+ *
+ * @example horizonOf({ today: "1970-01-02", fittedOn: "1970-01-01", horizonDays: 10 }) // 11
+ */
 export const horizonOf = (input: WearInput): DayNumber =>
   Math.max(toDay(input.today), toDay(input.fittedOn)) + input.horizonDays;
 

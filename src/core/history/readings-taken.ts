@@ -8,6 +8,7 @@ export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgemen
  * The verdict of a reading that was just taken; what was typed plays no part in it.
  *
  * @throws when it cannot be judged: the form lets none through
+ * @example judgementOf({ kind: "noise", value: "bang" }).verdict // "stop"
  */
 export const judgementOf = ({ typed: _, ...taken }: ReadingTaken): Judgement =>
   judge(judgeInput.parse(taken));

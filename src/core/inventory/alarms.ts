@@ -26,7 +26,11 @@ export function alarmLife(madeOn: PlainDate, today: PlainDate): AlarmLife {
   return { from, by, verdict: today >= by ? "act" : today >= from ? "watch" : "sound" };
 }
 
-/** Whether an alarm shows a figure: it has a display among its parts. Silence is no reading. */
+/**
+ * Whether an alarm shows a figure: it has a display among its parts. Silence is no reading.
+ *
+ * @example hasDisplay({ parts: [{ unitId: "hall", kind: "alarm-display" }] }, "hall") // true
+ */
 export const hasDisplay = ({ parts }: { parts: readonly Part[] }, alarmId: string): boolean =>
   parts.some(({ unitId, kind }) => unitId === alarmId && kind === "alarm-display");
 

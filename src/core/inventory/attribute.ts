@@ -84,6 +84,8 @@ function readAttribute(
 
 /**
  * An answer as its form field shows it again: what is read back from it is the same answer.
+ *
+ * @example attributeText({ kind: "text" }, "grey", "metric") // "grey"
  */
 export const attributeText = (attribute: Attribute, answer: string, system: UnitSystem): string =>
   attribute.kind === "length" ? lengthWords(Number(answer), system) : answer;

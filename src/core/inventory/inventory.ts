@@ -205,7 +205,11 @@ export type DriverFacts = {
 };
 export type ScopedDriver = DriverScope & DriverFacts & { id: string };
 
-/** The isolator that a unit's first electric shut-off is. */
+/**
+ * The isolator that a unit's first electric shut-off is.
+ *
+ * @example isolatorOf({ shutOffs: [{ kind: "gas-cock" }, { kind: "breaker" }] }) // "breaker-off"
+ */
 export function isolatorOf(unit: Unit): EndKind {
   for (const { kind } of unit.shutOffs) {
     if (kind === "switch") return "switch-off";
@@ -215,5 +219,9 @@ export function isolatorOf(unit: Unit): EndKind {
   return "switch-off";
 }
 
-/** “Northgate CF-80” */
+/**
+ * “Northgate CF-80”
+ *
+ * @example plateWords({ make: "Northgate", model: "CF-80" }) // "Northgate CF-80"
+ */
 export const plateWords = (unit: Unit): string => [unit.make, unit.model].filter(Boolean).join(" ");

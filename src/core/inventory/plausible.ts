@@ -7,6 +7,8 @@ const OLDER_BY_DAYS = 366;
 /**
  * The day before which nothing can have been fitted in a unit: long before it was made or came here.
  * Null where neither is known.
+ *
+ * @example earliestInstallation({ attributes: {} }) // null
  */
 export function earliestInstallation(
   unit: Pick<Unit, "fittedOn" | "attributes">,

@@ -11,6 +11,8 @@ export const ROOF_SAFE = "roof-safe";
 /**
  * How one gets to a machine, or to a slot of it: by what is stored. A packaged unit stands on a roof
  * until somebody says otherwise; a grille in a ceiling wants a ladder wherever its machine stands.
+ *
+ * @example reachOf({ kind: "rooftop", attributes: {} }) // "roof"
  */
 export function reachOf(unit: Unit | undefined, slot?: FilterSlot): Reach {
   const said = REACHES.find((each) => each === unit?.attributes[REACHED]);
@@ -18,6 +20,10 @@ export function reachOf(unit: Unit | undefined, slot?: FilterSlot): Reach {
   return reach === "floor" && slot?.slotPlace === "ceiling-grille" ? "ladder" : reach;
 }
 
-/** Whether work there is for licensed or building staff: a roof nobody called safely reached. */
+/**
+ * Whether work there is for licensed or building staff: a roof nobody called safely reached.
+ *
+ * @example isRoofWork({ kind: "rooftop", attributes: {} }) // true
+ */
 export const isRoofWork = (unit: Unit | undefined): boolean =>
   reachOf(unit) === "roof" && unit?.attributes[ROOF_SAFE] !== "yes";

@@ -11,6 +11,7 @@ export type ShutRegisters = RegistersVerdict & {
  * How the registers of a home stand by the rule of a third; null where no air comes in at all.
  *
  * @source docs/sources.md#registers
+ * @example shutRegisters([]) // null
  */
 export function shutRegisters(registers: readonly Register[]): ShutRegisters | null {
   const count = (role: Register["role"], shutOnly: boolean) =>

@@ -62,6 +62,8 @@ export function toMerv(rating: Rating): number | null {
 
 /**
  * What a class of this scheme looks like, for the message at its field.
+ *
+ * @example classesOf("MERV") // "1 to 16"
  */
 export function classesOf(scheme: RatingScheme): string {
   switch (scheme) {

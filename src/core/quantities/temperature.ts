@@ -67,7 +67,11 @@ export const degreesText = (celsius: number, unit: TemperatureUnit): string =>
 export const spanText = (kelvin: number, unit: TemperatureUnit): string =>
   differenceIn(kelvin, "C", unit);
 
-/** Typed temperatures, or differences, in the other unit; what is no list of figures stays as it is. */
+/**
+ * Typed temperatures, or differences, in the other unit; what is no list of figures stays as it is.
+ *
+ * @example retyped("10 20", "C", "F") // "50 68"
+ */
 export const retyped = (
   text: string,
   from: TemperatureUnit,

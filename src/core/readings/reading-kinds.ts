@@ -279,6 +279,8 @@ export type MeasuredReading = keyof typeof MEASURED_KINDS;
 /**
  * The bands of a figure against its plate, in any unit: a technician's readings. Sound within the plate's
  * range, to be watched a share of it beyond either end.
+ *
+ * @example plateBands({ range: { min: 1, max: 3 } }).watch // {"low":0.9,"high":3.1}
  */
 export function plateBands(grounds: Grounds): Bands {
   const { min, max } = ofRange(grounds);
@@ -342,5 +344,7 @@ export const READING_KINDS: readonly ReadingKind[] = [
 
 /**
  * Whether a kind of reading is a word (quiet, cloudy) rather than a figure.
+ *
+ * @example isWordKind("noise") // true
  */
 export const isWordKind = (kind: ReadingKind): kind is WordReading => kind in WORD_KINDS;

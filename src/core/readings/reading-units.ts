@@ -30,6 +30,8 @@ const LABELS: Readonly<Record<string, string>> = {
 
 /**
  * The units a kind of reading can be written in, the home's own first; none for words.
+ *
+ * @example unitsFor("co-ppm", "us") // [{"value":"ppm","label":"ppm","per":1}]
  */
 export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {
   if (kind === "plate-range") return PLATE_UNITS.map((unit) => one(unit, LABELS[unit] ?? unit));
@@ -45,13 +47,19 @@ export function unitsFor(kind: ReadingKind, system: UnitSystem): ReadingUnit[] {
 /**
  * A judged value as it is typed again into a field of the home's unit, to as many places as it takes to
  * read back as the same value.
+ *
+ * @example readingFigure("filter-drop", 24.9089, "us") // "0.1"
  */
 export function readingFigure(kind: ReadingKind, value: number, system: UnitSystem): string {
   const [unit] = unitsFor(kind, system);
   return String(Number((value / (unit?.per ?? 1)).toPrecision(7)));
 }
 
-/** A judged value as the home writes it: “4.79 µF”, “61 %”. */
+/**
+ * A judged value as the home writes it: “4.79 µF”, “61 %”.
+ *
+ * @example readingWords("capacitor-uf", 4.7912, "us") // "4.79 µF"
+ */
 export function readingWords(kind: ReadingKind, value: number, system: UnitSystem): string {
   const [unit] = unitsFor(kind, system);
   if (!unit) return String(value);

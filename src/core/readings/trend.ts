@@ -75,6 +75,7 @@ const confidenceOf = (n: number) => (n < 2 ? "none" : n < 3 ? "thin" : n < 5 ? "
  * never does within thirty years.
  *
  * @source docs/sources.md#trends
+ * @example trend({ series: [], limit: 3, direction: "below" }).confidence // "none"
  */
 export function trend({ series, limit, direction }: z.output<typeof trendInput>): Trend {
   const points = pointsOf(series);

@@ -47,7 +47,11 @@ const BEFORE_WATER: readonly EndKind[] = [
   "bleed-open",
 ];
 
-/** Whether closing it brings a unit's power back: a door switch or a cell's own supply does not. */
+/**
+ * Whether closing it brings a unit's power back: a door switch or a cell's own supply does not.
+ *
+ * @example isIsolator({ end: "switch-off", part: "door" }) // false
+ */
 export const isIsolator = ({ end, part }: { end: EndKind; part?: string | undefined }): boolean =>
   ISOLATORS.includes(end) && !(end === "switch-off" && part !== undefined);
 

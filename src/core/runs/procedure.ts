@@ -305,7 +305,11 @@ export function stepsFor(
  */
 export const usualVariant = ({ variants }: Procedure): string | null => variants?.[0]?.id ?? null;
 
-/** Minutes at work and of waiting, as a variant has them. */
+/**
+ * Minutes at work and of waiting, as a variant has them.
+ *
+ * @example minutesOf({ handsOnMinutes: 10, waitingMinutes: 0 }, null) // {"handsOn":10,"waiting":0}
+ */
 export function minutesOf(
   procedure: Procedure,
   variant: string | null,
@@ -317,7 +321,11 @@ export function minutesOf(
   };
 }
 
-/** What to have at hand, in the order in which it is needed, and what of it is used up. */
+/**
+ * What to have at hand, in the order in which it is needed, and what of it is used up.
+ *
+ * @example bringOf({ steps: [] }, { variant: null, facts: [] }) // {"tools":[],"consumables":[]}
+ */
 export function bringOf(
   procedure: Procedure,
   setting: RunSetting,

@@ -21,7 +21,11 @@ export type RunWhere = {
   unitOfSlot: (slotId: string) => string | undefined;
 };
 
-/** The step from which the job counts, if it was done before anybody aborted it. */
+/**
+ * The step from which the job counts, if it was done before anybody aborted it.
+ *
+ * @example countedStep({ completed: [] }) // undefined
+ */
 export const countedStep = (state: RunState): CompletedStep | undefined =>
   state.completed.find(
     ({ step, leftOpen, handedOver, onReturn }) =>

@@ -647,6 +647,8 @@ const LONGEST_STEP_MINUTES = 15;
 
 /**
  * Minutes at work as far as the steps tell: long pauses and waits count as one step's at most.
+ *
+ * @example minutesAtWork("2026-03-14T08:00:00Z", []) // 0
  */
 export function minutesAtWork(startedAt: string, completed: readonly CompletedStep[]): number {
   let before = Date.parse(startedAt);

@@ -79,7 +79,11 @@ function deferralOf(
   return { on: event.date, words: event.words ?? "", until: event.until ?? null };
 }
 
-/** Whether somebody tried in vain and means to try again on a later day. */
+/**
+ * Whether somebody tried in vain and means to try again on a later day.
+ *
+ * @example isDeferred({ deferral: { until: "2026-04-01" } }, "2026-03-14") // true
+ */
 export const isDeferred = ({ deferral }: Pick<JobStatus, "deferral">, today: PlainDate): boolean =>
   deferral?.until != null && deferral.until > today;
 
@@ -321,7 +325,11 @@ function governing(task: DueTask, today: DayNumber, until: DayNumber): Trigger {
 const BEFORE_ALL = "";
 const AFTER_ALL = "9999-12-31";
 
-/** Soonest due first; a filter nobody saw fitted before all, as it needs a word. */
+/**
+ * Soonest due first; a filter nobody saw fitted before all, as it needs a word.
+ *
+ * @example bySoonestDue({ due: "2026-01-01", task: {} }, { due: "2026-02-01", task: {} }) // -1
+ */
 export function bySoonestDue(a: JobStatus, b: JobStatus): number {
   const key = ({ due, task, lastDone }: JobStatus) =>
     due ?? (task.key === RENEW && lastDone === null ? BEFORE_ALL : AFTER_ALL);

@@ -10,7 +10,11 @@ const CLOSER_DAYS = 45;
 export type When = "past" | "now" | "closer";
 export type InOrder = { job: JobStatus; when: When };
 
-/** A filter nobody saw fitted: it asks for a word before it can say a day. */
+/**
+ * A filter nobody saw fitted: it asks for a word before it can say a day.
+ *
+ * @example isUnknownFilter({ task: { key: "renew", isOff: false }, lastDone: null }) // true
+ */
 export const isUnknownFilter = ({ task, lastDone }: JobStatus): boolean =>
   task.key === RENEW && lastDone === null && !task.isOff;
 

@@ -77,7 +77,11 @@ export const triggerSchema: z.ZodType<Trigger> = z.lazy(() =>
   ]),
 );
 
-/** The triggers a trigger is made of. */
+/**
+ * The triggers a trigger is made of.
+ *
+ * @example partsOf({ kind: "earliest", of: [{ kind: "wear" }] }) // [{"kind":"wear"}]
+ */
 export const partsOf = (trigger: Trigger): SimpleTrigger[] =>
   trigger.kind === "earliest" ? trigger.of.flatMap(partsOf) : [trigger];
 
