@@ -50,6 +50,35 @@ const SCREENS: [string, string][] = [
   ["the welcome", "/welcome"],
 ];
 
+/** What is used standing up, and a form of each kind. */
+const IN_HAND = new Set([
+  "Today",
+  "the house",
+  "a unit",
+  "a filter slot",
+  "a part with readings",
+  "all jobs",
+  "a job",
+  "a reading",
+  "an alarm",
+  "a step of entering",
+  "the parts step",
+  "a note",
+  "rooms",
+  "contacts",
+  "the sheet of shut-offs",
+  "a new home",
+  "the household",
+  "a new unit",
+  "a slot's form",
+  "a look",
+  "what to know before a job",
+  "ways to do a job",
+  "a run that waits for its drying",
+  "removed things",
+  "the welcome",
+]);
+
 describe.each([
   ["light at the desk", DESK, false],
   ["dark on a phone", PHONE, true],
@@ -68,7 +97,7 @@ describe.each([
     await app?.stop();
   });
 
-  it.each(SCREENS)(
+  it.each(size === DESK ? SCREENS : SCREENS.filter(([name]) => IN_HAND.has(name)))(
     "%s has nothing axe objects to, fits, and makes no error",
     async (_name, path) => {
       await page.open(app.url + path);

@@ -122,7 +122,7 @@ export class RunSync {
   async look(): Promise<void> {
     if (this.#isStopped || this.setting.queue.all().length > 0) return;
     const answer = await this.setting.ask(this.setting.runId);
-    // Asked before something was done here, the answer may come after it, and know less.
+    // The answer may have been sent before the latest step was done here. It would then lack that step.
     if (!answer || this.#isStopped || this.setting.queue.all().length > 0) return;
     this.#clockError = Date.parse(answer.now) - this.setting.device.now();
     if (answer.events.length > this.#state.known.length) this.#set({ known: answer.events });
@@ -141,7 +141,8 @@ export class RunSync {
         size = BATCH;
         if (this.#taken(batch, answer)) await this.#wait();
       } else if (answer.kind === "refused") {
-        // One that can't be read must not hold the others up: it is found by halves.
+        // The server refuses a whole batch for one unreadable event. Halving the batch finds that event, so
+        // that it cannot hold up the others.
         if (batch.length > 1) size = Math.ceil(batch.length / 2);
         else {
           this.#setAside(batch[0]!, answer.words);
@@ -178,7 +179,8 @@ export class RunSync {
       const event = batch.find((each) => each.id === id);
       return early.has(id) ? [] : [{ id, words: refusedWords(job, event, why) }];
     });
-    // Known first: between the two an event stands in both, and is shown once.
+    // The events are added before they leave the queue: in between they are in both lists and still shown
+    // once, whereas the other order would hide them for a moment.
     this.#set({ known: answer.events, refused: [...this.#state.refused, ...told] });
     queue.drop(new Set(batch.flatMap(({ id }) => (early.has(id) ? [] : [id]))));
     const trouble =

@@ -41,12 +41,13 @@ export function DayField({
   const [input, setInput] = useState<HTMLInputElement | null>(null);
   const [open, setOpen] = useState<{ chosen: Date | null } | null>(null);
 
-  // The browser's field: the page comes with year, month and day, which its server understands.
+  // The server writes the day as year, month and day, because that is what it can read if the form
+  // is sent before this script runs. Now that it runs, the day is shown in the home's own order.
   useLayoutEffect(() => {
     if (input) show(input, order);
   }, [input, order]);
 
-  // The browser's form: what is gathered from it is the day, however it was typed.
+  // Whoever reads this form's FormData gets year, month and day, however the day was typed.
   useEffect(() => {
     const owner = input?.form;
     const gather = ({ formData }: FormDataEvent) => {

@@ -90,7 +90,7 @@ const checking =
       });
       return Object.keys(errors).length > 0 ? { values: {}, errors } : { values: held, errors: {} };
     } catch {
-      // The server is gone, and the schema with it: sending says so.
+      // The schema could not be loaded, so the server is out of reach. Sending the form says so.
       return { values: held, errors: {} };
     }
   };
@@ -231,7 +231,7 @@ export function Form({
     const wrong = form?.querySelector<HTMLElement>("[aria-invalid]");
     (wrong?.matches("fieldset") ? wrong.querySelector("input") : wrong)?.focus();
   }, [errors, form]);
-  // The browser's store: what was sent and refused is still typed and not saved.
+  // A refused form goes back into the browser's store: nothing else holds what was typed in it.
   const putTyped = typed.put;
   useEffect(() => {
     if (state.attempt > 0 && form) putTyped(new FormData(form));
@@ -272,7 +272,7 @@ export function Form({
     <form
       ref={setForm}
       action={send}
-      // Who is in the form will send it: by then its schema is here.
+      // Fetched when a field gets the focus, the schema is there by the time the form is sent.
       onFocus={() => void (schema && loaded(schema).catch(() => undefined))}
       onInput={onInput}
       onBlur={draft.now}

@@ -40,7 +40,7 @@ type Props<Row> = {
   cardClass: string;
 };
 
-/** Fewer than these are seen at a glance: nothing to sort or to search. */
+/** A list of up to this many rows is seen at a glance: it gets no sorting and no search. */
 const MANY = 6;
 
 const features = tableFeatures({

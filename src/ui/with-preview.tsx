@@ -32,7 +32,7 @@ export function WithPreview<T>({
       if (form)
         answerOf(url, form, schema, signal).then(
           (given) => signal.aborted || setAnswer(given),
-          // Overtaken, or the server is gone: what stands there stays.
+          // The question was overtaken or the server is out of reach: the last answer stays on screen.
           () => undefined,
         );
     }, PREVIEW_AFTER_MS);

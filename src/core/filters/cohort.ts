@@ -202,7 +202,7 @@ export function cohort({
     return placeOf(media[Math.floor(media.length * chance.uniform())]!, days, chance);
   });
   const resultOf = (watching: Watching): CohortResult => {
-    // Every watcher looks with eyes of the same draw.
+    // Every strategy gets the same random looks, so that they are compared on the same luck.
     const counts = places.map((place, home) =>
       watchPlace(place, days, watching, chanceFrom(seed + 7919 * home + 104_729)),
     );

@@ -57,7 +57,7 @@ export function filterStatusOf(
   try {
     return workedOut(snapshot, { slot, unit, context, installedPeriods }, today, wordsFor);
   } catch {
-    // One entry at odds with itself must not take the page of a whole home down.
+    // A filter whose entries contradict each other must not break the page of the whole home.
     const nothing = { wear: null, fittedOn: null, reasons: [] };
     return {
       ...{ slot, unit, context, installedPeriods },
@@ -87,7 +87,7 @@ function workedOut(
   const drivers = driversOf(snapshot, slot);
   const awayDays = daysAway(snapshot, slot, { context, installedPeriods }, wear, today);
   const reasons = reasonsOf(
-    // The days of an absence count as measured ones: their part is named apart from the weather’s.
+    // An absence is passed to the engine as measured hours, so its effect has to be split from the weather's.
     { ...wear, weatherDays: wear.weatherDays === null ? null : wear.weatherDays - awayDays },
     ({ id = "", kind }) =>
       wordsFor(drivers.find((each) => each.id === id) ?? { scope: "home", id, kind }),

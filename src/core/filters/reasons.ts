@@ -24,7 +24,7 @@ export function reasonsOf(
   ratedPace: PlainDate | null,
   wholeLife: PlainDate | null = null,
 ): Reason[] {
-  // Where age sets the day nothing moves it; what loads the filter meanwhile is named all the same.
+  // Where age sets the day no driver moves it, but the sentence still names what loads the filter.
   const isByAge = result.limitedBy === "age";
   const reasons: Reason[] = result.drivers.flatMap((driver) =>
     driver.daysBroughtForward || isByAge

@@ -151,7 +151,7 @@ export const VACUUM = "vacuum";
 export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): InstalledPeriod[] {
   const installedPeriods: InstalledPeriod[] = [];
   const history = snapshot.history.ofPart(slot.id);
-  // What was seen before somebody had it forgotten teaches nothing any more.
+  // The user can tell a slot to forget its looks; looks recorded before that teach nothing.
   const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
   const starts = history.filter((event) => event.kind === "fitted" || event.kind === "cleaned");
   starts.forEach((start, i) => {
@@ -176,7 +176,8 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
       startedOn: start.date,
       reliefs: vacuumed.map(({ date }) => ({ date, share: RELIEF_SHARE })),
       slot: wearSlotOf(slot, item),
-      // A pressure says nothing without what a clean one takes: it counts again once that is known.
+      // A pressure drop can only be compared with that of a clean filter. Until that is written down the
+      // drop is left out, and it counts again afterwards.
       looks: looks.flatMap(({ date, look }) => {
         const { grade, pressureDropPa } = look ?? {};
         const pressure = slot.cleanDropPa === undefined ? undefined : pressureDropPa;

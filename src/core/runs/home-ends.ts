@@ -108,7 +108,7 @@ export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
     };
     group.ends = [...group.ends, end].sort((a, b) => (a.since < b.since ? -1 : 1));
     group.since = group.ends[0]!.since;
-    // A switch names no part; what is open behind it does.
+    // A switch that is off names no part, so the group takes the part of another end that is open with it.
     const part = group.ends.find((each) => each.part)?.part;
     if (part) group.part = part;
     const dries = group.ends.filter(

@@ -90,7 +90,7 @@ function logOf(job: RunJob, bare: Pick<Bare, "completed" | "stillOpen" | "again"
   const live = new Map<string, EndEntry>();
   const log: EndEntry[] = [];
   const entry = (end: StepEnd, at: string, action: "open" | "close"): EndEntry => {
-    // Which switch cuts the power is the unit's business, not the procedure's.
+    // A procedure says only that the power goes off; which switch or breaker does it depends on the unit.
     const kind =
       end.end === "switch-off" && !end.isInside && !end.ofPlace ? place.isolator : end.end;
     const opening = action === "open";
@@ -108,7 +108,8 @@ function logOf(job: RunJob, bare: Pick<Bare, "completed" | "stillOpen" | "again"
   };
   const open = (end: StepEnd, at: string) => {
     const before = live.get(end.key);
-    // Gone back over and done again it is the same end; what dries begins to dry anew.
+    // A step that is taken back and done again opens the same end, not a second one; but a part that
+    // dries starts its drying time again.
     if (before) {
       if (end.dryMinutes) before.readyAt = later(at, end.dryMinutes);
       return;
@@ -206,10 +207,10 @@ function goneBack(job: RunJob, state: RunState, before: Bare): Bare {
   });
   return {
     ...before,
-    // What was opened first is put right last, in whatever order it was gone back over.
+    // The ends are closed in the reverse order of opening, whatever order the steps were taken back in.
     stillOpen: [...before.stillOpen, ...lost].sort((a, b) => instantOf(a.at) - instantOf(b.at)),
     backOn: [...new Set([...state.backOn, ...reopened.map(({ key }) => key)])],
-    // Time that had to pass has passed or not, whatever is taken back.
+    // Taking back a waiting step does not change how much time has passed, so what still waits goes on waiting.
     again: before.again,
   };
 }
@@ -407,7 +408,7 @@ function applied(
     }
     case "made-safe": {
       if (!state.safetyStop) return nothing;
-      // What was seen stays seen; the run goes on from it.
+      // The alarm stays in the record; only the stop is lifted, and the run goes on where it was.
       const madeSafe = [...state.madeSafe, { words: event.words, at }];
       return { kind: "moved", at: MADE_SAFE, change: { safetyStop: null, madeSafe } };
     }
@@ -565,7 +566,7 @@ function doneAt(
   }
   const stop = stopOf(current, seen);
   if (!stop) return moved;
-  // Carbon monoxide is no matter of this machine: everybody out, whatever was being done.
+  // Carbon monoxide concerns the whole house: the run stops and everybody leaves, whatever step it is at.
   const isGas = stop.reading === "smell" && stop.seen.value === "gas";
   const safetyStop: SafetyStop = isGas
     ? { ...at, why: "gas", event: event.id }
@@ -584,7 +585,7 @@ function stopOf(
   const ppm = Math.max(0, ...(alarms ?? []).flatMap((alarm) => alarm.ppm ?? []));
   const co: ReadingSeen = { value: ppm, unit: "ppm" };
   if (isStop("co-ppm", co)) return { reading: "co-ppm", seen: co };
-  // What is dark in a duct is left alone; no machine stops for it.
+  // Dark debris in a duct must not be touched, but it is no reason to stop a machine.
   if (records?.kind !== "reading" || records.reading === "duct-debris") return null;
   const kind = records.reading;
   const values: ReadingSeen[] = [...(reading ? [reading] : []), ...(each ?? [])];

@@ -66,7 +66,7 @@ export function occurrencesOf(
   let before = -Infinity;
   for (let n = 1; dates !== null && dates.due !== null; n++) {
     const day: DayNumber = fixedDays.get(n) ?? Math.max(today, dates.due);
-    // A job that is asked for again on the day it was done would never end.
+    // A job due again on the day it was done would make the chain endless.
     if (day > until || day <= before) break;
     occurrences.push({ n, opens: dates.opens, due: dates.due, closes: dates.closes, day });
     before = day;

@@ -156,7 +156,7 @@ function age({ minYears, maxYears }: Of<"age">, task: DueTask): DueCalculator {
     const at = (years: number) => toDay(addMonths(fromDay(made), months(years)));
     return { opens: at(minYears), due: at((minYears + maxYears) / 2), closes: at(maxYears) };
   };
-  // What replaces it is taken to be new.
+  // A replacement counts as new on the day it is fitted.
   return { now: () => dates(dayOf(task.manufactured)), after: dates };
 }
 

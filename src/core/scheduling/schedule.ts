@@ -134,7 +134,7 @@ function eventsFor(
 ): DueTask["events"] {
   const drivers = nearby.flatMap((driver): DueTask["events"] => {
     const { kind, from, to } = driver;
-    // Building work that goes on is no event yet: nothing follows before it ends.
+    // Building work without an end is still going on, so no job that follows it is due yet.
     if (!from || (kind === "renovation" && !to)) return [];
     return [
       { kind, date: from, to: kind === "duct-cleaning" || kind === "moved-in" ? undefined : to },
@@ -187,7 +187,8 @@ function readingsFor(snapshot: HomeSnapshot, task: PlannedTask): DueTask["readin
       ? event.partId === task.partId || (!task.partId && event.unitId === task.unitId)
       : event.unitId === task.unitId;
     if (!isHere) return [];
-    // What was measured wrongly calls for a measurement, not for a part.
+    // A value on the impossible side of its band was measured wrongly: the job is to measure again, not to
+    // replace a part.
     const isWrong = taken.kind === "thermocouple-mv" && judgement.facts["side"] === "above";
     const verdict = isWrong ? ("watch" as const) : judgement.verdict;
     return [{ kind: taken.kind, date: event.date, verdict }];
@@ -228,7 +229,7 @@ export function dueTaskOf(
     actuals: snapshot.actuals,
     equipment: system?.equipment,
     measured: system && countsHours(task) ? hoursOf(snapshot, system, drivers) : [],
-    // What took its place is taken to be new, until its own day is written down.
+    // A replacement counts as new on the day it was fitted, until its own manufacturing day is known.
     manufactured: latest(readPlainDate(unit?.attributes["made-on"] ?? ""), lastDone) ?? undefined,
     events: eventsFor(grounds, task, drivers),
     readings: readingsFor(snapshot, task),
@@ -302,7 +303,7 @@ export function scheduleOf(
         ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
       };
     } catch {
-      // One entry at odds with itself must not take the page of a whole home down.
+      // A job whose entries contradict each other must not break the page of the whole home.
       return { ...nothing, problem: problem ?? NOT_COUNTED };
     }
   });

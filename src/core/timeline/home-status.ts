@@ -87,7 +87,7 @@ export class HomeStatus {
     const differs = (Object.keys(snapshot) as (keyof HomeSnapshot)[]).filter(
       (key) => snapshot[key] !== this.snapshot[key],
     );
-    // Where only what was changed of jobs differs, filters and record are the same.
+    // A what-if on jobs changes neither filters nor record, so their results are shared.
     if (differs.every((key) => key === "tasks")) {
       other.#grounds = { ...this.grounds, snapshot };
       other.#filters = [...this.filters];

@@ -54,7 +54,7 @@ export function LookForm({
   );
 }
 
-/** How early a machine can have had its filter only its record knows: the command looks there. */
+/** The command also refuses days before the machine was there, which the page does not know. */
 const changed = (today: PlainDate) => () =>
   import("./record-forms").then(({ changedForm }) => ofSingles(changedForm(today, undefined)));
 

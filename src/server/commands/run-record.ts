@@ -146,7 +146,7 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   if (!home) return;
   const slots = await listSlots(tx, run.homeId);
   const where = await whereOf(tx, run, home.timeZone, slots, now.toISOString());
-  // A reading that means stop is on record at once: nobody may come back to finish the run.
+  // A reading that means “stop” goes into the record at once, because the run may never be finished.
   if (isNewSafetyStop)
     await append(
       tx,

@@ -64,7 +64,7 @@ export function curveOf(
       if (event.kind !== "look" || !event.look || event.date <= fitted) return [];
       const { grade, pressureDropPa } = event.look;
       const x = toDay(event.date);
-      // A drop says more than the eye, as the engine has it.
+      // Where a look has a pressure drop and a grade, the engine uses the drop, and so does the dot.
       if (pressureDropPa !== undefined && cleanDropPa !== undefined) {
         const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
         return [

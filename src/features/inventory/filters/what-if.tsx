@@ -200,7 +200,7 @@ function useWorker(
   const worker = useRef<{ thread: Worker; ask: Remote<WearWorker> }>(undefined);
   const nth = useRef(0);
 
-  // The worker lives beside React: it is begun when first asked and ended with the page.
+  // The worker is outside React: it starts with the first question and ends with the page.
   useEffect(() => () => worker.current?.thread.terminate(), []);
   useEffect(() => {
     if (!isAsked) return;

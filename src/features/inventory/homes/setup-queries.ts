@@ -29,7 +29,7 @@ export function fieldsOfHome({
     name: [name],
     unitSystem: [unitSystem],
     currency: [currency],
-    // Its formal name says nothing to most people; it is read back the same.
+    // Most people know UTC by this name only; the form reads it back as the same zone.
     timeZone: [timeZone === "Etc/UTC" ? "UTC" : timeZone],
     localRules: [localRules ?? ""],
     mainWater: [mains.water?.place ?? ""],

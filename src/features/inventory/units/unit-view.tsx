@@ -124,7 +124,7 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
   const { snapshot: book, unit, filters, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
   const kind = unitKind(unit.kind);
-  // A boiler or an alarm is asked for none.
+  // A boiler or an alarm has no filter, so its page does not ask for one.
   const mayHaveFilter = kind.slots.length > 0 || kind.ducted || filters.length > 0;
   const isEmpty = filters.length + retiredSlots.length + parts.length === 0;
   return (

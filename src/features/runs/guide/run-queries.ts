@@ -72,7 +72,8 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     unit,
     part,
     slot,
-    // A run that ended under an earlier library may no longer replay to its end: ended it is.
+    // A run that ended under an earlier library may not replay to its end with this one. Its stored end
+    // counts all the same.
     state: isOver && state.status === "going" ? { ...state, status: "finished" } : state,
     input: {
       runId,

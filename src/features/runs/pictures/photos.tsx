@@ -69,7 +69,7 @@ export function PhotoPress({
           className="sr-only"
           onChange={(event) => {
             take(event.target.files?.[0]);
-            // The same file chosen again is another picture to the browser only then.
+            // Otherwise the browser would not report the same file when it is chosen a second time.
             event.target.value = "";
           }}
         />

@@ -14,7 +14,7 @@ export function factsOf(
 ): JobFact[] {
   const has = (kind: string) =>
     parts.some((each) => each.unitId === unit?.id && each.kind === kind);
-  // Behind a door with a switch the blower stands still while one looks.
+  // A door switch stops the blower while the door is open, so nothing turns while one looks in.
   const isBehindDoor = slot?.slotPlace === "blower-compartment" && has("door-switch");
   const isUnknown = slot?.direction === "unknown";
   const water = part?.attributes["system"] ?? unit?.attributes["water"];

@@ -34,7 +34,7 @@ function Rounds({
         className="min-h-14 self-start text-[1.1875rem]"
         onClick={(event) => {
           onAll();
-          // The next Space is for the step again.
+          // Without the focus here the next press of Space goes to the step.
           event.currentTarget.blur();
         }}
       >

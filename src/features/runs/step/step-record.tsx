@@ -249,7 +249,7 @@ function Measured({
           className="min-h-14 text-[1.1875rem]"
           onClick={(event) => {
             setTyped({ ...typed, value: "0" });
-            // The next Space is for the step again.
+            // Without the focus here the next press of Space goes to the step.
             event.currentTarget.blur();
           }}
         >

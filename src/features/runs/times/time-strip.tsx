@@ -27,7 +27,7 @@ export function useSeconds(now: () => number): number | null {
 export function TimeStrip({ times, at }: { times: readonly RunTime[]; at: number | null }) {
   const isOver = (time: RunTime) => at !== null && Date.parse(time.readyAt) <= at;
   const called = useRef(new Set<string>());
-  // A phone in a pocket is called by its buzz, which only the browser can do.
+  // Only the browser can make a phone vibrate in somebody's pocket.
   useEffect(() => {
     for (const time of times) {
       if (at === null) return;

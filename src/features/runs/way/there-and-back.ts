@@ -32,7 +32,7 @@ export function thereAndBack(state: RunState): ThereAndBack {
       };
     }),
   );
-  // Turned back, what was never opened is none of its way.
+  // A run that is led back shows only ends that were opened: the others need no closing.
   const way = state.aborted ? rungs.filter((rung) => rung.opened) : rungs;
   if (!state.current) return { rungs: way, leg: "over" };
   const isUp = state.aborted !== null || way.some((rung) => rung.closed || rung.left);
