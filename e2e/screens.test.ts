@@ -50,7 +50,7 @@ const SCREENS: [string, string][] = [
   ["the welcome", "/welcome"],
 ];
 
-/** What is used standing up, and a form of each kind. */
+/** What is used on a phone beside a machine, and a form of each kind. */
 const IN_HAND = new Set([
   "Today",
   "the house",
