@@ -120,6 +120,12 @@ function spansOf(driver: Driver, side: AirSide): Span[] {
   }
 }
 
+/** The days of growth, where a driver acts on those only; null where none does. */
+const growthFor = (drivers: readonly Driver[], from: DayNumber, size: number, climate: Climate) =>
+  drivers.some(({ kind }) => kind === "seed-fluff")
+    ? stretchDays(climate, "growth", from, from + size - 1)
+    : null;
+
 /**
  * What one driver alone does to the dust of each day from `from`, `size` days long: 1 where it does not
  * act, and not clamped.
@@ -134,12 +140,11 @@ export function driverFactors(
   climate: Climate,
 ): Float64Array {
   const factors = new Float64Array(size).fill(1);
-  const growth =
-    driver.kind === "seed-fluff" ? stretchDays(climate, "growth", from, from + size - 1) : null;
+  const growth = growthFor([driver], from, size, climate);
   for (const span of spansOf(driver, side)) {
     const last = Math.min(size - 1, span.to - from);
     for (let i = Math.max(0, span.from - from); i <= last; i++)
-      if (!growth || growth[i]) factors[i] = span.factor;
+      if (!span.grows || growth?.[i]) factors[i] = span.factor;
   }
   return factors;
 }
@@ -166,9 +171,7 @@ export function dustMultipliers(
   size: number,
   climate: Climate,
 ): Float64Array {
-  const growth = drivers.some(({ kind }) => kind === "seed-fluff")
-    ? stretchDays(climate, "growth", from, from + size - 1)
-    : null;
+  const growth = growthFor(drivers, from, size, climate);
   const product = new Float64Array(size).fill(1);
   const byKind = new Map<DriverKind, Span[]>();
   for (const driver of drivers) {

@@ -2,13 +2,11 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { QUALIFICATION_WORDS } from "@/presentation/task-words";
 import { dateWords, inSentence } from "@/core/quantities/words";
-import type { FormView } from "@/ui/form";
+import type { FormAction, FormView } from "@/ui/form";
 import type { Prepare, Way } from "./prepare-queries";
 import { readyOn } from "./prepare-queries";
 import { tryAgainOn } from "./run-facts";
 import { DeferralForm, StartForm } from "./prepare-forms";
-
-type Action = (state: FormView, form: FormData) => Promise<FormView>;
 
 /** What to bring, to check and to tell before a job is begun. */
 export function PrepareView({
@@ -19,8 +17,8 @@ export function PrepareView({
   shutOff,
 }: {
   ready: Prepare;
-  start: Action;
-  deferral: Action;
+  start: FormAction;
+  deferral: FormAction;
   initial: FormView;
   shutOff: ReactNode;
 }) {
