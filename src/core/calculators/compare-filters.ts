@@ -71,6 +71,7 @@ export const compareFiltersOutput = z.strictObject({
  * where it never does.
  *
  * @source docs/sources.md#wear; each option loads as fast as the place does, by its own rated hours
+ * @example compareFilters({ options: [], years: 3, wears: [] }).options // []
  */
 export function compareFilters({
   options,

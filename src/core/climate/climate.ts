@@ -157,6 +157,8 @@ export type SeasonDays = Readonly<Record<Season, readonly DayNumber[]>>;
  * The days on which the seasons turn. They follow the normals only and are found by the direction
  * of a crossing, never by month, so they hold in either hemisphere and are empty where a bound is
  * never crossed.
+ *
+ * @example seasonDays(snapshot([]).home.climate, 20454, 20818).heatingStart.length // 1
  */
 export function seasonDays(climate: Climate, from: DayNumber, to: DayNumber): SeasonDays {
   const daily = dailyNormals(climate, from - 7, to);
@@ -230,6 +232,7 @@ export function stretchDays(
  * Daily mean temperatures over a span, and the days on which the seasons turn.
  *
  * @source docs/sources.md#climate
+ * @example climateDays({ climate: snapshot([]).home.climate, actuals: [], from: today, to: today }).days[0].source // "normal"
  */
 export function climateDays(input: z.output<typeof climateInput>): ClimateResult {
   const { climate } = input;

@@ -156,6 +156,7 @@ export type RunDays = {
  * reading takes the place of the model on its days.
  *
  * @source docs/sources.md#run-hours
+ * @example runDays(snapshot([]).home.climate, [{ date: "2026-03-14", meanC: -24 }], snapshot([]).systems[0].equipment, [], 20526, 20526).heating[0] // 24 / 1.4
  */
 export function runDays(
   climate: Climate,
@@ -215,6 +216,7 @@ export function runDays(
  * a meter read on the days there is a reading.
  *
  * @source docs/sources.md#run-hours; hours rise in a straight line from balance to design temperature
+ * @example runHours({ climate: snapshot([]).home.climate, actuals: [{ date: today, meanC: -24 }], equipment: snapshot([]).systems[0].equipment, measured: [], from: today, to: today }).totalHours // 17.1429
  */
 export function runHours(input: z.output<typeof runHoursInput>): RunHoursResult {
   const from = toDay(input.from);

@@ -8,6 +8,8 @@ export const CLEAN_DUCTS = "clean";
 /**
  * The days on which ducts were cleaned, as the record of their parts tells; each day once, soonest
  * first. From then on the dust they held no longer loads a filter.
+ *
+ * @example ductCleanings(snapshot([])) // []
  */
 export function ductCleanings({ parts, history }: HomeSnapshot): PlainDate[] {
   const ducts = new Set(parts.flatMap(({ id, kind }) => (DUCT_KINDS.includes(kind) ? id : [])));

@@ -22,6 +22,8 @@ function storedJudgement({ typed: _, ...taken }: ReadingTaken): Judgement | null
 /**
  * The readings among some entries, each with its verdict, in their order; what cannot be judged any
  * more is left out.
+ *
+ * @example judged([event("reading", 0, { reading: { kind: "noise", value: "bang" } })])[0].judgement.verdict // "stop"
  */
 export const judged = (events: readonly HistoryEvent[]): JudgedReading[] =>
   events.flatMap((event) => {

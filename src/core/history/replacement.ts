@@ -8,6 +8,8 @@ export type Happened = Pick<HistoryEvent, "date" | "recordedAt" | "runId" | "wor
 /**
  * What a renewal adds to the record: a new item and its fitting, or, for a medium that is cleaned,
  * that the item which was in place went back.
+ *
+ * @example replacementOf(slot(), { eventId: "e", itemId: "i" }, { date: today, recordedAt: "2026-03-14T08:00:00Z" }).event.kind // "fitted"
  */
 export function replacementOf(
   slot: FilterSlot,

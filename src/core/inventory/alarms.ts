@@ -38,6 +38,7 @@ export const hasDisplay = ({ parts }: { parts: readonly Part[] }, alarmId: strin
  * The lived-in levels, those with rooms, that no alarm stands on, in the order of the levels given.
  *
  * @source docs/sources.md#alarms
+ * @example levelsWithoutAlarm([{ id: "up", place: "inside" }], [{ levelId: "up" }], []).length // 1
  */
 export function levelsWithoutAlarm(
   levels: readonly Level[],

@@ -22,6 +22,8 @@ type Reading = { attributes: Attributes; problems: Record<string, string> };
 /**
  * Reads what was typed for each attribute, in the home's units, into stored answers; an empty field is
  * no answer, and no problem. Everything unreadable is named at its field; nothing throws.
+ *
+ * @example readAttributes([], () => "", "metric", today).problems // {}
  */
 export function readAttributes(
   definitions: readonly Attribute[],
@@ -92,6 +94,8 @@ export const attributeText = (attribute: Attribute, answer: string, system: Unit
 
 /**
  * An answer as it is read on a sheet, with its unit, and for a day how long ago that was.
+ *
+ * @example attributeWords({ key: "made-on", kind: "text" }, "1998", "metric", today) // "1998"
  */
 export function attributeWords(
   attribute: Attribute,

@@ -65,6 +65,8 @@ export const ratingSchema = z
 
 /**
  * Refuses a span that ends before it starts; either end may be missing, and one day is a span.
+ *
+ * @example checkSpan({ from: "2026-01-01", to: "2026-01-01" }) // undefined
  */
 export function checkSpan(
   span: { from?: string | undefined; to?: string | undefined },

@@ -27,6 +27,8 @@ export type Drift = {
 /**
  * The drifting strategy: what leaves its label’s limit before a cooling season is over goes before
  * that season. Null where fewer than two values are known, it holds, or no summer is warm.
+ *
+ * @example driftOf(snapshot([]), []) // null
  */
 export function driftOf(
   { home }: Pick<HomeSnapshot, "home">,

@@ -11,6 +11,7 @@ const ROOM_C = 21;
  * the normals.
  *
  * @source docs/sources.md#humidity
+ * @example Math.round(fogLimitOn(snapshot([], { actuals: [{ date: today, meanC: 0 }] }), today)) // 67
  */
 export function fogLimitOn(
   { home, actuals }: Pick<HomeSnapshot, "home" | "actuals">,

@@ -14,6 +14,8 @@ const OBSERVED_DAYS = 2;
 /**
  * Whether the night of a day is likely to freeze: by a mean below 3 °C, observed on the day or up to two
  * days from it, else by the normals. Our choice: half a usual day's range above 0 °C.
+ *
+ * @example freezesOn(snapshot([], { actuals: [{ date: today, meanC: -8 }] }), today) // true
  */
 export function freezesOn(snapshot: HomeSnapshot, today: PlainDate): boolean {
   const last = snapshot.actuals.at(-1);
@@ -22,7 +24,11 @@ export function freezesOn(snapshot: HomeSnapshot, today: PlainDate): boolean {
   return meanC < FREEZES_BELOW_C;
 }
 
-/** The machines that heat and are off, in frost, with the power or the gas that they wait for. */
+/**
+ * The machines that heat and are off, in frost, with the power or the gas that they wait for.
+ *
+ * @example offInFrost(snapshot([]), [{ id: "r:off", unit: "furnace", end: "switch-off" }], day(-60)).length // 1
+ */
 export function offInFrost(
   snapshot: HomeSnapshot,
   open: readonly HomeEnd[],

@@ -32,6 +32,7 @@ function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndE
  * What is open at one unit beside one of its runs: that run must not bring its power back over it.
  *
  * @param now an instant, ISO 8601 with offset, as all times of runs
+ * @example openBeside("2026-03-14T12:00:00Z", [], [{ job, state: done }], "run-1") // []
  */
 export function openBeside(
   now: string,
@@ -56,6 +57,8 @@ type Going = { job: RunJob; state: RunState };
 /**
  * What is open in a home: of the runs going on, and what outlived its run; and in which order it is put
  * right, parts before power, gas and water last.
+ *
+ * @example endsOfHome("2026-03-14T12:00:00Z", [], [{ job, state: done }]).open // []
  */
 export function endsOfHome(
   now: string,
@@ -92,7 +95,11 @@ export type LeftOpen = {
   drying?: HomeEnd & { readyAt: string };
 };
 
-/** The loose ends of a home, those of one run together, in the order in which they are put right. */
+/**
+ * The loose ends of a home, those of one run together, in the order in which they are put right.
+ *
+ * @example leftOpenOf({ open: [], order: [] }) // []
+ */
 export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
   const groups = new Map<string, LeftOpen>();
   for (const id of order) {

@@ -48,6 +48,8 @@ export type LintFault = z.output<typeof lintProceduresOutput>["faults"][number];
 /**
  * Every way a procedure can go: each variant, with every set of facts and of things seen. Grows as two
  * to the number of yes-or-no facts: for checks, not for screens.
+ *
+ * @example waysOf(job.procedure).length > 1 // true
  */
 export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step[] }[] {
   const facts = [
@@ -95,6 +97,7 @@ const subsets = <T>(all: readonly T[]): T[][] =>
  * licensed work. Each problem names procedure, step and rule; none means sound.
  *
  * @source docs/sources.md#procedures
+ * @example lintProcedures({ procedures: [job.procedure] }).faults // []
  */
 export function lintProcedures({ procedures }: z.output<typeof lintProceduresInput>): {
   faults: LintFault[];

@@ -132,6 +132,8 @@ export type LooseEnds = z.output<typeof looseEndsOutput>;
 /**
  * The same log with no entry earlier than the one before it: for lists whose order is known, but
  * whose times come from devices that do not agree on the time.
+ *
+ * @example withSteadyTimes([{ at: "2026-03-14T09:00:00Z" }, { at: "2026-03-14T08:00:00Z" }])[1].at // "2026-03-14T09:00:00Z"
  */
 export function withSteadyTimes<T extends { at: string }>(log: readonly T[]): T[] {
   let latest = "";
@@ -256,6 +258,8 @@ const described = ({ id, unit, part, end, at, readyAt }: EndEntry): OpenEnd => (
  * What is still left open after a log of openings and closings, in which order it is to be put
  * right, and what has to wait for what: a unit's power for everything taken off or out of it, a
  * drying part for its time, and whatever a step says comes after another.
+ *
+ * @example looseEnds({ now: "2026-03-14T08:00:00Z", log: [{ id: "a", unit: "furnace", end: "panel-off", at: "2026-03-14T07:00:00Z", action: "open" }] }).order // ["a"]
  */
 export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
   const live = replay(inOrder(input.log), (_, message) => {
@@ -267,6 +271,8 @@ export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
 /**
  * The same for a log that was put together from several devices: what cannot have happened (an end
  * opened twice, one closed that nobody opened) is passed over, and gas and water wait as power does.
+ *
+ * @example safeEnds({ now: "2026-03-14T08:00:00Z", log: [{ id: "a", unit: "furnace", end: "panel-off", at: "2026-03-14T07:00:00Z", action: "close" }] }).open // []
  */
 export function safeEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
   return endsOf(

@@ -271,7 +271,11 @@ const isIn = (step: Step, { facts, variant }: RunSetting): boolean =>
   (step.when === undefined || facts.includes(step.when)) &&
   (step.variants === undefined || (variant !== null && step.variants.includes(variant)));
 
-/** The steps of a job at one place, in order, given what has been seen so far. */
+/**
+ * The steps of a job at one place, in order, given what has been seen so far.
+ *
+ * @example stepsFor(job.procedure, job.setting, new Map())[0].id // "new-one-at-hand"
+ */
 export function stepsFor(
   procedure: Procedure,
   setting: RunSetting,

@@ -45,7 +45,11 @@ const chosenSlot = (state: RunState): string | undefined =>
 
 const NO_LIMITS = { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined };
 
-/** The looks and readings among what was seen, as entries of the record; the same names every time. */
+/**
+ * The looks and readings among what was seen, as entries of the record; the same names every time.
+ *
+ * @example seenEntries(done, where)[0].look // { grade: "grey" }
+ */
 export function seenEntries(state: RunState, where: RunWhere): HistoryEvent[] {
   return state.completed.flatMap((completed) => entriesOf(completed, chosenSlot(state), where));
 }
@@ -139,7 +143,11 @@ function alarmWords(alarms: readonly AlarmSeen[]): string[] {
   return words.length > 0 ? [`CO alarms: ${words.join(", ")}`] : [];
 }
 
-/** What was said in passing, and which answers suggest something, in one line. */
+/**
+ * What was said in passing, and which answers suggest something, in one line.
+ *
+ * @example wordsOf(done) // undefined
+ */
 export function wordsOf(state: RunState): string | undefined {
   const said = [
     ...state.completed.flatMap(({ step, seen }) =>
@@ -160,7 +168,11 @@ export function wordsOf(state: RunState): string | undefined {
   return said.length > 0 ? said.join("; ") : undefined;
 }
 
-/** The job done, at the day of the step from which it counts; null where it was not. */
+/**
+ * The job done, at the day of the step from which it counts; null where it was not.
+ *
+ * @example doneEntry(done, where).date // "2026-03-14"
+ */
 export function doneEntry(state: RunState, where: RunWhere): HistoryEvent | null {
   const counted = countedStep(state);
   if (!counted) return null;
@@ -178,7 +190,11 @@ export function doneEntry(state: RunState, where: RunWhere): HistoryEvent | null
   };
 }
 
-/** That a job was not possible, why, and when to try again; null where nobody aborted it. */
+/**
+ * That a job was not possible, why, and when to try again; null where nobody aborted it.
+ *
+ * @example deferralEntry(done, where) // null
+ */
 export function deferralEntry(state: RunState, where: RunWhere): HistoryEvent | null {
   const { aborted } = state;
   if (!aborted || countedStep(state)) return null;
@@ -193,7 +209,11 @@ export function deferralEntry(state: RunState, where: RunWhere): HistoryEvent | 
   };
 }
 
-/** What stays open when a run is over, with the words of whoever left it so. */
+/**
+ * What stays open when a run is over, with the words of whoever left it so.
+ *
+ * @example endsLeft(job, done) // []
+ */
 export function endsLeft(
   job: RunJob,
   state: RunState,

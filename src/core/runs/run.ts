@@ -168,7 +168,11 @@ function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
   return left.filter((step) => step.closes !== undefined && open.has(step.closes));
 }
 
-/** How a reading of a run stands by the rules of its kind; null where it cannot be read. */
+/**
+ * How a reading of a run stands by the rules of its kind; null where it cannot be read.
+ *
+ * @example judged("noise", { value: "bang" }).verdict // "stop"
+ */
 export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
   const input = judgeInput.safeParse({ kind, value: seen.value, unit: seen.unit });
   return input.success ? judge(input.data) : null;
@@ -263,6 +267,8 @@ type Derived = Bare & Pick<RunState, "steps" | "current" | "log" | "ends" | "tim
  * rules forbid is listed as refused and changes nothing either. No event counts as later than
  * `now`: a clock that runs ahead dries nothing. What is open `beside` the run keeps power, gas and
  * water off for the events that are not accepted yet.
+ *
+ * @example replayRun(job, []).current.id // "new-one-at-hand"
  */
 export function replayRun(
   job: RunJob,
@@ -458,7 +464,11 @@ function completeStep(state: RunState, completed: CompletedStep): Applied {
   };
 }
 
-/** Why the step at hand cannot be done yet, if something has to come or pass before it. */
+/**
+ * Why the step at hand cannot be done yet, if something has to come or pass before it.
+ *
+ * @example holdsUp(job, replayRun(job, []), replayRun(job, []).current, "2026-03-14T09:00:00Z") // null
+ */
 export function holdsUp(
   job: RunJob,
   state: RunState,
@@ -477,7 +487,11 @@ export function holdsUp(
   return isWaiting && !state.aborted ? "still-waiting" : null;
 }
 
-/** What keeps the end that a step closes from being closed at this instant. */
+/**
+ * What keeps the end that a step closes from being closed at this instant.
+ *
+ * @example blocksOf(job, replayRun(job, []), replayRun(job, []).current, "2026-03-14T09:00:00Z") // []
+ */
 export function blocksOf(
   job: RunJob,
   state: RunState,
@@ -637,7 +651,11 @@ function seenProblem(
   }
 }
 
-/** “core drying”: an end of a run in the words of its step. */
+/**
+ * “core drying”: an end of a run in the words of its step.
+ *
+ * @example endWordsOf(replayRun(job, []), job.place, "run-1:nothing") // null
+ */
 export function endWordsOf(state: RunState, place: RunPlace, id: string): string | null {
   const end = openedBy(state).find(({ key }) => endId(place, key) === id);
   return end ? `${end.thing} ${end.state}` : null;

@@ -54,6 +54,8 @@ const NO_FIXED_DAYS: FixedDays = new Map();
 /**
  * The coming rounds of a job up to `until`, each counted from the day the one before is done: its
  * fixed day, else its due day; what is past already can be done today at the soonest.
+ *
+ * @example occurrencesOf(dueCalculatorOf(weekly, 0, 20), 0, 20).map(({ day }) => day) // [7, 14]
  */
 export function occurrencesOf(
   work: DueCalculator,
@@ -78,6 +80,8 @@ export function occurrencesOf(
 /**
  * The due calculator of a job over the days from today to `until`, and back to the earliest day that is
  * fixed.
+ *
+ * @example dueCalculatorOf(weekly, 0, 100).now().due // 7
  */
 export const dueCalculatorOf = (
   task: DueTask,
@@ -90,6 +94,8 @@ export const dueCalculatorOf = (
 /**
  * The rounds of a job ahead, and what each possible day of doing it would make of the next: done early
  * or late, every later round moves with it where the trigger counts from the last time.
+ *
+ * @example chain({ today: "1970-01-01", until: "1970-01-20", task: weekly, fixed: [] }).occurrences[0].day // "1970-01-08"
  */
 export function chain(input: z.output<typeof chainInput>): Chain {
   const today = toDay(input.today);

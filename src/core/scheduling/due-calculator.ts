@@ -224,6 +224,7 @@ export function soonest(dates: readonly (Dates | null)[]): number | null {
  *
  * @throws when a trigger lacks the climate, equipment or wear it counts by: the schema lets none through
  * @source docs/sources.md#triggers
+ * @example dueCalculator({ kind: "every", n: 1, unit: "week" }, { lastDone: "1970-01-01" }, { today: 0, from: 0, until: 9 }).after(1).due // 8
  */
 export function dueCalculator(
   trigger: Trigger,

@@ -84,6 +84,7 @@ function factsOf(trigger: Trigger, task: DueTask, span: CalculationSpan): Record
  * When a job opens, is due and closes, how that stands today, and what it was counted from.
  *
  * @source docs/sources.md#triggers
+ * @example due({ today: "1970-01-02", ...weekly }).due // "1970-01-08"
  */
 export function due(input: DueInput): DueResult {
   const { today: date, cadence, ...rest } = input;

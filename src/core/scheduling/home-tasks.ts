@@ -78,7 +78,11 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
   );
 }
 
-/** Every job of a home: what comes with its parts, units and itself, and what people added. */
+/**
+ * Every job of a home: what comes with its parts, units and itself, and what people added.
+ *
+ * @example tasksOf(snapshot([]), JOBS).some(({ id }) => id === "slot.renew") // true
+ */
 export function tasksOf(snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] {
   const isWithoutCooling = !hasCooling(snapshot.home.climate);
   return [
@@ -106,7 +110,11 @@ function planAll(
   ];
 }
 
-/** The jobs of one unit and its parts; none while it is being entered. */
+/**
+ * The jobs of one unit and its parts; none while it is being entered.
+ *
+ * @example tasksOfUnit(snapshot([]), unit, JOBS).some(({ id }) => id === "slot.look") // true
+ */
 export function tasksOfUnit(
   snapshot: HomeSnapshot,
   unit: Unit,

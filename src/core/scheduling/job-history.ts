@@ -1,4 +1,4 @@
-import type { HistoryEvent } from "../history/history-event";
+import type { HistoryEvent, HistoryKind } from "../history/history-event";
 import type { HistoryRecord } from "../history/history-record";
 import type { PlainDate } from "../quantities/plain-date";
 import { LOOK, placeKey, RENEW, type TaskPlace } from "./task";
@@ -15,24 +15,19 @@ export type JobHistory = {
   deferral: (place: TaskPlace, key: string) => HistoryEvent | undefined;
 };
 
-const RENEWAL = [RENEW, LOOK];
-const LOOKED = [LOOK];
-const NONE: string[] = [];
+/** The key of a job that an entry counts as done; looks are found by their part. */
+const keyOf = ({ kind, taskKey }: HistoryEvent): string =>
+  kind === "done" ? (taskKey ?? "") : RENEW;
 
-/** The keys of the jobs that an entry counts as done. */
-function keysOf({ kind, taskKey }: HistoryEvent): string[] {
-  switch (kind) {
-    case "done":
-      return [taskKey ?? ""];
-    case "fitted":
-    case "cleaned":
-      return RENEWAL;
-    case "look":
-      return LOOKED;
-    default:
-      return NONE;
-  }
-}
+/** A filter that comes in is looked at. */
+const CHANGES: readonly HistoryKind[] = ["fitted", "cleaned"];
+
+/** Looks are most of a long record: the last one of a part is found from its end. */
+const lastLook = (history: HistoryRecord, { partId }: TaskPlace): PlainDate | undefined =>
+  partId === undefined
+    ? undefined
+    : history.ofPart(partId).findLast(({ kind }) => kind === "look" || CHANGES.includes(kind))
+        ?.date;
 
 function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
   const keys = byJob.get(place);
@@ -43,18 +38,27 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
 /**
  * When each job was last done and last put off, found by place and key: read once for a snapshot and
  * asked for every job.
+ *
+ * @example jobHistoryOf(snapshot([event("fitted", -3)]).history).lastDay({ partId: "slot" }, "renew") // "2026-03-11"
  */
 export function jobHistoryOf(history: HistoryRecord): JobHistory {
   const lastDays: ByJob<PlainDate> = new Map();
   const deferrals: ByJob<HistoryEvent> = new Map();
+  for (const kind of ["done", ...CHANGES] as const)
+    for (const event of history.ofKind(kind)) {
+      const [place, key] = [placeKey(event), keyOf(event)];
+      const known = lastDays.get(place)?.get(key);
+      if (known === undefined || known < event.date) put(lastDays, place, key, event.date);
+    }
   // What counts comes in the order of its days: the last one set is the latest.
-  for (const event of history.counted) {
-    const place = placeKey(event);
-    for (const key of keysOf(event)) put(lastDays, place, key, event.date);
-    if (event.kind === "put-off") put(deferrals, place, event.taskKey ?? "", event);
-  }
+  for (const event of history.ofKind("put-off"))
+    put(deferrals, placeKey(event), event.taskKey ?? "", event);
   return {
-    lastDay: (place, key) => lastDays.get(placeKey(place))?.get(key),
+    lastDay: (place, key) => {
+      const noted = lastDays.get(placeKey(place))?.get(key);
+      const seen = key === LOOK ? lastLook(history, place) : undefined;
+      return seen !== undefined && (noted === undefined || seen > noted) ? seen : noted;
+    },
     deferral: (place, key) => deferrals.get(placeKey(place))?.get(key),
   };
 }

@@ -58,6 +58,7 @@ export type ScheduleGrounds = {
  * year's tables.
  *
  * @param years of the home's climate, where somebody has them already
+ * @example scheduleGrounds(snapshot([])).cleanings // []
  */
 export const scheduleGrounds = (
   snapshot: HomeSnapshot,
@@ -209,7 +210,11 @@ function owedSince(snapshot: HomeSnapshot, task: PlannedTask, unit: Unit | null)
 const countsHours = ({ trigger }: PlannedTask): boolean =>
   partsOf(trigger).some(({ kind }) => kind === "run-hours");
 
-/** Everything the dates of a job follow from. */
+/**
+ * Everything the dates of a job follow from.
+ *
+ * @example dueTaskOf(scheduleGrounds(snapshot([])), { trigger: { kind: "wear" } }, unit, undefined, today).lastDone // "2026-03-14"
+ */
 export function dueTaskOf(
   grounds: ScheduleGrounds,
   task: PlannedTask,
@@ -250,6 +255,7 @@ function isCountable({ cadence: trigger, wear, equipment }: DueTask): boolean {
  * before. Jobs that nothing calls for are there too, without dates.
  *
  * @param grounds of the same home, where somebody has them already
+ * @example scheduleOf(snapshot([]), [], [], today, day(60)) // []
  */
 export function scheduleOf(
   snapshot: HomeSnapshot,

@@ -111,6 +111,8 @@ export const OWN_KEY = "own-";
 
 /**
  * A job at a place with what was changed of it: its name, trigger and strategy, and whether it is wanted.
+ *
+ * @example planned({ key: "look", name: "Look", trigger: { kind: "wear" }, who: "owner" }, { partId: "slot", kind: "slot" }).id // "slot.look"
  */
 export function planned(
   definition: TaskDefinition,

@@ -37,6 +37,8 @@ const daysOver = ({ due, closes }: JobStatus, today: PlainDate): number =>
  * What is near today, in the one order that every page keeps: past its time, safety before comfort
  * and the worst first; then now and this week; then what comes closer. What is left open or
  * unfinished stands before all of it and is no job.
+ *
+ * @example todayOrder([], today) // []
  */
 export function todayOrder(schedule: readonly JobStatus[], today: PlainDate): InOrder[] {
   const near = schedule.flatMap((job): InOrder[] => {

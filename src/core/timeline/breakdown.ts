@@ -19,6 +19,8 @@ const STRAIN_K = 6;
 /**
  * What may have brought a machine to a stop: its filters as they stood that day before anything was
  * done about it, and the weather.
+ *
+ * @example breakdownGrounds(snapshot([event("fitted", -300)]), { unitId: "furnace", date: today }).length > 0 // true
  */
 export function breakdownGrounds(
   snapshot: HomeSnapshot,
@@ -50,6 +52,8 @@ export function breakdownGrounds(
 
 /**
  * The grounds of a breakdown as words for the record: “its filter was 134 % full, 3 weeks over”.
+ *
+ * @example breakdownWords(snapshot([]), event("breakdown", 0)) // []
  */
 export function breakdownWords(snapshot: HomeSnapshot, event: HistoryEvent): string[] {
   return breakdownGrounds(snapshot, event).map((ground) => {

@@ -39,6 +39,8 @@ const hundredths = (hours: number) => Math.round(hours * 100) / 100;
 /**
  * The year over every page, from 30 days ago to 335 ahead: the temperature's course, real and usual, the
  * seasons' turns, and the jobs that hang from it.
+ *
+ * @example lintelOf(snapshot([]), [], today).today // "2026-03-14"
  */
 export function lintelOf(
   snapshot: HomeSnapshot,

@@ -1,0 +1,40 @@
+/**
+ * What the examples in the core's docstrings may name beside the exports of their own file: a small home
+ * with one furnace and its filter (`snapshot`, `event`, `look`, `slot`, `unit`, `today`, `day`), and the
+ * job of changing that filter (`job`, `whole` as its events, `done` as where it then stands); and a job
+ * that comes round every week, last done on day 0 (`weekly`).
+ */
+import { changePanelFilter } from "@/content/procedures/change-panel-filter";
+import { JOBS } from "@/content/default-tasks";
+import { replayRun } from "../src/core/runs/run";
+import type { RunWhere } from "../src/core/runs/run-outcome";
+import { plainDate } from "../src/core/quantities/plain-date";
+import { jobOf, walk } from "../tests/run-events";
+export { day, event, look, slot, snapshot, today, unit } from "../tests/small-home";
+
+export { JOBS };
+
+/** The change of a panel filter. */
+export const job = jobOf(changePanelFilter);
+/** Every event of it, from its first step to its last. */
+export const whole = walk(job);
+/** Where it stands after them. */
+export const done = replayRun(job, whole);
+/** The furnace's filter, as the place of the run. */
+export const where: RunWhere = {
+  homeTimeZone: "Etc/UTC",
+  runId: "run-1",
+  unitId: "furnace",
+  partId: "slot",
+  taskKey: "renew",
+  recordedAt: "2026-03-14T12:00:00Z",
+  itemBefore: "item-1",
+  alarms: [],
+  unitOfSlot: () => undefined,
+};
+
+/** What comes round every week, last done on the first day of all. */
+export const weekly = {
+  cadence: { kind: "every", n: 1, unit: "week" },
+  lastDone: plainDate("1970-01-01"),
+};
