@@ -61,7 +61,8 @@ export function demoCare(
     .flatMap((task): HistoryEvent[] => {
       const unit = snapshot.units.find((each) => each.id === task.unitId) ?? null;
       const dueTask = dueTaskOf(grounds, task, unit, undefined, null);
-      if (dueTask.cadence.kind === "age" || dueTask.cadence.kind === "reading") return [];
+      if (!dueTask || dueTask.cadence.kind === "age" || dueTask.cadence.kind === "reading")
+        return [];
       const work = dueCalculatorOf(dueTask, start, now);
       // What follows from an event is done at all its places on one day.
       const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * chance.uniform());

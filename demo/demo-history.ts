@@ -2,13 +2,14 @@ import { HistoryRecord } from "@/core/history/history-record";
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { replacementOf } from "@/core/history/replacement";
 import { contextOf, installedPeriodsOf } from "@/core/filters/slot-wear";
+import { airflowThrough, faceAreaM2 } from "@/core/filters/slot-airflow";
 import type { FilterSlot, Item } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { SEEN_BY_GRADE, type Grade } from "@/core/filters/belief";
 import { MEDIA } from "@/core/filters/media";
-import { likelyOfPlace } from "@/core/filters/place-history";
-import { wear } from "@/core/filters/wear";
+import { wearInputNow } from "@/core/filters/place-history";
+import { likelyDue, wear } from "@/core/filters/wear";
 import { ratedHours } from "@/core/filters/wear-course";
 import { chanceFrom } from "@/core/quantities/chance";
 
@@ -60,7 +61,8 @@ export function demoHistory(
       items: made.items,
       history: new HistoryRecord(made.events),
     };
-    const likely = likelyOfPlace(context, installedPeriodsOf(so, slot), today);
+    const input = wearInputNow(context, installedPeriodsOf(so, slot), today);
+    const likely = input && likelyDue(input);
     const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
     // Nothing is to be past its day: a day too late is better than one too early.
     const isPast = off > truth.dueIn;
@@ -84,17 +86,16 @@ function dailyLoads(
     media: slot.media,
     rating: slot.rating,
     airSide: slot.airSide,
-    faceAreaM2: undefined,
-    airflowM3h: undefined,
+    faceAreaM2: faceAreaM2(slot),
+    airflowM3h: airflowThrough(snapshot, slot),
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
     cleanDropPa: undefined,
     finalRatio: 2,
     upstream: undefined,
   };
-  const { lifeShare: _, ...context } = contextOf(snapshot, slot, today);
   const { days } = wear({
-    ...context,
+    ...contextOf(snapshot, slot, today),
     today,
     fittedOn: addDays(today, -YEARS_DAYS - 200),
     slot: wearSlot,

@@ -1,10 +1,12 @@
 /** npm run bench: how long the engine takes on this machine; figures, not verdicts. */
 import { JOBS } from "@/content/default-tasks";
 import { sluiceHouse } from "../demo/demo-homes";
-import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
+import { SCHEDULE_DAYS, wearByPart } from "@/core/timeline/home-status";
+import { coilStatusOf } from "@/core/filters/coil-wear";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { scheduleOf } from "../src/core/scheduling/schedule";
+import { benchCohort } from "./bench-cohort";
 import { benchPages, benchRun, LONG_RECORD } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
@@ -53,6 +55,7 @@ const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).snapshot;
 const filterStatuses = () =>
   house.slots.map((each) => filterStatusOf(house, each, today, () => ""));
 const filterStatus = filterStatuses();
+const coilStatus = house.parts.flatMap((part) => coilStatusOf(house, part, today, () => "") ?? []);
 const schedule = scheduleNow(house, today);
 let looks = 0;
 const look = {
@@ -64,7 +67,7 @@ const look = {
   look: { grade: "grey" as const },
 };
 
-console.table([
+const engine = () => [
   timed("wear: one slot, three years, 5 drivers", 300, "under 1 ms", () => wear(slot)),
   timed("wear-causes: the same slot, 6 players", 100, "under 10 ms", () => wearCauses(causes)),
   timed(
@@ -87,7 +90,7 @@ console.table([
     return scheduleOf(
       grown,
       tasksOf(grown, JOBS),
-      filterStatus,
+      wearByPart(filterStatus, coilStatus),
       today,
       addDays(today, SCHEDULE_DAYS),
     );
@@ -100,11 +103,15 @@ console.table([
     return scheduleNow(seen, today);
   }),
   timed("the lintel", 50, "-", () => lintelOf(house, schedule, today)),
-]);
+];
 
-async function pages(): Promise<void> {
+async function all(): Promise<void> {
+  console.table(engine());
   await benchPages(20_000);
   await benchPages(100_000, LONG_RECORD);
   await benchRun();
 }
-void pages();
+
+// npm run bench -- cohort prints only whether learning pays.
+if (process.argv[2] === "cohort") benchCohort();
+else void all();

@@ -3,12 +3,11 @@ import { snapshot, today } from "./demo-snapshot";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
 import { MEDIA, type Media } from "@/core/filters/media";
-import { scheduleOf, bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
+import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
 import type { ScopedDriver } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { RENEW, type TaskChanges, type TaskSetting } from "@/core/scheduling/task";
-import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { PART_KINDS } from "../src/content/part-kinds";
@@ -17,8 +16,7 @@ import { triggerWords, pathOfTask } from "../src/presentation/task-words";
 import { UNIT_KINDS } from "../src/content/unit-kinds";
 
 const day = (offset: number) => addDays(today, offset);
-const schedule = (home: HomeSnapshot) =>
-  scheduleOf(home, tasksOf(home, JOBS), filterStatusesOf(home, today), today, day(SCHEDULE_DAYS));
+const schedule = (home: HomeSnapshot) => scheduleNow(home, today);
 const job = (home: HomeSnapshot, id: string): JobStatus =>
   schedule(home).find((each) => each.task.id === id)!;
 const with_ = (...events: Partial<HistoryEvent>[]): HomeSnapshot => ({
@@ -269,11 +267,12 @@ describe("what follows from what happened", () => {
     const [usual, empty] = [job(snapshot, "cellar-filter.renew"), job(away, "cellar-filter.renew")];
     expect(empty.due! > usual.due!).toBe(true);
     expect(empty.ahead.length).toBeLessThan(usual.ahead.length);
-    const { reasons } = filterStatusesOf(away, today).find(
+    const { causes } = filterStatusesOf(away, today).find(
       (each) => each.slot.id === "cellar-filter",
     )!;
-    const alone = reasons.find((reason) => reason.words === "nobody at home")!;
-    expect(alone.daysSooner).toBeLessThan(0);
+    const weather = causes.find(({ cause }) => cause === "weather")!;
+    expect(weather.words).toMatch(/^nobody at home/);
+    expect(weather.days).toBeLessThan(0);
   });
 
   it("puts off what goes by run hours, too, and takes measured hours for what they are", () => {

@@ -51,6 +51,9 @@ const onReading = (reading: Reading, verdict: "watch" | "act" = "act"): Trigger 
 });
 const earliest = (...of: Trigger[]): Trigger => ({ kind: "earliest", of });
 
+/** Once enough dust has gone through it. */
+const WEAR: Trigger = { kind: "wear" };
+
 const led = (...procedureIds: string[]) => ({ procedureIds });
 
 /** Weeks before the cold or the heat in which technicians still have time. */
@@ -137,7 +140,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       "owner",
       20,
     ),
-    job("clean", "Clean the indoor coil", onReading("coil"), "confident", 90, {
+    job("clean", "Clean the indoor coil", earliest(onReading("coil"), WEAR), "confident", 90, {
       waiting: 10,
       onlyWhen: true,
       alsoDoes: ["evaporator-coil:look", "drain-pan:wipe"],
@@ -146,12 +149,19 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   "drain-pan": [job("wipe", "Wipe the pan, lift the float", BEFORE_COOLING, "owner", 10)],
   "float-switch": [job("lift", "Lift the float switch once", BEFORE_COOLING, "owner", 5)],
   "condenser-coil": [
-    job("clean", "Rinse the outdoor coil", season("coolingStart", -21), "owner", 45, {
-      waiting: 10,
-      alsoDoes: ["base-drain:clear"],
-      ...led("rinse-outdoor-coil"),
-      settles: ["coil"],
-    }),
+    job(
+      "clean",
+      "Rinse the outdoor coil",
+      earliest(season("coolingStart", -21), WEAR),
+      "owner",
+      45,
+      {
+        waiting: 10,
+        alsoDoes: ["base-drain:clear"],
+        ...led("rinse-outdoor-coil"),
+        settles: ["coil"],
+      },
+    ),
   ],
   "base-drain": [
     job("clear", "Clear the holes in its base", season("leafFall", 21), "owner", 5),
@@ -273,28 +283,49 @@ const PART_TASKS_AT: Partial<
   // It stands in a room: brushed and wiped, never hosed or foamed.
   "portable-cooler": {
     "condenser-coil": [
-      job("clean", "Brush and wipe the coils", season("coolingStart", -21), "owner", 25, {
-        ...led("brush-portable-coils"),
-        settles: ["coil"],
-      }),
+      job(
+        "clean",
+        "Brush and wipe the coils",
+        earliest(season("coolingStart", -21), WEAR),
+        "owner",
+        25,
+        {
+          ...led("brush-portable-coils"),
+          settles: ["coil"],
+        },
+      ),
     ],
   },
   // Deep cleaning of heads, and their outdoor coil, are left to technicians.
   "ductless-head": {
     "evaporator-coil": [
       job("look", "Look at the head’s coil", BEFORE_COOLING, "owner", 10),
-      job("clean", "Have the head’s coil cleaned", onReading("coil"), "licensed", 90, {
-        waiting: 30,
-        onlyWhen: true,
-        alsoDoes: ["evaporator-coil:look"],
-      }),
+      job(
+        "clean",
+        "Have the head’s coil cleaned",
+        earliest(onReading("coil"), WEAR),
+        "licensed",
+        90,
+        {
+          waiting: 30,
+          onlyWhen: true,
+          alsoDoes: ["evaporator-coil:look"],
+        },
+      ),
     ],
     "condenser-coil": [
       job("look", "Look at the outdoor coil", season("coolingStart", -21), "owner", 5),
-      job("clean", "Have the outdoor coil cleaned", onReading("coil"), "licensed", 45, {
-        onlyWhen: true,
-        alsoDoes: ["condenser-coil:look"],
-      }),
+      job(
+        "clean",
+        "Have the outdoor coil cleaned",
+        earliest(onReading("coil"), WEAR),
+        "licensed",
+        45,
+        {
+          onlyWhen: true,
+          alsoDoes: ["condenser-coil:look"],
+        },
+      ),
     ],
   },
 };

@@ -1,20 +1,18 @@
 import { JOBS } from "./default-tasks";
 import { snapshot, today } from "../../tests/demo-snapshot";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
-import { scheduleOf, type JobStatus } from "@/core/scheduling/schedule";
+import type { JobStatus } from "@/core/scheduling/schedule";
 import type { Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { partsOf } from "@/core/scheduling/trigger";
 import { fogLimitOn } from "@/core/readings/fog-limit";
 import { judge, judgeInput } from "@/core/readings/judge";
-import { SCHEDULE_DAYS } from "@/core/timeline/home-status";
 import { tasksOf } from "@/core/scheduling/home-tasks";
-import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { triggerWords } from "@/presentation/task-words";
 
-const jobs = (home: HomeSnapshot, on = today): JobStatus[] =>
-  scheduleOf(home, tasksOf(home, JOBS), filterStatusesOf(home, on), on, addDays(on, SCHEDULE_DAYS));
+const jobs = (home: HomeSnapshot, on = today): readonly JobStatus[] => scheduleNow(home, on);
 const job = (home: HomeSnapshot, id: string, on = today): JobStatus | undefined =>
   jobs(home, on).find((each) => each.task.id === id);
 

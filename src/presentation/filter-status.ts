@@ -3,7 +3,8 @@ import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date"
 import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import { dueWords, jobFill } from "@/presentation/schedule-words";
-import { fillBand, type FilterStatus } from "@/core/filters/filter-status";
+import type { FilterStatus } from "@/core/filters/filter-status";
+import { fillBand } from "@/core/filters/wear-status";
 import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type Strategy } from "@/core/scheduling/task";
 import { triggerWords } from "./task-words";
 import { GRADE_WORDS } from "@/content/words";

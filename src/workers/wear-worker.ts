@@ -10,9 +10,9 @@ export type WearAnswer = {
 
 /** Answers what a filter would do, off the page’s own thread: sliders ask many times a second. */
 const answering = {
-  whatIf: (input: WearInput, change: WhatIf, lifeShare: number): WearAnswer => ({
-    result: whatIf(input, change, lifeShare),
-    usuallyLasts: whatIf(input, AS_IT_IS, lifeShare).newOneLasts,
+  whatIf: (input: WearInput, change: WhatIf): WearAnswer => ({
+    result: whatIf(input, change),
+    usuallyLasts: whatIf(input, AS_IT_IS).newOneLasts,
   }),
 };
 export type WearWorker = typeof answering;

@@ -6,6 +6,7 @@ import { filtersInTurn } from "../filters/wear";
 import { slotSchema, wearInput, type WearInput } from "../filters/wear-schema";
 
 const MONTHS_PER_YEAR = 12;
+const DAYS_PER_YEAR = 365.25;
 const DEFAULT_YEARS = 3;
 const DEFAULT_CHANGE_MINUTES = 10;
 
@@ -25,7 +26,7 @@ const optionSchema = z.strictObject({
 
 /**
  * What comparing filters asks for. Each option is parsed as a wear input of its own, so a fault in one
- * stands at `wear`, with the path it has there; looks are passed over.
+ * stands at `wear`, with the path it has there; looks and reliefs are passed over.
  */
 export const compareFiltersInput = z
   .strictObject({
@@ -36,7 +37,7 @@ export const compareFiltersInput = z
   .transform((input, context) => {
     const wears: WearInput[] = [];
     for (const { slot } of input.options) {
-      // Looks were of one filter; the options are held at the belief that is given.
+      // Looks and vacuuming were of one filter; the options are held at the belief that is given.
       const parsed = wearInput.safeParse({ looks: [], ...input.wear, slot });
       if (!parsed.success) {
         for (const issue of parsed.error.issues)
@@ -47,7 +48,7 @@ export const compareFiltersInput = z
           });
         return z.NEVER;
       }
-      wears.push({ ...parsed.data, looks: [] });
+      wears.push({ ...parsed.data, looks: [], reliefs: [] });
     }
     return { ...input, wears };
   });
@@ -68,7 +69,8 @@ export const compareFiltersOutput = z.strictObject({
 /**
  * What filters of different depth or make cost in the same place over some years: changes, minor units
  * of money and minutes a year, and after how many years a dearer one has paid its conversion; null
- * where it never does.
+ * where it never does. A year’s changes are counted from whole lives, so that a day more or less of one
+ * moves them little; `changes` are those within the years.
  *
  * @source docs/sources.md#wear; each option loads as fast as the place does, by its own rated hours
  * @example compareFilters({ options: [], years: 3, wears: [] }).options // []
@@ -80,21 +82,28 @@ export function compareFilters({
 }: z.output<typeof compareFiltersInput>): z.output<typeof compareFiltersOutput> {
   const rows = options.map((option, i) => {
     const wear = wears[i]!;
+    const fitted = toDay(wear.fittedOn);
     const end = toDay(addMonths(wear.fittedOn, Math.round(MONTHS_PER_YEAR * years)));
-    const changes = filtersInTurn(wear, end).length;
-    const costPerYear = (changes * option.price) / option.packOf / years;
-    return { option, changes, costPerYear };
+    const days = filtersInTurn(wear, end);
+    const last = days.at(-1);
+    const perYear = last === undefined ? 0 : (DAYS_PER_YEAR * days.length) / (last - fitted);
+    return {
+      option,
+      perYear,
+      changes: days.filter((day) => day <= end).length,
+      costPerYear: (perYear * option.price) / option.packOf,
+    };
   });
-  const first = rows[0]!;
+  const first = rows[0];
   return {
-    options: rows.map(({ option, changes, costPerYear }) => {
-      const saving = first.costPerYear - costPerYear;
+    options: rows.map(({ option, changes, perYear, costPerYear }) => {
+      const saving = first!.costPerYear - costPerYear;
       return {
         name: option.name,
         changes,
-        changesPerYear: roundPhysical(changes / years),
+        changesPerYear: roundPhysical(perYear),
         costPerYear: roundPhysical(costPerYear),
-        minutesPerYear: roundPhysical((changes * option.changeMinutes) / years),
+        minutesPerYear: roundPhysical(perYear * option.changeMinutes),
         paybackYears: reaches(0, saving) ? null : roundPhysical(option.conversionCost / saving),
       };
     }),

@@ -1,4 +1,4 @@
-import { cohort } from "./cohort";
+import { cohort, WATCHING, type Watching } from "./cohort";
 import type { Media } from "./media";
 
 const shallow: Media[] = ["fibreglass-25", "pleated-25"];
@@ -9,7 +9,10 @@ const deep: Media[] = ["pleated-100", "pleated-125"];
  * base hours themselves.
  */
 describe("a town of shallow filters over five years", () => {
-  const town = cohort({ seed: 11, homes: 120, years: 5, media: shallow });
+  const town = cohort({
+    ...{ watching: WATCHING, seed: 11, homes: 120, years: 5 },
+    ...{ media: shallow, town: "smooth" },
+  });
 
   it("comes within 0.16 of the right load with one look at each change", () => {
     expect(town["look-at-change"].meanMiss).toBeLessThan(0.16);
@@ -28,17 +31,54 @@ describe("a town of shallow filters over five years", () => {
     expect(town.perfect.meanMiss).toBeLessThan(town["look-at-change"].meanMiss);
     expect(town.perfect.meanMiss).toBeGreaterThan(0);
   });
+
+  it("tells a band to those only who learn", () => {
+    expect(town["no-look"].held).toBeNull();
+    expect(town["look-at-change"].held!.atFitting).toBeGreaterThan(0.9);
+  });
+});
+
+describe("a rough town, with weather, filters that differ and eyes that err", () => {
+  const rough = <W extends Watching>(media: Media[], ...watching: W[]) =>
+    cohort({ watching, seed: 11, homes: 600, years: 5, media, town: "rough" });
+
+  it.each([
+    ["25 mm", shallow, 0.22],
+    ["deep", deep, 0.27],
+  ])("has eight in ten of its days within the band that was told: %s", (_, media, miss) => {
+    const { held, meanMiss } = rough(media, "look-at-change")["look-at-change"];
+    expect(held!.atFitting).toBeGreaterThan(0.75);
+    expect(held!.atFitting).toBeLessThan(0.85);
+    expect(held!.atHalfLife).toBeGreaterThan(0.75);
+    expect(held!.atHalfLife).toBeLessThan(0.88);
+    expect(meanMiss).toBeLessThan(miss);
+  });
+
+  it("gains by knowing how warm the days were", () => {
+    const asked = { seed: 11, homes: 120, years: 5, media: shallow } as const;
+    const [told, blind] = (["rough", "rough-without-weather"] as const).map(
+      (town) => cohort({ ...asked, watching: ["look-at-change"], town })["look-at-change"].meanMiss,
+    );
+    expect(told!).toBeLessThan(0.8 * blind!);
+  });
 });
 
 it("gains by a look every month where filters last a year", () => {
-  const town = cohort({ seed: 11, homes: 120, years: 5, media: deep });
+  const town = cohort({
+    ...{ watching: ["look-at-change", "look-monthly-and-learn"], seed: 11, homes: 120, years: 5 },
+    ...{ media: deep, town: "smooth" },
+  });
   const atChange = town["look-at-change"].meanMiss;
   expect(town["look-monthly-and-learn"].meanMiss).toBeLessThan(0.8 * atChange);
   expect(atChange).toBeLessThan(0.25);
 });
 
 it("is the same town for the same seed, and another for another", () => {
-  const input = { homes: 20, years: 3, media: shallow };
-  expect(cohort({ ...input, seed: 3 })).toEqual(cohort({ ...input, seed: 3 }));
-  expect(cohort({ ...input, seed: 3 })).not.toEqual(cohort({ ...input, seed: 4 }));
+  const of = (seed: number) =>
+    cohort({
+      ...{ watching: WATCHING, seed, homes: 20, years: 3 },
+      ...{ media: shallow, town: "rough" },
+    });
+  expect(of(3)).toEqual(of(3));
+  expect(of(3)).not.toEqual(of(4));
 });

@@ -1,18 +1,33 @@
-import { climateSchema, type Climate } from "../climate/climate";
+import { climateSchema, normalOn, type Actual, type Climate } from "../climate/climate";
+import { fromDay } from "../quantities/plain-date";
 import { equipmentSchema, runDays } from "../climate/run-hours";
 import { chanceFrom, type Chance } from "../quantities/chance";
 import { clamp, reaches } from "../quantities/rounding";
-import { carried, FIRST_BELIEF, learn, SEEN_BY_GRADE, type Belief, type Seen } from "./belief";
+import {
+  atFitting,
+  beliefOf,
+  carried,
+  FIRST_BELIEF,
+  learn,
+  paceOf,
+  SEEN_BY_GRADE,
+  TENTH,
+  type Belief,
+  type Knowledge,
+  type Pace,
+  type Seen,
+} from "./belief";
 import { dustMultipliers, type Driver } from "./drivers";
 import { MEDIA, type Media } from "./media";
 
 /**
  * How people decide when a filter goes: at the learned day with one look at each change, the same
- * with a look every month, at the rated day, at the first monthly look that shows grey, every 90
- * days, or knowing the place perfectly.
+ * with another look at half its life, or with a look every month, at the rated day, at the first monthly look
+ * that shows grey, every 90 days, or knowing the place perfectly.
  */
 export const WATCHING = [
   "look-at-change",
+  "look-at-half-life",
   "look-monthly-and-learn",
   "no-look",
   "change-at-grey",
@@ -21,14 +36,35 @@ export const WATCHING = [
 ] as const;
 export type Watching = (typeof WATCHING)[number];
 
-export type CohortInput = {
+/**
+ * What a town is like. In a smooth one every day is as warm as usual, and filters of one make are all alike.
+ * A rough one has weather, filters that differ, and eyes that err each in its own way; its people may or
+ * may not be told how warm the days were.
+ */
+export const TOWNS = ["smooth", "rough", "rough-without-weather"] as const;
+export type Town = (typeof TOWNS)[number];
+
+export type CohortInput<W extends Watching = Watching> = {
+  /** The kinds of people that are asked for. */
+  watching: readonly W[];
   seed: number;
   homes: number;
   years: number;
   media: readonly Media[];
+  town: Town;
 };
-/** `meanMiss` is the mean of |real load − 1| at the changes after the first year. */
-export type CohortResult = { meanMiss: number; changesPerYear: number };
+
+export type CohortResult = {
+  /** Mean of |real load − 1| at the changes after the first year. */
+  meanMiss: number;
+  changesPerYear: number;
+  /**
+   * Share of the filters, from the third of each place on, that really were due between the early and the
+   * late day as these were told at fitting, and at half the likely life; null where nobody learns. Where even
+   * the early day is the one that age sets, nothing is told, and nothing counted.
+   */
+  held: { atFitting: number; atHalfLife: number } | null;
+};
 
 const DAYS_PER_YEAR = 365;
 const LOOK_EVERY_DAYS = 30;
@@ -37,6 +73,12 @@ const FIXED_DAYS = 90;
 const TRUE_SD = 0.5;
 /** Below this load nobody could learn anything. */
 const LEAST_RATED_LOAD = 0.05;
+/** A rough town: how filters of one make differ, and eyes, as spreads of ln load. */
+const ROUGH_FILTER_SD = 0.12;
+const ROUGH_EYE_SD = 0.15;
+/** Its weather: how far a day is off its normal, K, and how much of that is left the next day. */
+const ROUGH_WEATHER_K = 4.5;
+const ROUGH_MEMORY = 0.8;
 
 function climateOf(chance: Chance): Climate {
   const middle = 6 + 10 * chance.uniform();
@@ -69,20 +111,55 @@ function driversOf(chance: Chance): Driver[] {
   return drivers;
 }
 
-/** A place with its own secret: the rated load of every day, and how much faster it really loads. */
-type Place = { ratedLoad: Float64Array; maxAgeDays: number; lnK: number };
+/** Days that go up and down about their normals, warm and cold ones in spells. */
+function weatherOf(climate: Climate, days: number, chance: Chance): Actual[] {
+  let offK = ROUGH_WEATHER_K * chance.normal();
+  const fresh = ROUGH_WEATHER_K * Math.sqrt(1 - ROUGH_MEMORY ** 2);
+  return Array.from({ length: days + 1 }, (_, day) => {
+    const actual = { date: fromDay(day), meanC: normalOn(climate.monthlyMeanC, day) + offK };
+    offK = ROUGH_MEMORY * offK + fresh * chance.normal();
+    return actual;
+  });
+}
 
-function placeOf(media: Media, days: number, chance: Chance): Place {
+/** A place with its secrets: what loads it, how fast, and whose eyes look at it. */
+type Place = {
+  /** The rated load from the first day to each, as the weather was, and as it usually is. */
+  real: Float64Array;
+  usual: Float64Array;
+  /** Which of the two its people know of days that have passed. */
+  known: Float64Array;
+  maxAgeDays: number;
+  lnK: number;
+  filterSd: number;
+  /** How much more its people see in a filter than there is, as ln load. */
+  eye: number;
+};
+
+function placeOf(media: Media, days: number, town: Town, chance: Chance): Place {
   const facts = MEDIA[media];
-  const span = days + facts.maxAgeDays;
+  const span = days + 2 * facts.maxAgeDays;
   const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
   const climate = climateOf(chance);
-  const { run } = runDays(climate, [], equipment, [], 0, span);
   const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1, climate);
-  const ratedLoad = new Float64Array(span + 1);
-  for (let i = 0; i < span; i++)
-    ratedLoad[i + 1] = ratedLoad[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
-  return { ratedLoad, maxAgeDays: facts.maxAgeDays, lnK: TRUE_SD * chance.normal() };
+  const lnK = TRUE_SD * chance.normal();
+  const isRough = town !== "smooth";
+  const ratedLoad = (actuals: Actual[]) => {
+    const { run } = runDays(climate, actuals, equipment, [], 0, span);
+    const sums = new Float64Array(span + 1);
+    for (let i = 0; i < span; i++)
+      sums[i + 1] = sums[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
+    return sums;
+  };
+  const usual = ratedLoad([]);
+  const real = isRough ? ratedLoad(weatherOf(climate, span, chance)) : usual;
+  return {
+    ...{ usual, real, lnK },
+    known: town === "rough" ? real : usual,
+    maxAgeDays: facts.maxAgeDays,
+    filterSd: isRough ? ROUGH_FILTER_SD : 0,
+    eye: isRough ? ROUGH_EYE_SD * chance.normal() : 0,
+  };
 }
 
 const GRADES_SEEN: readonly Seen[] = [
@@ -100,120 +177,205 @@ const nearest = (lnLoad: number): Seen =>
   );
 
 /** What somebody sees who looks at a real load: the grade nearest to it, give or take their eye. */
-function look(load: number, chance: Chance): Seen {
-  const lnLoad = Math.log(clamp(load, 0.02, 5));
+function lookAt(load: number, eye: number, chance: Chance): Seen {
+  const lnLoad = Math.log(clamp(load, 0.02, 5)) + eye;
   return nearest(lnLoad + nearest(lnLoad).s * chance.normal());
 }
 
-/** The first day after fitting on which a load of k times the rated one reaches due, or age does. */
-function dueOn({ ratedLoad: bookLoad, maxAgeDays }: Place, fitted: number, lnK: number): number {
-  const due = bookLoad[fitted]! + Math.exp(-lnK);
-  let low = fitted + 1;
-  let high = fitted + maxAgeDays;
+/** The first day, from one on, on which a growing sum reaches a value; `end` where none before does. */
+function dayAt(sums: Float64Array, from: number, end: number, value: number): number {
+  let low = from;
+  let high = end;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (reaches(bookLoad[middle]!, due)) high = middle;
+    if (reaches(sums[middle]!, value)) high = middle;
     else low = middle + 1;
   }
   return low;
 }
 
-type Stay = { changed: number; belief: Belief };
+/** When a filter is due at a pace by a sum of loads, its age at the latest. */
+const dueOn = (sums: Float64Array, place: Place, fitted: number, lnK: number): number =>
+  dayAt(sums, fitted + 1, fitted + place.maxAgeDays, sums[fitted]! + Math.exp(-lnK));
+
+/** When it is due as far as can be told on a day: the days before as they are known, the rest as usual. */
+function expectedOn(place: Place, fitted: number, today: number, lnK: number): number {
+  const { known, usual } = place;
+  const target = Math.exp(-lnK);
+  const soFar = known[today]! - known[fitted]!;
+  if (reaches(soFar, target)) return dueOn(known, place, fitted, lnK);
+  return dayAt(usual, today, fitted + place.maxAgeDays, usual[today]! + target - soFar);
+}
+
+/** One filter while it is in: its own pace, and what is known of it. */
+type Filter = { fitted: number; lnK: number; knowledge: Knowledge };
+
+/** What a look on a day teaches. */
+function seeing(place: Place, filter: Filter, day: number, chance: Chance): Knowledge {
+  const ratedLoad = place.known[day]! - place.known[filter.fitted]!;
+  if (ratedLoad < LEAST_RATED_LOAD) return filter.knowledge;
+  const load = Math.exp(filter.lnK) * (place.real[day]! - place.real[filter.fitted]!);
+  return learn(filter.knowledge, lookAt(load, place.eye, chance), ratedLoad);
+}
+
+/** The band of a filter's due day as it is told on a day. */
+type Told = { early: number; late: number };
+
+function bandOn(place: Place, fitted: number, today: number, { lnK, spread }: Pace): Told {
+  return {
+    early: expectedOn(place, fitted, today, lnK + TENTH * spread),
+    late: expectedOn(place, fitted, today, lnK - TENTH * spread),
+  };
+}
+
+/** How long one filter stayed, what it taught, and what was told of it. */
+type Stay = { changed: number; belief: Belief; told?: { atFitting: Told; atHalfLife: Told } };
 
 /** One filter from its fitting to its change, as one kind of watcher would have it. */
 function stay(
   place: Place,
-  fitted: number,
+  filter: Filter,
   prior: Belief,
   watching: Watching,
   chance: Chance,
 ): Stay {
-  const ratedAt = (day: number) => place.ratedLoad[day]! - place.ratedLoad[fitted]!;
-  const realAt = (day: number) => Math.exp(place.lnK) * ratedAt(day);
-  const seeing = (belief: Belief, day: number) =>
-    ratedAt(day) < LEAST_RATED_LOAD
-      ? belief
-      : learn(belief, look(realAt(day), chance), ratedAt(day));
+  const { fitted } = filter;
+  const without = (changed: number): Stay => ({ changed, belief: prior });
   switch (watching) {
     case "perfect":
-      return { changed: dueOn(place, fitted, place.lnK), belief: prior };
+      return without(dueOn(place.real, place, fitted, filter.lnK));
     case "no-look":
-      return { changed: dueOn(place, fitted, FIRST_BELIEF.mu), belief: prior };
+      return without(dueOn(place.known, place, fitted, FIRST_BELIEF.mu));
     case "every-90-days":
-      return { changed: fitted + FIXED_DAYS, belief: prior };
+      return without(fitted + FIXED_DAYS);
     case "change-at-grey": {
       const end = fitted + place.maxAgeDays;
-      for (let day = fitted + LOOK_EVERY_DAYS; day < end; day += LOOK_EVERY_DAYS)
-        if (look(realAt(day), chance).load >= SEEN_BY_GRADE.grey.load)
-          return { changed: day, belief: prior };
-      return { changed: end, belief: prior };
-    }
-    case "look-at-change": {
-      const changed = dueOn(place, fitted, prior.mu);
-      return { changed, belief: carried(seeing(prior, changed)) };
-    }
-    case "look-monthly-and-learn": {
-      let belief = prior;
-      let changed = dueOn(place, fitted, belief.mu);
-      for (let day = fitted + LOOK_EVERY_DAYS; day < changed; day += LOOK_EVERY_DAYS) {
-        belief = seeing(belief, day);
-        changed = Math.max(day, dueOn(place, fitted, belief.mu));
+      for (let day = fitted + LOOK_EVERY_DAYS; day < end; day += LOOK_EVERY_DAYS) {
+        const load = Math.exp(filter.lnK) * (place.real[day]! - place.real[fitted]!);
+        if (lookAt(load, place.eye, chance).load >= SEEN_BY_GRADE.grey.load) return without(day);
       }
-      return { changed, belief: carried(seeing(belief, changed)) };
+      return without(end);
     }
+    default:
+      return learning(place, filter, watching, chance);
   }
 }
 
-type Count = { misses: number; counted: number; changes: number };
+/** Whether somebody looks so many days after fitting, half way to the likely day at `half`. */
+function isLookDay(watching: Watching, after: number, half: number): boolean {
+  if (watching === "look-monthly-and-learn") return after % LOOK_EVERY_DAYS === 0;
+  return watching === "look-at-half-life" && after === half;
+}
+
+function learning(place: Place, filter: Filter, watching: Watching, chance: Chance): Stay {
+  const { fitted } = filter;
+  const pace = () => paceOf(filter.knowledge);
+  const changeDay = () => dueOn(place.known, place, fitted, pace().lnK);
+  const atFitting = bandOn(place, fitted, fitted, pace());
+  const half = Math.round((expectedOn(place, fitted, fitted, pace().lnK) - fitted) / 2);
+  let atHalfLife = atFitting;
+  let changed = changeDay();
+  for (let day = fitted + 1; day < changed; day++) {
+    if (isLookDay(watching, day - fitted, half)) {
+      filter.knowledge = seeing(place, filter, day, chance);
+      changed = Math.max(day, changeDay());
+    }
+    if (day - fitted === half) atHalfLife = bandOn(place, fitted, day, pace());
+  }
+  filter.knowledge = seeing(place, filter, changed, chance);
+  return {
+    changed,
+    belief: carried(beliefOf(filter.knowledge)),
+    told: { atFitting, atHalfLife },
+  };
+}
+
+type Count = {
+  misses: number;
+  counted: number;
+  changes: number;
+  /** Filters whose band is judged, and how many of them it held. */
+  judged: number;
+  heldAtFitting: number;
+  heldAtHalfLife: number;
+};
+
+/** Bands are judged from this filter of a place on: before it nothing is learnt yet. */
+const FIRST_JUDGED = 3;
 
 /** All the changes of one place over so many days, by one kind of watcher. */
 function watchPlace(place: Place, days: number, watching: Watching, eyes: Chance): Count {
-  const count: Count = { misses: 0, counted: 0, changes: 0 };
+  const count = {
+    ...{ misses: 0, counted: 0, changes: 0 },
+    ...{ judged: 0, heldAtFitting: 0, heldAtHalfLife: 0 },
+  };
   let [fitted, belief] = [0, FIRST_BELIEF];
   for (;;) {
-    const { changed, belief: after } = stay(place, fitted, belief, watching, eyes);
+    const lnK = place.lnK + place.filterSd * eyes.normal();
+    const filter: Filter = { fitted, lnK, knowledge: atFitting(belief) };
+    const { changed, belief: after, told } = stay(place, filter, belief, watching, eyes);
     if (changed > days) return count;
     count.changes++;
     if (changed > DAYS_PER_YEAR) {
-      const load = place.ratedLoad[changed]! - place.ratedLoad[fitted]!;
-      count.misses += Math.abs(Math.exp(place.lnK) * load - 1);
+      const load = place.real[changed]! - place.real[fitted]!;
+      count.misses += Math.abs(Math.exp(lnK) * load - 1);
       count.counted++;
+    }
+    // Where both ends are the day its age sends it nothing is told, and nothing is judged.
+    if (told && count.changes >= FIRST_JUDGED && told.atFitting.early < fitted + place.maxAgeDays) {
+      const really = dueOn(place.real, place, fitted, lnK);
+      const isIn = ({ early, late }: Told) => early <= really && really <= late;
+      count.judged++;
+      if (isIn(told.atFitting)) count.heldAtFitting++;
+      if (isIn(told.atHalfLife)) count.heldAtHalfLife++;
     }
     [fitted, belief] = [changed, after];
   }
 }
 
 /**
- * How far from the right day filters are changed by each kind of watcher, as shares of a life, in a
- * made-up town whose places load by our own model, each at its own hidden pace. It shows that learning
- * works, not that the rated life is right. The same seed gives the same town.
+ * How far from the right day filters are changed by each kind of watcher, as shares of a life, and how often
+ * the band held that they were told, in a made-up town whose places load by our own model, each at its own
+ * hidden pace. It shows that learning works, not that the rated life is right. The same seed gives the
+ * same town.
  *
  * @source docs/sources.md#cohort
+ * @example cohort({ watching: ["perfect"], seed: 1, homes: 0, years: 1, media: ["pleated-25"], town: "smooth" }).perfect.meanMiss // 0
  */
-export function cohort({
+export function cohort<W extends Watching>({
+  watching,
   seed,
   homes,
   years,
   media,
-}: CohortInput): Readonly<Record<Watching, CohortResult>> {
+  town,
+}: CohortInput<W>): Readonly<Record<W, CohortResult>> {
   const days = years * DAYS_PER_YEAR;
   const places = Array.from({ length: homes }, (_, home) => {
     const chance = chanceFrom(seed + 7919 * home);
-    return placeOf(media[Math.floor(media.length * chance.uniform())]!, days, chance);
+    return placeOf(media[Math.floor(media.length * chance.uniform())]!, days, town, chance);
   });
-  const resultOf = (watching: Watching): CohortResult => {
+  const resultOf = (each: Watching): CohortResult => {
     // Every strategy gets the same random looks, so that they are compared on the same luck.
     const counts = places.map((place, home) =>
-      watchPlace(place, days, watching, chanceFrom(seed + 7919 * home + 104_729)),
+      watchPlace(place, days, each, chanceFrom(seed + 7919 * home + 104_729)),
     );
     const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);
+    const judged = sum("judged");
     return {
       meanMiss: sum("counted") === 0 ? 0 : sum("misses") / sum("counted"),
-      changesPerYear: sum("changes") / homes / years,
+      changesPerYear: homes === 0 ? 0 : sum("changes") / homes / years,
+      held:
+        judged === 0
+          ? null
+          : {
+              atFitting: sum("heldAtFitting") / judged,
+              atHalfLife: sum("heldAtHalfLife") / judged,
+            },
     };
   };
-  return Object.fromEntries(WATCHING.map((watching) => [watching, resultOf(watching)])) as Record<
-    Watching,
+  return Object.fromEntries(watching.map((each) => [each, resultOf(each)])) as Record<
+    W,
     CohortResult
   >;
 }

@@ -1,3 +1,4 @@
+import { wearByPart } from "../timeline/home-status";
 import { daysFrom } from "../quantities/plain-date";
 import { scheduleOf } from "../scheduling/schedule";
 import { lintelOf } from "../timeline/lintel";
@@ -16,7 +17,7 @@ const schedule = (home: HomeSnapshot) => {
     planned(definition, { unitId, partId: id, kind: "filter" }, undefined),
   );
   const filterStatuses = home.slots.map((each) => filterStatusOf(home, each, today, wordsFor));
-  return scheduleOf(home, tasks, filterStatuses, today, day(730));
+  return scheduleOf(home, tasks, wearByPart(filterStatuses), today, day(730));
 };
 
 describe("a breathing trouble in the home", () => {

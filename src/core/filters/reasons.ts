@@ -1,46 +1,121 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { capitalised, listWords, spanWords } from "../quantities/words";
 import { TENTH, type Belief } from "./belief";
-import type { DriverKind } from "./drivers";
-import type { WearSummary } from "./wear";
+import { wholeDays, type WearCause, type WearCauses } from "./wear-causes";
 
-/** One thing that moves a due date. Days overlap: they are never added up. */
-export type Reason = { words: string; daysSooner: number };
+/** A cause in the words of this home, with the days and the points it comes to. */
+export type NamedCause = WearCause & { words: string };
+
+/** What the causes of a due day are called. */
+export type CauseNames = {
+  /** A driver by its id; null for several small ones together. */
+  driver: (id: string) => string;
+  weather: string;
+  /** “this slot”, “this coil”. */
+  place: string;
+};
+
+/**
+ * The causes of a due day with their words, in their order.
+ *
+ * @example named({ causes: [] }, {}) // []
+ */
+export const named = ({ causes }: WearCauses, names: CauseNames): NamedCause[] =>
+  causes.map((cause) => ({ ...cause, words: wordsOf(cause, names) }));
+
+function wordsOf({ cause, id, kind }: WearCause, names: CauseNames): string {
+  switch (cause) {
+    case "driver":
+      return id === undefined ? SMALLER : names.driver(id) || (kind ?? SMALLER);
+    case "weather":
+      return names.weather;
+    case "place":
+      return `${names.place}’s own pace`;
+    case "breathing":
+      return "easier breathing";
+    case "relief":
+      return "vacuuming it in place";
+  }
+}
+
+const SMALLER = "smaller causes";
 
 /** A shift too small to speak of, days. */
 const SMALLEST_SHIFT_DAYS = 2;
-const MOST_REASONS = 3;
-const BREATHING = "easier breathing";
+/** What is said in one sentence; the rest stand together. */
+const MOST_NAMED = 3;
+
+/** In what a difference is told: whole days, or halves of weeks or months. */
+type Measure = { days: number; noun: string; steps: number };
+const DAYS: Measure = { days: 1, noun: "day", steps: 1 };
+const WEEKS: Measure = { days: 7, noun: "week", steps: 2 };
+const MONTHS: Measure = { days: 30.44, noun: "month", steps: 2 };
+/** Up to these a difference is told in days, then in weeks. Our choice. */
+const MOST_IN_DAYS = 20;
+const MOST_IN_WEEKS = 182;
+
+const measureOf = (days: number): Measure =>
+  Math.abs(days) <= MOST_IN_DAYS ? DAYS : Math.abs(days) <= MOST_IN_WEEKS ? WEEKS : MONTHS;
+
+const counted = (n: number, noun: string) => `${figure(n)} ${noun}${n > 0 && n <= 1 ? "" : "s"}`;
+const figure = (n: number) =>
+  Number.isInteger(n) ? String(n) : `${Math.floor(n) === 0 ? "" : Math.floor(n)}½`;
+
+/** What one cause comes to in the words of a sentence: whole days, or halves of weeks or months. */
+type Part = { words: string; amount: number };
 
 /**
- * What moved a due date away from its rated life, the strongest first: drivers, weather, and the place's
- * own factor, which is what the due day at the rated pace is compared for. `wholeLife` is the likely
- * day without the quarter taken off for lungs.
+ * The causes as parts of the whole difference, the greatest three by name and the rest together. What is
+ * rounded is rounded so that the parts add up to the whole.
  */
-export function reasonsOf(
-  result: WearSummary,
-  wordsFor: (driver: { id?: string | undefined; kind: DriverKind }) => string,
-  weather: string | null,
-  ratedPace: PlainDate | null,
-  wholeLife: PlainDate | null = null,
-): Reason[] {
-  // Where age sets the day no driver moves it, but the sentence still names what loads the filter.
-  const isByAge = result.limitedBy === "age";
-  const reasons: Reason[] = result.drivers.flatMap((driver) =>
-    driver.daysBroughtForward || isByAge
-      ? [{ words: wordsFor(driver), daysSooner: driver.daysBroughtForward ?? 0 }]
-      : [],
+function partsOf(causes: readonly NamedCause[], total: number, { days, steps }: Measure): Part[] {
+  const all = causes.filter((cause) => cause.days !== null && cause.days !== 0);
+  const kept = all.filter(({ words }) => words !== SMALLER).slice(0, MOST_NAMED);
+  const rest = all.filter((cause) => !kept.includes(cause));
+  const rows = [
+    ...kept.map(({ words, days: own }) => ({ words, days: own! })),
+    ...(rest.length > 0
+      ? [{ words: SMALLER, days: rest.reduce((sum, { days: own }) => sum + own!, 0) }]
+      : []),
+  ];
+  const inSteps = (each: number) => (steps * each) / days;
+  const amounts = wholeDays(
+    rows.map((row) => inSteps(row.days)),
+    Math.round(inSteps(total)),
   );
-  if (weather && (result.weatherDays || isByAge))
-    reasons.push({ words: weather, daysSooner: result.weatherDays ?? 0 });
-  if (result.likely && ratedPace && ratedPace !== result.likely)
-    reasons.push({ words: "this slot’s own pace", daysSooner: daysFrom(result.likely, ratedPace) });
-  if (result.likely && wholeLife && wholeLife !== result.likely)
-    reasons.push({ words: BREATHING, daysSooner: daysFrom(result.likely, wholeLife) });
-  return reasons.sort((a, b) => Math.abs(b.daysSooner) - Math.abs(a.daysSooner));
+  return rows
+    .map(({ words }, i) => ({ words, amount: amounts[i]! / steps }))
+    .filter(({ amount }) => amount !== 0);
 }
 
-/** What a filter that goes by its age is told: how old it may get, and how full it will be. */
+/** “13 weeks before the book: easier breathing 4, clay dust 4, the dog 2 and smaller causes 3” */
+function differenceWords(causes: readonly NamedCause[], total: number): string {
+  const measure = measureOf(total);
+  const whole = Math.round((measure.steps * total) / measure.days) / measure.steps;
+  const way = Math.sign(total);
+  const parts = partsOf(causes, total, measure);
+  const figures = (of: readonly Part[]) =>
+    listWords(of.map(({ words, amount }) => `${words} ${figure(Math.abs(amount))}`));
+  const towards = parts.filter(({ amount }) => Math.sign(amount) === way);
+  const against = parts.filter(({ amount }) => Math.sign(amount) === -way);
+  const head = `${capitalised(counted(Math.abs(whole), measure.noun))} ${way > 0 ? "before" : "after"} the book`;
+  const less = against.length > 0 ? `, less ${figures(against)}` : "";
+  return towards.length > 0 ? `${head}: ${figures(towards)}${less}.` : `${head}.`;
+}
+
+/** What makes up for each other is worth a word from this on, days. Our choice. */
+const WORTH_A_WORD_DAYS = 7;
+
+function evenWords(causes: readonly NamedCause[]): string {
+  const most = (way: number) =>
+    causes.find(({ days }) => days !== null && way * days >= WORTH_A_WORD_DAYS);
+  const [nearer, later] = [most(1), most(-1)];
+  return nearer && later
+    ? `When the book says: ${nearer.words} and ${later.words} make up for each other.`
+    : "When the book says.";
+}
+
+/** What is said of a part that goes by its age: how old it may get, and how full it will be. */
 export type AgeFacts = {
   /** Days it may get old here, and the days it could without a troubled breathing. */
   days: number;
@@ -53,66 +128,42 @@ export type AgeFacts = {
 const SLOW_SHARE = 0.5;
 
 /** Why a filter goes by its age, what shortens that, and what loads it meanwhile. */
-function ageSentence(likely: PlainDate, age: AgeFacts, reasons: readonly Reason[]): string {
-  const { days, wholeDays, byLoad } = age;
-  const short = days < wholeDays ? ` instead of ${wholeDays}, for easier breathing` : "";
+function ageSentence(likely: PlainDate, age: AgeFacts, causes: readonly NamedCause[]): string {
+  const { days, wholeDays: whole, byLoad } = age;
+  const short = days < whole ? ` instead of ${whole}, for easier breathing` : "";
   const later = byLoad === null ? Infinity : daysFrom(likely, byLoad);
   const because =
     later > SLOW_SHARE * days
       ? "it runs too little to fill up first"
       : `full it would be ${spanWords(later)} later`;
-  const loads = reasons
-    .filter(({ words }) => words !== BREATHING)
-    .slice(0, MOST_REASONS)
+  const loads = causes
+    .filter(({ cause, points }) => cause !== "breathing" && points !== 0)
+    .sort((a, b) => Math.abs(b.points ?? 0) - Math.abs(a.points ?? 0))
+    .slice(0, MOST_NAMED)
     .map(({ words }) => words);
   const meanwhile = loads.length > 0 ? `. What counts here beside: ${listWords(loads)}` : "";
   return `By its age of ${days} days${short}: ${because}${meanwhile}.`;
 }
 
 /**
- * Why a due date is not the rated one, as a sentence: “2 weeks sooner than the book: clay dust alone 9
- * days, a cold January 4 days.”
+ * Why a due day is not the rated one, as a sentence whose parts add up: “13 weeks before the book: easier
+ * breathing 4, clay dust 4, the dog 2 and smaller causes 3.”
+ *
+ * @param age of a part that goes by its age
+ * @source docs/sources.md#wear-causes
+ * @example causesSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", days: 9 }], null) // "9 days before the book: the dog 9."
  */
-export function reasonSentence(
-  result: WearSummary,
-  reasons: readonly Reason[],
-  age: AgeFacts | null = null,
+export function causesSentence(
+  { likely, totalDays }: Pick<WearCauses, "likely" | "totalDays">,
+  causes: readonly NamedCause[],
+  age: AgeFacts | null,
 ): string {
-  if (!result.likely) return "Not due within three years at this rate.";
-  if (result.limitedBy === "age" && age) return ageSentence(result.likely, age, reasons);
-  if (!result.bookDue) return "";
-  const sooner = daysFrom(result.likely, result.bookDue);
-  const same = reasons.filter(
-    (reason) =>
-      Math.sign(reason.daysSooner) === Math.sign(sooner) &&
-      Math.abs(reason.daysSooner) >= SMALLEST_SHIFT_DAYS,
-  );
-  if (Math.abs(sooner) < SMALLEST_SHIFT_DAYS) return "When the book says.";
-  const head = capitalised(`${spanWords(sooner)} ${sooner > 0 ? "sooner" : "later"} than the book`);
-  const named = same
-    .slice(0, MOST_REASONS)
-    // “Alone”: each is the due day without that one cause, and they overlap.
-    .map(
-      (reason, i) => `${reason.words}${i === 0 ? " alone" : ""} ${spanWords(reason.daysSooner)}`,
-    );
-  const against = againstWords(reasons, sooner);
-  if (named.length > 0) return `${head}: ${named.join(", ")}${against}.`;
-  return `${head}: this slot loads ${factorWords(result.belief)}.`;
-}
-
-/** What pulls the other way is worth a word from this on, days. */
-const WORTH_A_WORD_DAYS = 7;
-
-function againstWords(reasons: readonly Reason[], sooner: number): string {
-  const other = reasons.find(
-    ({ daysSooner }) =>
-      Math.sign(daysSooner) === -Math.sign(sooner) && Math.abs(daysSooner) >= WORTH_A_WORD_DAYS,
-  );
-  if (!other) return "";
-  const span = spanWords(other.daysSooner);
-  return other.daysSooner < 0
-    ? `; ${other.words} puts it off ${span}`
-    : `; ${other.words} brings it ${span} forward`;
+  if (!likely) return "Not due within three years at this rate.";
+  if (age) return ageSentence(likely, age, causes);
+  if (totalDays === null) return "The book gives it no day within three years.";
+  return Math.abs(totalDays) < SMALLEST_SHIFT_DAYS
+    ? evenWords(causes)
+    : differenceWords(causes, totalDays);
 }
 
 /** Shares as people say them: up to each bound a place loads about so fast. */

@@ -1,24 +1,22 @@
 import type { PlainDate } from "../quantities/plain-date";
-import { isRound } from "../quantities/size";
 import { FINAL_RATIO } from "./belief";
 import type { Driver, DriverKind } from "./drivers";
-import {
-  SHORTER_LIFE_SHARE,
-  wearOfPlace,
-  type PlaceContext,
-  type InstalledPeriod,
-} from "./place-history";
-import { RELIEF_SHARE, type WearResult, type WearSlot } from "./wear-schema";
+import { airflowThrough, faceAreaM2 } from "./slot-airflow";
+import { SHORTER_LIFE_SHARE, type PlaceContext, type InstalledPeriod } from "./place-history";
+import { RELIEF_SHARE, type Relief, type WearLook, type WearSlot } from "./wear-schema";
 import { driverSchema } from "./drivers";
 import { ductCleanings } from "../history/duct-cleanings";
 import { hoursOf } from "./hours-away";
 import type { AirSystem, FilterSlot, Item, ScopedDriver, Unit } from "../inventory/inventory";
 import type { HomeSnapshot } from "../history/home-snapshot";
 
-/** Whether a driver's scope takes in a slot of an air system. */
+/** A place in a machine that air wears: a filter's slot, or a coil. */
+export type WearPlace = { id: string; unitId: string; roomId?: string };
+
+/** Whether a driver's scope takes in a place of an air system. */
 function reaches(
   driver: ScopedDriver,
-  slot: FilterSlot,
+  place: WearPlace,
   roomId: string | undefined,
   systemId: string,
 ): boolean {
@@ -30,7 +28,7 @@ function reaches(
     case "system":
       return driver.systemId === systemId;
     case "part":
-      return driver.partId === slot.id;
+      return driver.partId === place.id;
   }
 }
 
@@ -56,13 +54,15 @@ export function engineDriver(driver: DustDriver): Driver {
 }
 
 /**
- * The dust drivers that bear on a slot, in the order in which they are stored: of its home, its air
- * system, its room and itself. Each keeps its id, by which the reasons name it.
+ * The drivers that bear on a place, in the order in which they are stored: of its home, its air system,
+ * its room and itself. Each keeps its id, by which the reasons name it.
+ *
+ * @example driversOf(snapshot([]), slot()) // []
  */
-export function driversOf(snapshot: HomeSnapshot, slot: FilterSlot): ScopedDriver[] {
-  const unit = snapshot.units.find((each) => each.id === slot.unitId);
-  const roomId = slot.roomId ?? unit?.roomId;
-  return snapshot.drivers.filter((driver) => reaches(driver, slot, roomId, unit?.systemId ?? ""));
+export function driversOf(snapshot: HomeSnapshot, place: WearPlace): ScopedDriver[] {
+  const unit = snapshot.units.find((each) => each.id === place.unitId);
+  const roomId = place.roomId ?? unit?.roomId;
+  return snapshot.drivers.filter((driver) => reaches(driver, place, roomId, unit?.systemId ?? ""));
 }
 
 /** Whether somebody whose breathing is troubled breathes what this filter lets through, today. */
@@ -94,48 +94,43 @@ function ductDust(snapshot: HomeSnapshot, system: AirSystem): Driver[] {
 }
 
 /**
- * All that wear in one slot depends on apart from what was done there: climate, equipment, drivers,
+ * All that wear in one place depends on apart from what was done there: climate, equipment, drivers,
  * hours. Plain data, worked out from one snapshot.
+ *
+ * @throws where its unit moves no air: a mistake of ours, the store lets no slot be there
+ * @example contextOf(snapshot([]), slot(), today).lifeShare // 1
  */
 export function contextOf(
   snapshot: HomeSnapshot,
-  slot: FilterSlot,
+  place: WearPlace,
   today: PlainDate,
 ): PlaceContext {
-  const unit = snapshot.units.find((each) => each.id === slot.unitId);
+  const unit = snapshot.units.find((each) => each.id === place.unitId);
   const system = unit && systemOf(snapshot, unit);
-  if (!system) throw new Error(`contextOf: slot ${slot.id} has no air system`);
-  const drivers = driversOf(snapshot, slot);
+  if (!system) throw new Error(`contextOf: ${place.id} has no air system`);
+  const drivers = driversOf(snapshot, place);
+  const slot = snapshot.slots.find((each) => each.id === place.id);
   return {
     climate: snapshot.home.climate,
     actuals: snapshot.actuals,
     equipment: system.equipment,
     measured: hoursOf(snapshot, system, drivers),
     drivers: [...drivers.filter(isDust).map(engineDriver), ...ductDust(snapshot, system)],
-    lifeShare: sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
+    lifeShare: slot && sparesLungs(drivers, slot, today) ? SHORTER_LIFE_SHARE : 1,
   };
 }
 
-const MM2_PER_M2 = 1_000_000;
-
-/**
- * The area that air passes, all filters of the slot together, m².
- *
- * @example faceAreaM2({ filterCount: 2, nominal: { text: "500x500x25", mm: { w: 500, h: 500 } } }) // 0.5
- */
-export function faceAreaM2({ filterCount, nominal: { text, mm } }: FilterSlot): number {
-  // Through a cylinder air comes from all round.
-  const width = isRound(text) ? Math.PI * mm.w : mm.w;
-  return (filterCount * width * mm.h) / MM2_PER_M2;
-}
-
-function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
+function wearSlotOf(
+  slot: FilterSlot,
+  item: Item | undefined,
+  airflowM3h: number | undefined,
+): WearSlot {
   return {
     media: item?.media ?? slot.media,
     rating: item ? item.rating : slot.rating,
     airSide: slot.airSide,
     faceAreaM2: faceAreaM2(slot),
-    airflowM3h: undefined,
+    airflowM3h,
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
     cleanDropPa: slot.cleanDropPa,
@@ -147,55 +142,72 @@ function wearSlotOf(slot: FilterSlot, item: Item | undefined): WearSlot {
 /** The job of vacuuming a filter where it sits: it stays the same filter, with less in it. */
 export const VACUUM = "vacuum";
 
-/** From each fitting or cleaning of a part to the next, with the looks and reliefs between. */
-export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): InstalledPeriod[] {
-  const installedPeriods: InstalledPeriod[] = [];
-  const history = snapshot.history.ofPart(slot.id);
-  // The user can tell a slot to forget its looks; looks recorded before that teach nothing.
-  const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
-  const starts = history.filter((event) => event.kind === "fitted" || event.kind === "cleaned");
-  starts.forEach((start, i) => {
-    const until = starts[i + 1]?.date;
-    const item = snapshot.items.find((each) => each.id === start.itemId);
-    const looks = history.filter(
-      (event) =>
-        event.kind === "look" &&
-        event.recordedAt > forgotten &&
-        event.date > start.date &&
-        // The look at the old filter on the day of the change belongs to the old one.
-        (until === undefined || event.date <= until),
-    );
-    const vacuumed = history.filter(
-      ({ kind, taskKey, date }) =>
-        kind === "done" &&
-        taskKey === VACUUM &&
-        date > start.date &&
-        (until === undefined || date < until),
-    );
-    installedPeriods.push({
-      startedOn: start.date,
-      reliefs: vacuumed.map(({ date }) => ({ date, share: RELIEF_SHARE })),
-      slot: wearSlotOf(slot, item),
-      // A pressure drop can only be compared with that of a clean filter. Until that is written down the
-      // drop is left out, and it counts again afterwards.
-      looks: looks.flatMap(({ date, look }) => {
-        const { grade, pressureDropPa } = look ?? {};
-        const pressure = slot.cleanDropPa === undefined ? undefined : pressureDropPa;
-        return grade === undefined && pressure === undefined
-          ? []
-          : [{ date, grade, pressureDropPa: pressure }];
-      }),
-    });
+/** What begins at a day: a filter fitted, a coil clean. */
+export type Start = { date: PlainDate; slot: WearSlot };
+
+/**
+ * From each start to the next, with the looks and reliefs between. The look at the old filter on the day
+ * of the change belongs to the old one; a relief of that day to neither.
+ *
+ * @param starts, looks, reliefs each in the order of their days
+ * @example periodsBetween([{ date: today }], [{ date: day(1) }], [])[0].looks.length // 1
+ */
+export function periodsBetween(
+  starts: readonly Start[],
+  looks: readonly WearLook[],
+  reliefs: readonly Relief[],
+): InstalledPeriod[] {
+  const periods = starts.map(({ date, slot }): InstalledPeriod => ({
+    startedOn: date,
+    slot,
+    looks: [],
+    reliefs: [],
+  }));
+  /** Hands each entry to the last period that began before its day. */
+  const deal = <T extends { date: PlainDate }>(
+    entries: readonly T[],
+    give: (period: InstalledPeriod, entry: T, next: InstalledPeriod | undefined) => void,
+  ) => {
+    let after = 0;
+    for (const entry of entries) {
+      while (after < periods.length && periods[after]!.startedOn < entry.date) after++;
+      if (after > 0) give(periods[after - 1]!, entry, periods[after]);
+    }
+  };
+  deal(looks, (period, look) => period.looks.push(look));
+  deal(reliefs, (period, relief, next) => {
+    if (relief.date !== next?.startedOn) period.reliefs.push(relief);
   });
-  return installedPeriods;
+  return periods;
 }
 
 /**
- * How the filter in a slot stands, with its days; null when none was ever recorded.
+ * From each fitting or cleaning of a slot to the next, with the looks and reliefs between.
+ *
+ * @example installedPeriodsOf(snapshot([event("fitted", -3)]), slot())[0].startedOn // "2026-03-11"
  */
-export const wearOfSlot = (
-  snapshot: HomeSnapshot,
-  slot: FilterSlot,
-  today: PlainDate,
-): WearResult | null =>
-  wearOfPlace(contextOf(snapshot, slot, today), installedPeriodsOf(snapshot, slot), today);
+export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): InstalledPeriod[] {
+  const history = snapshot.history.ofPart(slot.id);
+  const airflowM3h = airflowThrough(snapshot, slot);
+  const items = new Map(
+    snapshot.items.flatMap((item) => (item.partId === slot.id ? [[item.id, item]] : [])),
+  );
+  // The user can tell a slot to forget its looks; looks recorded before that teach nothing.
+  const forgotten = history.findLast((event) => event.kind === "forgotten")?.recordedAt ?? "";
+  const starts: Start[] = [];
+  const looks: WearLook[] = [];
+  const reliefs: Relief[] = [];
+  for (const { kind, date, itemId, look, recordedAt, taskKey } of history) {
+    if (kind === "fitted" || kind === "cleaned")
+      starts.push({ date, slot: wearSlotOf(slot, items.get(itemId ?? ""), airflowM3h) });
+    else if (kind === "done" && taskKey === VACUUM) reliefs.push({ date, share: RELIEF_SHARE });
+    else if (kind === "look" && recordedAt > forgotten) {
+      // A pressure drop can only be compared with that of a clean filter. Until that is written down the
+      // drop is left out, and it counts again afterwards.
+      const pressureDropPa = slot.cleanDropPa === undefined ? undefined : look?.pressureDropPa;
+      if (look?.grade !== undefined || pressureDropPa !== undefined)
+        looks.push({ date, grade: look?.grade, pressureDropPa });
+    }
+  }
+  return periodsBetween(starts, looks, reliefs);
+}

@@ -3,7 +3,7 @@ import { fromDay, toDay } from "../quantities/plain-date";
 import { dateSchema } from "../quantities/schemas";
 import { atMost, reaches, roundPercent } from "../quantities/rounding";
 import { clampDust, driverFactors, type Driver } from "./drivers";
-import { beliefAfter } from "./wear";
+import { paceNow } from "./wear";
 import {
   ageDueIndex,
   bearsOn,
@@ -85,7 +85,7 @@ function groundOf(input: WearInput): Ground {
   return {
     input,
     rated: ratedHours(input.slot),
-    lnK: beliefAfter(input).mu,
+    lnK: paceNow(input).lnK,
     hours: { normal, real },
     ageDue: (isReal, isShort) => ages[isReal ? 1 : 0]![isShort ? 1 : 0]!,
     dust: drivers.map((driver) => ({

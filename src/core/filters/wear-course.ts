@@ -10,7 +10,7 @@ import type { WearInput, WearSlot } from "./wear-schema";
 /** How far the area of a slot may stretch or shorten the life of its filter. */
 const LEAST_AREA_FACTOR = 0.5;
 const MOST_AREA_FACTOR = 2;
-/** A day on which a cleaned filter ages: it ran at least this long, h. */
+/** What is cleaned ages by a whole day when it ran this long, h; by a part of one when less. */
 const HOURS_THAT_AGE = 1;
 
 const SECONDS_PER_HOUR = 3600;
@@ -71,8 +71,8 @@ export function ageDueIndex(
   const limit = share * maxAgeOf(input.slot);
   let age = 0;
   for (let i = 0; i < hours.length; i++) {
-    if (age >= limit) return i;
-    if (agesOn(input, hours[i]!, first + i)) age++;
+    if (reaches(age, limit)) return i;
+    age += agesBy(input, hours[i]!, first + i);
   }
   return null;
 }
@@ -86,14 +86,16 @@ export const maxAgeOf = (slot: WearSlot): number =>
   slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;
 
 /**
- * Whether a day counts towards the age of what is in place.
+ * By how many days, 0 to 1, a day adds to the age of what is in place. What is cleaned ages with its hours,
+ * so that one mild day in an idle season moves no date by weeks.
  *
  * @param hours that it ran on that day
- * @example agesOn({ slot: { media: "head-mesh" }, equipment: {} }, 0.5, 0) // false
+ * @example agesBy({ slot: { media: "head-mesh" }, equipment: {} }, 0.5, 0) // 0.5
  */
-export function agesOn({ slot, equipment }: WearInput, hours: number, day: DayNumber): boolean {
+export function agesBy({ slot, equipment }: WearInput, hours: number, day: DayNumber): number {
   const facts: MediaFacts = WEARING[slot.media];
-  return facts.cleaned ? reaches(hours, HOURS_THAT_AGE) : inUseOn(equipment, day);
+  if (facts.cleaned) return Math.min(HOURS_THAT_AGE, hours) / HOURS_THAT_AGE;
+  return inUseOn(equipment, day) ? 1 : 0;
 }
 
 export type Weather = { actuals: readonly Actual[]; measured: readonly Measured[] };

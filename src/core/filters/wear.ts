@@ -13,19 +13,24 @@ import {
   roundPhysical,
 } from "../quantities/rounding";
 import {
+  atFitting,
+  beliefOf,
   carried,
   learn,
+  paceOf,
   SEEN_BY_GRADE,
   SEEN_ON_COIL,
   seenByPressure,
   TENTH,
   type Belief,
+  type Knowledge,
+  type Pace,
 } from "./belief";
 import type { Driver } from "./drivers";
 import { isCoil, WEARING, type MediaFacts } from "./media";
 import {
   ageDueIndex,
-  agesOn,
+  agesBy,
   courseTo,
   decisiveDay,
   dueByLoadOrAge,
@@ -60,10 +65,13 @@ function seenAt(look: WearLook, slot: WearSlot) {
   throw new Error("wear: a look needs a grade of its kind, or a pressure drop and the cleanDropPa");
 }
 
-/** What the looks since fitting teach about this place. */
-function learnt(input: WearInput, { load, beforeRelief }: Loads): { belief: Belief; used: number } {
+/** What the looks since fitting teach about this filter and its place. */
+function learnt(
+  input: WearInput,
+  { load, beforeRelief }: Loads,
+): { known: Knowledge; used: number } {
   const fitted = toDay(input.fittedOn);
-  let belief = input.belief;
+  let known = atFitting(input.belief);
   let used = 0;
   const looks = input.looks
     .filter((look) => look.date > input.fittedOn && look.date <= input.today)
@@ -72,35 +80,59 @@ function learnt(input: WearInput, { load, beforeRelief }: Loads): { belief: Beli
     const index = toDay(look.date) - fitted;
     const ratedLoad = beforeRelief.get(index) ?? load[index]!;
     if (!reaches(ratedLoad, LEAST_LOAD_TO_LEARN)) continue;
-    belief = learn(belief, seenAt(look, input.slot), ratedLoad);
+    known = learn(known, seenAt(look, input.slot), ratedLoad);
     used++;
   }
-  return { belief, used };
+  return { known, used };
 }
 
-/** The belief after the looks up to `today`, unrounded: what the next filter here starts from. */
-export function beliefAfter(input: WearInput): Belief {
+function knowledgeAt(input: WearInput): Knowledge {
+  if (input.looks.length === 0) return atFitting(input.belief);
   const last = Math.max(toDay(input.fittedOn), toDay(input.today));
-  return learnt(input, courseTo(input, weatherOf(input), input.drivers, last)).belief;
+  return learnt(input, courseTo(input, weatherOf(input), input.drivers, last)).known;
 }
 
 /**
- * The days up to `end`, inclusive, on which this filter and those after it are likely due, each fitted
- * on the day the one before is due; soonest first. Empty where this one is due later than that.
+ * What is known of the place after the looks up to `today`, unrounded: what the next filter here starts
+ * from, once it is carried over.
+ *
+ * @example beliefAfter({ looks: [], belief: { mu: 0.1, sd: 0.4 } }) // { mu: 0.1, sd: 0.4 }
+ */
+export const beliefAfter = (input: WearInput): Belief => beliefOf(knowledgeAt(input));
+
+/**
+ * How fast the filter in place loads, after the looks up to `today`, with the spread of its days.
+ *
+ * @example paceNow({ looks: [], belief: { mu: 0.1, sd: 0.4 } }).lnK // 0.1
+ */
+export const paceNow = (input: WearInput): Pace => paceOf(knowledgeAt(input));
+
+/**
+ * The days on which this filter and those after it are likely due, each fitted on the day the one before
+ * is due, up to the first at or after `end`; soonest first. They end where one is never due within its
+ * horizon.
+ *
+ * @example filtersInTurn({ fittedOn: "2026-01-01", looks: [], belief: { mu: 0, sd: 0.4 }, lifeShare: 1, horizonDays: 200, climate: snapshot([]).home.climate, actuals: [], measured: [], drivers: [], slot: { media: "fibreglass-25", maxAgeDays: 10 }, equipment: { fan: { mode: "auto" }, inUse: [] } }, 20500) // []
  */
 export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
   const fitted = toDay(input.fittedOn);
   const next = laterFilters(input, fitted, Math.max(fitted, end));
   const days: DayNumber[] = [];
-  for (let due = next(fitted).likely; due !== null && due <= end; due = next(due).likely)
-    days.push(due);
+  for (let last = fitted; last < end || days.length === 0;) {
+    const { likely } = next(last);
+    if (likely === null) break;
+    days.push(likely);
+    last = likely;
+  }
   return days;
 }
 
-/** Only the likely due day of a filter nobody has looked at yet: what chains are made of. */
+/**
+ * Only the likely due day, after the looks up to `today`; null beyond the horizon.
+ */
 export function likelyDue(input: WearInput): PlainDate | null {
   const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
-  const index = dueByLoadOrAge(course, input.belief.mu);
+  const index = dueByLoadOrAge(course, paceOf(learnt(input, course).known).lnK);
   return index === null ? null : fromDay(toDay(input.fittedOn) + index);
 }
 
@@ -128,10 +160,10 @@ export function laterFilters(
   const hours = wearingHours(input, weatherOf(input), from, until + reach);
   const multiplier = multipliers(input, input.drivers, from, hours.length);
   const { load } = loads(hours, multiplier, ratedHours(input.slot));
-  const age = new Uint32Array(hours.length);
+  const age = new Float64Array(hours.length);
   for (let i = 0; i + 1 < hours.length; i++)
-    age[i + 1] = age[i]! + (agesOn(input, hours[i]!, from + i) ? 1 : 0);
-  const { mu, sd } = carried(beliefAfter(input));
+    age[i + 1] = age[i]! + agesBy(input, hours[i]!, from + i);
+  const { lnK, spread } = paceOf(atFitting(carried(beliefAfter(input))));
 
   return (fitted) => {
     const start = fitted - from;
@@ -146,16 +178,20 @@ export function laterFilters(
       }
       return low < end ? low : null;
     };
-    const tooOld = first((i) => age[i]! - age[start]! >= limit);
-    const due = (lnK: number): DayNumber | null => {
-      const k = Math.exp(lnK);
+    const tooOld = first((i) => reaches(age[i]! - age[start]!, limit));
+    const due = (atLnK: number): DayNumber | null => {
+      const k = Math.exp(atLnK);
       const index = earlier(
         first((i) => reaches(k * (load[i]! - load[start]!), input.lifeShare)),
         tooOld,
       );
       return index === null ? null : from + index;
     };
-    return { early: due(mu + TENTH * sd), likely: due(mu), late: due(mu - TENTH * sd) };
+    return {
+      early: due(lnK + TENTH * spread),
+      likely: due(lnK),
+      late: due(lnK - TENTH * spread),
+    };
   };
 }
 
@@ -165,8 +201,8 @@ export type WearSummary = Omit<WearResult, "days">;
 /**
  * When a filter or run-hour part is due at this place, between which days, and why.
  *
- * The load rises with run hours, dust and this place's own factor k; 1 is due. A look narrows what
- * is known of k. A relief (a filter vacuumed on the spot) takes a share of the load off, and neither
+ * The load rises with run hours, dust and this filter's own factor k; 1 is due. A look narrows what is
+ * known of k, of the place and of the filter. A relief (a filter vacuumed on the spot) takes a share of the load off, and neither
  * the filter nor its age is new. `likely` takes the middle of that belief, `early` and `late` its tenths; none is
  * later than the day the part is simply too old.
  *
@@ -179,18 +215,20 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   const fitted = toDay(input.fittedOn);
   const rated = ratedHours(input.slot);
   const size = real.hours.length;
-  const { belief, used } = learnt(input, real);
-  const due = (lnK: number) => dueByLoadOrAge(real, lnK);
+  const { known, used } = learnt(input, real);
+  const { lnK, spread } = paceOf(known);
+  const belief = beliefOf(known);
+  const due = (atLnK: number) => dueByLoadOrAge(real, atLnK);
   const dateAt = (index: number | null): PlainDate | null =>
     index === null ? null : fromDay(fitted + index);
 
-  const likely = due(belief.mu);
-  const byLoad = dueIndex(real, belief.mu);
+  const likely = due(lnK);
+  const byLoad = dueIndex(real, lnK);
   const withoutDriver = (removed: Driver): number | null => {
     const others = input.drivers.filter((driver) => driver !== removed);
     const dust = multipliers(input, others, fitted, size);
     const without = loads(real.hours, dust, rated, keptOf(input));
-    return dueByLoadOrAge({ ...without, ageDue: real.ageDue, dueAt: real.dueAt }, belief.mu);
+    return dueByLoadOrAge({ ...without, ageDue: real.ageDue, dueAt: real.dueAt }, lnK);
   };
   const sooner = (other: number | null) =>
     likely === null || other === null ? null : other - likely;
@@ -205,11 +243,11 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   const loadNow = real.load[toDay(input.today) - fitted] ?? 0;
 
   return {
-    early: dateAt(due(belief.mu + TENTH * belief.sd)),
+    early: dateAt(due(lnK + TENTH * spread)),
     likely: dateAt(likely),
-    late: dateAt(due(belief.mu - TENTH * belief.sd)),
+    late: dateAt(due(lnK - TENTH * spread)),
     limitedBy: likely === null ? null : byLoad !== null && byLoad <= likely ? "load" : "age",
-    percentNow: roundPercent((100 * Math.exp(belief.mu) * loadNow) / input.lifeShare),
+    percentNow: roundPercent((100 * Math.exp(lnK) * loadNow) / input.lifeShare),
     belief: { mu: roundLoad(belief.mu), sd: roundLoad(belief.sd) },
     looksUsed: used,
     drivers: input.drivers.map((driver) => ({
@@ -218,7 +256,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
       daysBroughtForward: sooner(withoutDriver(driver)),
     })),
     bookDue: dateAt(dueByLoadOrAge(book, 0)),
-    weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, belief.mu)) : sooner(likely),
+    weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, lnK)) : sooner(likely),
   };
 }
 
@@ -232,7 +270,7 @@ export function wear(input: WearInput): WearResult {
   const fitted = toDay(input.fittedOn);
   const course = courseTo(input, weatherOf(input), input.drivers, horizonOf(input));
   const { hours, multiplier, load } = course;
-  const k = Math.exp(learnt(input, course).belief.mu);
+  const k = Math.exp(paceOf(learnt(input, course).known).lnK);
   const days = datesBetween(fitted, fitted + load.length - 1).map((date, i) => ({
     date,
     runHours: roundHours(hours[i]!),

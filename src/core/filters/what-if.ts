@@ -1,11 +1,22 @@
-import { addDays, daysFrom, toDay, type PlainDate } from "../quantities/plain-date";
+import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
 import { reaches } from "../quantities/rounding";
-import { SEEN_BY_GRADE } from "./belief";
+import { carried, SEEN_BY_GRADE, sureness, TENTH, type Pace } from "./belief";
 import type { Driver } from "./drivers";
 import type { Media } from "./media";
 import { MEDIA } from "./media";
-import { shortened } from "./place-history";
-import { wear } from "./wear";
+import { beliefAfter, paceNow } from "./wear";
+import {
+  ageDueIndex,
+  dueByLoadOrAge,
+  horizonOf,
+  keptOf,
+  loads,
+  multipliers,
+  ratedHours,
+  wearingHours,
+  weatherOf,
+  type Course,
+} from "./wear-course";
 import type { WearInput } from "./wear-schema";
 
 /** What somebody would like to try at a filter’s place. */
@@ -14,19 +25,20 @@ export type WhatIf = {
   pets: number | null;
   /** Colder, below 0, or warmer than usual from today on, K. */
   warmerK: number;
-  /** Another filter, from the next change on; null as it is. */
+  /** Another filter, as if it went in today; null as it is. */
   media: Media | null;
   /** A look every so many days from today on; null as it is. */
   lookEveryDays: number | null;
 };
 
 export type WhatIfResult = {
+  /** Of the filter in place, or of another one that went in today. */
   early: PlainDate | null;
   likely: PlainDate | null;
   late: PlainDate | null;
   /** Days that a new filter would last, fitted today. */
   newOneLasts: number | null;
-  /** Days, as day numbers, with the likely load of each. */
+  /** Days, as day numbers, with the likely load of each: 1 due. */
   points: { x: number; y: number }[];
 };
 
@@ -44,48 +56,94 @@ function withPets(drivers: readonly Driver[], today: PlainDate, pets: number): D
   ];
 }
 
-/** The spread that is left if the filter is looked at every so often until it is due. */
-function sdWithLooks(input: WearInput, likely: PlainDate, every: number): number {
-  const days = toDay(likely) - toDay(input.today);
+/** The pace as sure as it will be if the filter is looked at every so often until it is due. */
+function withLooks({ lnK, spread }: Pace, days: number, every: number): Pace {
   const looks = Math.max(0, Math.floor(days / every));
   // Grey is what most looks before the end show.
-  const weight = looks / SEEN_BY_GRADE.grey.s ** 2;
-  return 1 / Math.sqrt(1 / input.belief.sd ** 2 + weight);
+  return { lnK, spread: sureness(spread, looks, SEEN_BY_GRADE.grey.s) };
 }
+
+const joined = (past: Float64Array, ahead: Float64Array): Float64Array => {
+  const all = new Float64Array(past.length + ahead.length);
+  all.set(past);
+  all.set(ahead, past.length);
+  return all;
+};
+
+/** The course of a filter as it has been until yesterday, and as it would be from today on. */
+function courseWith(input: WearInput, changed: WearInput): Course {
+  const fitted = toDay(input.fittedOn);
+  const today = Math.max(fitted, toDay(input.today));
+  const last = horizonOf(input);
+  const hours = joined(
+    wearingHours(input, weatherOf(input), fitted, today - 1),
+    wearingHours(changed, weatherOf(changed), today, last),
+  );
+  const multiplier = joined(
+    multipliers(input, input.drivers, fitted, today - fitted),
+    multipliers(changed, changed.drivers, today, last - today + 1),
+  );
+  return {
+    hours,
+    multiplier,
+    ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
+    ageDue: ageDueIndex(input, hours, fitted, input.lifeShare),
+    dueAt: input.lifeShare,
+  };
+}
+
+/** Another filter at the same place, new today, of which no look has told anything. */
+const newToday = (input: WearInput, media: Media | null): WearInput => ({
+  ...input,
+  fittedOn: input.today,
+  slot: media === null ? input.slot : slotOf(input, media),
+  belief: carried(beliefAfter(input)),
+  looks: [],
+  reliefs: [],
+});
 
 /**
  * When a filter would be due if something about its place were otherwise from today on. What has
- * happened stays as it was; another medium is tried as if it had been fitted when this one was.
+ * happened stays as it was; another medium is tried as if it went in today.
  *
- * @param input with its belief as it is today and no looks: nothing is learnt here
- * @param lifeShare the share of its life after which a filter goes here, already taken off `input`
+ * @example whatIf({ today, fittedOn: today, climate: snapshot([]).home.climate, actuals: [], measured: [], drivers: [], looks: [], reliefs: [], belief: { mu: 0, sd: 0.4 }, lifeShare: 1, horizonDays: 200, equipment: snapshot([]).systems[0].equipment, slot: { media: "pleated-25" } }, { ...AS_IT_IS, warmerK: 40 }).newOneLasts // 120
  */
-export function whatIf(input: WearInput, change: WhatIf, lifeShare: number): WhatIfResult {
-  const { climate } = input;
-  const changed: WearInput = {
-    ...input,
+export function whatIf(input: WearInput, change: WhatIf): WhatIfResult {
+  const asked = change.media === null ? input : newToday(input, change.media);
+  const changedOf = (of: WearInput): WearInput => ({
+    ...of,
     climate: {
-      ...climate,
-      monthlyMeanC: climate.monthlyMeanC.map((mean) => mean + change.warmerK),
+      ...of.climate,
+      monthlyMeanC: of.climate.monthlyMeanC.map((mean) => mean + change.warmerK),
     },
-    drivers:
-      change.pets === null ? input.drivers : withPets(input.drivers, input.today, change.pets),
-    slot: change.media === null ? input.slot : slotOf(input, change.media, lifeShare),
+    drivers: change.pets === null ? of.drivers : withPets(of.drivers, of.today, change.pets),
+  });
+  const course = courseWith(asked, changedOf(asked));
+  const fitted = toDay(asked.fittedOn);
+  const dueAt = (lnK: number): PlainDate | null => {
+    const index = dueByLoadOrAge(course, lnK);
+    return index === null ? null : fromDay(fitted + index);
   };
-  const first = wear(changed);
-  const sd =
-    change.lookEveryDays !== null && first.likely
-      ? sdWithLooks(changed, first.likely, change.lookEveryDays)
-      : input.belief.sd;
-  const { early, likely, late, days } =
-    sd === input.belief.sd ? first : wear({ ...changed, belief: { ...input.belief, sd } });
-  const newOne = wear({ ...changed, fittedOn: input.today, looks: [] }).likely;
-  const end = days.findIndex(({ load }) => reaches(load, END_LOAD));
-  const shown = end === -1 ? days : days.slice(0, end + 1);
+  const now = paceNow(asked);
+  const likely = dueAt(now.lnK);
+  const { lnK, spread } =
+    change.lookEveryDays !== null && likely
+      ? withLooks(now, daysFrom(input.today, likely), change.lookEveryDays)
+      : now;
+  const fresh = newToday(input, change.media);
+  const freshCourse = courseWith(fresh, changedOf(fresh));
+  const k = Math.exp(lnK);
+  const points = Array.from(course.load, (load, i) => ({
+    x: fitted + i,
+    y: (k * load) / course.dueAt,
+  }));
+  const end = points.findIndex(({ y }) => reaches(y, END_LOAD));
   return {
-    ...{ early, likely, late },
-    newOneLasts: newOne && daysFrom(input.today, newOne),
-    points: shown.map(({ date, load }) => ({ x: toDay(date), y: load })),
+    early: dueAt(lnK + TENTH * spread),
+    likely,
+    late: dueAt(lnK - TENTH * spread),
+    newOneLasts: dueByLoadOrAge(freshCourse, fresh.belief.mu),
+    points: end === -1 ? points : points.slice(0, end + 1),
   };
 }
 
@@ -96,14 +154,12 @@ export const AS_IT_IS: WhatIf = { pets: null, warmerK: 0, media: null, lookEvery
 const END_LOAD = 1.5;
 
 /** Another medium at the same place: what a maker said of this one is not of that. */
-function slotOf({ slot }: WearInput, media: Media, lifeShare: number): WearInput["slot"] {
-  const { baseHours: _, maxAgeDays: __, cleanDropPa: ___, ...rest } = slot;
+function slotOf({ slot }: WearInput, media: Media): WearInput["slot"] {
   const rated: boolean = MEDIA[media].rated;
-  const whole: WearInput["slot"] = {
-    ...rest,
+  return {
+    ...slot,
     media,
     rating: rated ? slot.rating : undefined,
     ...{ baseHours: undefined, maxAgeDays: undefined, cleanDropPa: undefined },
   };
-  return lifeShare === 1 ? whole : shortened(whole, lifeShare);
 }

@@ -1,3 +1,4 @@
+import { wearByPart } from "../timeline/home-status";
 import type { HistoryEvent } from "../history/history-event";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { Part, ScopedDriver } from "../inventory/inventory";
@@ -43,7 +44,7 @@ function stands(
 ): JobStatus[] {
   const home = snapshot(events, extra);
   const filters = home.slots.map((each) => filterStatusOf(home, each, today, wordsFor));
-  return scheduleOf(home, tasks, filters, today, day(730));
+  return scheduleOf(home, tasks, wearByPart(filters), today, day(730));
 }
 const dueOf = (...args: Parameters<typeof stands>) => stands(...args).map(({ due }) => due);
 

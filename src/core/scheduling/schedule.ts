@@ -18,7 +18,7 @@ import { DRIFTING_OUT, driftOf, REPLACE_WHEN } from "../readings/capacitor-drift
 import { ductCleanings } from "../history/duct-cleanings";
 import type { ScopedDriver, Unit } from "../inventory/inventory";
 import type { HomeSnapshot } from "../history/home-snapshot";
-import type { FilterStatus } from "../filters/filter-status";
+import type { WearStatus } from "../filters/wear-status";
 import { placeKey, RENEW, type PlannedTask } from "./task";
 
 /** How a job stands, and the days of its coming rounds. */
@@ -210,24 +210,40 @@ function owedSince(snapshot: HomeSnapshot, task: PlannedTask, unit: Unit | null)
 const countsHours = ({ trigger }: PlannedTask): boolean =>
   partsOf(trigger).some(({ kind }) => kind === "run-hours");
 
+/** How something that wears stands, by the id of its part: a filter's slot, a coil. */
+export type WearByPart = ReadonlyMap<string, Pick<WearStatus, "wear">>;
+
+/** Rounds are planned so far ahead, days: what wears longer has no day yet. */
+const WEAR_HORIZON_DAYS = 1095;
+
+/** The same trigger without what cannot be counted yet; null where nothing is left of it. */
+function countable(trigger: Trigger, task: Omit<DueTask, "cadence">): Trigger | null {
+  if (trigger.kind === "earliest") {
+    const of = trigger.of.filter((each) => countable(each, task) !== null);
+    return of.length > 0 ? { ...trigger, of } : null;
+  }
+  // A filter nobody saw fitted; a machine that never runs.
+  if (trigger.kind === "wear") return task.wear ? trigger : null;
+  return trigger.kind === "run-hours" && !task.equipment ? null : trigger;
+}
+
 /**
- * Everything the dates of a job follow from.
+ * Everything the dates of a job follow from; null where nothing can be counted yet.
  *
- * @example dueTaskOf(scheduleGrounds(snapshot([])), { trigger: { kind: "wear" } }, unit, undefined, today).lastDone // "2026-03-14"
+ * @example dueTaskOf(scheduleGrounds(snapshot([])), { trigger: { kind: "wear" } }, unit, undefined, today) // null
  */
 export function dueTaskOf(
   grounds: ScheduleGrounds,
   task: PlannedTask,
   unit: Unit | null,
-  filterStatus: FilterStatus | undefined,
+  worn: Pick<WearStatus, "wear"> | undefined,
   lastDone: PlainDate | null,
-): DueTask {
+): DueTask | null {
   const { snapshot, years } = grounds;
   const system = unit ? systemOf(snapshot, unit) : undefined;
   const since = owedSince(snapshot, task, unit);
   const drivers = snapshot.drivers.filter((driver) => concerns(driver, task, unit));
-  return {
-    cadence: task.trigger,
+  const dueTask: Omit<DueTask, "cadence"> = {
     lastDone: lastDone ?? undefined,
     since: since ?? undefined,
     climate: snapshot.home.climate,
@@ -238,16 +254,12 @@ export function dueTaskOf(
     manufactured: latest(readPlainDate(unit?.attributes["made-on"] ?? ""), lastDone) ?? undefined,
     events: eventsFor(grounds, task, drivers),
     readings: readingsFor(snapshot, task),
-    wear: filterStatus?.wear?.input,
+    wear: worn?.wear ? { ...worn.wear.input, horizonDays: WEAR_HORIZON_DAYS } : undefined,
     years,
-    ...(filterStatus?.wear ? { wearDays: filterStatus.wear } : {}),
+    ...(worn?.wear ? { wearDays: worn.wear } : {}),
   };
-}
-
-/** What a trigger cannot be counted by yet: a filter nobody saw fitted, a machine that never runs. */
-function isCountable({ cadence: trigger, wear, equipment }: DueTask): boolean {
-  if (trigger.kind === "wear") return wear !== undefined;
-  return trigger.kind !== "run-hours" || equipment !== undefined;
+  const trigger = countable(task.trigger, dueTask);
+  return trigger && { cadence: trigger, ...dueTask };
 }
 
 /**
@@ -255,18 +267,17 @@ function isCountable({ cadence: trigger, wear, equipment }: DueTask): boolean {
  * before. Jobs that nothing calls for are there too, without dates.
  *
  * @param grounds of the same home, where somebody has them already
- * @example scheduleOf(snapshot([]), [], [], today, day(60)) // []
+ * @example scheduleOf(snapshot([]), [], new Map(), today, day(60)) // []
  */
 export function scheduleOf(
   snapshot: HomeSnapshot,
   tasks: readonly PlannedTask[],
-  filterStatuses: readonly FilterStatus[],
+  wornParts: WearByPart,
   today: PlainDate,
   until: PlainDate,
   grounds = scheduleGrounds(snapshot),
 ): JobStatus[] {
   const units = new Map(snapshot.units.map((unit) => [unit.id, unit]));
-  const slots = new Map(filterStatuses.map((filterStatus) => [filterStatus.slot.id, filterStatus]));
   const byUnit = new Map<string | undefined, PlannedTask[]>();
   const seen = new Set<string>();
   for (const task of tasks) byUnit.set(task.unitId, [...(byUnit.get(task.unitId) ?? []), task]);
@@ -276,7 +287,7 @@ export function scheduleOf(
     const isMain = !seen.has(placeKey(task));
     seen.add(placeKey(task));
     const lastDone = lastDoneOf(grounds.history, task, isMain, byUnit.get(task.unitId) ?? []);
-    const filterStatus = slots.get(task.partId ?? "");
+    const worn = wornParts.get(task.partId ?? "");
     const deferral = deferralOf(grounds.history, task, lastDone);
     const problem = task.isUnreadable ? UNREADABLE : null;
     const common = {
@@ -297,8 +308,8 @@ export function scheduleOf(
       ahead: [],
     };
     try {
-      const dueTask = dueTaskOf(grounds, task, unit, filterStatus, lastDone);
-      if (task.isOff || !isCountable(dueTask)) return nothing;
+      const dueTask = dueTaskOf(grounds, task, unit, worn, lastDone);
+      if (task.isOff || !dueTask) return nothing;
       const work = dueCalculatorOf(dueTask, now, end);
       const dates = work.now();
       return {

@@ -1,7 +1,8 @@
 import type { Climate } from "../climate/climate";
+import { coilOf, type CoilStatus } from "../filters/coil-wear";
 import type { FilterStatus } from "../filters/filter-status";
 import type { HomeSnapshot } from "../history/home-snapshot";
-import type { FilterSlot } from "../inventory/inventory";
+import type { FilterSlot, Part } from "../inventory/inventory";
 import { addDays, type PlainDate } from "../quantities/plain-date";
 import type { JobCatalogue } from "../scheduling/catalogue";
 import { tasksOf } from "../scheduling/home-tasks";
@@ -10,6 +11,7 @@ import {
   scheduleOf,
   type JobStatus,
   type ScheduleGrounds,
+  type WearByPart,
 } from "../scheduling/schedule";
 import type { PlannedTask } from "../scheduling/task";
 import type { YearTables } from "../scheduling/year-tables";
@@ -22,8 +24,23 @@ export const SCHEDULE_DAYS = 730;
 export type StatusRules = {
   jobs: JobCatalogue;
   filterStatus: (snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate) => FilterStatus;
+  coilStatus: (snapshot: HomeSnapshot, part: Part, today: PlainDate) => CoilStatus | null;
   years: (climate: Climate) => YearTables;
 };
+
+/**
+ * What wears, found by the id of its part.
+ *
+ * @example wearByPart([], []).size // 0
+ */
+export const wearByPart = (
+  filters: readonly FilterStatus[],
+  coils: readonly CoilStatus[] = [],
+): WearByPart =>
+  new Map<string, FilterStatus | CoilStatus>([
+    ...filters.map((each) => [each.slot.id, each] as const),
+    ...coils.map((each) => [each.part.id, each] as const),
+  ]);
 
 /**
  * A home as it stands on a day: its filters, its jobs and its year, all from one snapshot. Each is
@@ -31,6 +48,7 @@ export type StatusRules = {
  */
 export class HomeStatus {
   #filters: FilterStatus[] | undefined;
+  #coils: CoilStatus[] | undefined;
   #tasks: PlannedTask[] | undefined;
   #jobs: JobStatus[] | undefined;
   #lintel: Lintel | undefined;
@@ -50,6 +68,17 @@ export class HomeStatus {
     return this.#filters;
   }
 
+  /** How every coil of the machines in service stands. */
+  get coils(): readonly CoilStatus[] {
+    const inService = new Set(this.snapshot.units.map(({ id }) => id));
+    this.#coils ??= this.snapshot.parts.flatMap((part) =>
+      coilOf(part) && inService.has(part.unitId)
+        ? (this.rules.coilStatus(this.snapshot, part, this.today) ?? [])
+        : [],
+    );
+    return this.#coils;
+  }
+
   /** Every job there is, whether or not anything calls for it. */
   get tasks(): readonly PlannedTask[] {
     this.#tasks ??= tasksOf(this.snapshot, this.rules.jobs);
@@ -66,7 +95,8 @@ export class HomeStatus {
   scheduleOf(tasks: readonly PlannedTask[]): JobStatus[] {
     const { snapshot, today } = this;
     const until = addDays(today, SCHEDULE_DAYS);
-    return scheduleOf(snapshot, tasks, this.filters, today, until, this.grounds);
+    const worn = wearByPart(this.filters, this.coils);
+    return scheduleOf(snapshot, tasks, worn, today, until, this.grounds);
   }
 
   private get grounds(): ScheduleGrounds {
@@ -91,6 +121,7 @@ export class HomeStatus {
     if (differs.every((key) => key === "tasks")) {
       other.#grounds = { ...this.grounds, snapshot };
       other.#filters = [...this.filters];
+      other.#coils = [...this.coils];
     }
     return other;
   }

@@ -1,3 +1,4 @@
+import { wearByPart } from "./home-status";
 import { scheduleOf } from "../scheduling/schedule";
 import { lintelOf } from "./lintel";
 import { type HomeSnapshot } from "../history/home-snapshot";
@@ -13,7 +14,7 @@ const schedule = (home: HomeSnapshot) => {
     planned(definition, { unitId, partId: id, kind: "filter" }, undefined),
   );
   const filterStatuses = home.slots.map((each) => filterStatusOf(home, each, today, wordsFor));
-  return scheduleOf(home, tasks, filterStatuses, today, day(730));
+  return scheduleOf(home, tasks, wearByPart(filterStatuses), today, day(730));
 };
 
 describe("the lintel", () => {

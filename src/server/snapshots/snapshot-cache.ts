@@ -2,11 +2,12 @@ import { cache } from "react";
 import { JOBS } from "@/content/default-tasks";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { Climate } from "@/core/climate/climate";
+import { coilStatusOf, type CoilStatus } from "@/core/filters/coil-wear";
 import { filterStatusOf, type FilterStatus } from "@/core/filters/filter-status";
 import { ductCleanings } from "@/core/history/duct-cleanings";
 import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import type { FilterSlot, ScopedDriver } from "@/core/inventory/inventory";
+import type { FilterSlot, Part, ScopedDriver } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import { YearTables } from "@/core/scheduling/year-tables";
@@ -23,6 +24,7 @@ import { readHome, type HomeRead } from "./read-home";
  * | a home as it was read   | its id, and the number of the database's last change    |
  * | its status on a day     | the snapshot itself, and the day                        |
  * | the status of a filter  | its slot, and everything in `groundsOf`                 |
+ * | the status of a coil    | its part, and everything in `groundsOf`                 |
  * | the turns of the year   | the climate itself                                      |
  *
  * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
@@ -35,10 +37,9 @@ type Kept = { version: number; read: Promise<HomeRead | null> };
 const shared = globalThis as typeof globalThis & { amberHomes?: Map<string, Kept> };
 const homes = (shared.amberHomes ??= new Map<string, Kept>());
 const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
-const filters = new WeakMap<
-  FilterSlot,
-  { grounds: unknown[]; entries: readonly HistoryEvent[]; status: FilterStatus }
->();
+type Worked<S> = { grounds: unknown[]; entries: readonly HistoryEvent[]; status: S };
+const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
+const coils = new WeakMap<Part, Worked<CoilStatus | null>>();
 const years = new WeakMap<Climate, YearTables>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
@@ -70,26 +71,35 @@ export const lastRead = async (homeId: string): Promise<HomeRead | null> =>
 export const reasonWords = (driver: ScopedDriver): string =>
   driver.label ?? HOUSEHOLD_WORDS[driver.kind].reason(driver.count);
 
-/** Everything the status of a filter follows from, beside its slot and what was recorded at it. */
-function groundsOf(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): unknown[] {
-  const unit = snapshot.units.find((each) => each.id === slot.unitId);
-  const { home, systems, drivers, actuals, measured } = snapshot;
+/**
+ * Everything the status of a filter or a coil follows from, beside itself and what was recorded at it: the
+ * other slots share the air of its system, and a filter stands before a coil.
+ */
+function groundsOf(snapshot: HomeSnapshot, today: PlainDate): unknown[] {
+  const { home, units, slots, systems, drivers, actuals, measured } = snapshot;
   const cleanings = ductCleanings(snapshot).join();
-  return [today, home, unit, systems, drivers, actuals, measured, cleanings];
+  return [today, home, units, slots, systems, drivers, actuals, measured, cleanings];
 }
 
 const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((each, i) => each === b[i]));
 
-function filterStatus(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate): FilterStatus {
-  const grounds = groundsOf(snapshot, slot, today);
-  const entries = snapshot.history.ofPart(slot.id);
-  const before = filters.get(slot);
-  if (before && isSame(before.grounds, grounds) && isSame(before.entries, entries))
-    return before.status;
-  const status = filterStatusOf(snapshot, slot, today, reasonWords);
-  filters.set(slot, { grounds, entries, status });
-  return status;
+/** What stands as long as nothing it follows from has changed, worked out anew where it has. */
+function kept<P extends { id: string }, S>(
+  known: WeakMap<P, Worked<S>>,
+  entriesOf: (snapshot: HomeSnapshot, place: P) => readonly HistoryEvent[],
+  work: (snapshot: HomeSnapshot, place: P, today: PlainDate, words: typeof reasonWords) => S,
+) {
+  return (snapshot: HomeSnapshot, place: P, today: PlainDate): S => {
+    const grounds = groundsOf(snapshot, today);
+    const entries = entriesOf(snapshot, place);
+    const before = known.get(place);
+    if (before && isSame(before.grounds, grounds) && isSame(before.entries, entries))
+      return before.status;
+    const status = work(snapshot, place, today, reasonWords);
+    known.set(place, { grounds, entries, status });
+    return status;
+  };
 }
 
 function yearsOf(climate: Climate): YearTables {
@@ -100,7 +110,12 @@ function yearsOf(climate: Climate): YearTables {
   return made;
 }
 
-const RULES = { jobs: JOBS, filterStatus, years: yearsOf };
+const RULES = {
+  jobs: JOBS,
+  filterStatus: kept(filters, ({ history }, { id }) => history.ofPart(id), filterStatusOf),
+  coilStatus: kept(coils, ({ history }, { unitId }) => history.ofUnit(unitId), coilStatusOf),
+  years: yearsOf,
+};
 
 /** How a home stands on a day. */
 export function homeStatus(snapshot: HomeSnapshot, today: PlainDate): HomeStatus {

@@ -1,16 +1,12 @@
 import { addDays, toDay } from "@/core/quantities/plain-date";
-import { contextOf, installedPeriodsOf } from "@/core/filters/slot-wear";
 import { SEEN_BY_GRADE } from "@/core/filters/belief";
-import { wearOfPlace } from "@/core/filters/place-history";
-import { curveDate, curveOf } from "./curve";
+import { curveDate, curveOf, filterSeen } from "./curve";
+import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { snapshot, today } from "../../../../tests/demo-snapshot";
 
 const slot = snapshot.slots.find((each) => each.id === "cellar-filter")!;
-const wear = wearOfPlace(
-  contextOf(snapshot, slot, today),
-  installedPeriodsOf(snapshot, slot),
-  today,
-)!;
+const wear = filterStatusesOf(snapshot, today).find((each) => each.slot.id === slot.id)!.wear!;
+const { fittedOn, lifeShare } = wear.input;
 const history = snapshot.history.ofPart(slot.id).toReversed();
 const renovation = {
   driver: {
@@ -22,11 +18,13 @@ const renovation = {
   },
   words: "plaster",
 };
-const curve = curveOf(wear, history, [renovation], today);
+const seen = filterSeen(history, slot.cleanDropPa, "metric");
+const LONGEST = 400;
+const curve = curveOf(wear, seen, [renovation], today, LONGEST);
 
 describe("the wear curve", () => {
   it("runs from the fitting to some days past the latest due day", () => {
-    expect(curveDate(curve.from)).toBe(wear.days[0]!.date);
+    expect(curveDate(curve.from)).toBe(fittedOn);
     expect(curve.to).toBe(toDay(wear.late!) + 10);
     expect(curve.past.at(-1)!.x).toBe(curve.today);
     expect(curve.ahead[0]!.x).toBe(curve.today);
@@ -45,14 +43,14 @@ describe("the wear curve", () => {
   });
 
   it("has a dot for each look at this filter, at the load its grade stands for", () => {
-    const looks = history.filter(
-      (event) => event.kind === "look" && event.date > wear.days[0]!.date,
-    );
+    const looks = history.filter((event) => event.kind === "look" && event.date > fittedOn);
     expect(curve.looks.map((look) => look.x).sort()).toEqual(
       looks.map((look) => toDay(look.date)).sort(),
     );
     for (const look of curve.looks)
-      expect(Object.values(SEEN_BY_GRADE).map((seen) => seen.load)).toContain(look.y);
+      expect(Object.values(SEEN_BY_GRADE).map((seen) => seen.load)).toContain(
+        Math.round(1e6 * look.y * lifeShare) / 1e6,
+      );
   });
 
   it("shades the dust that fell on it, and no other", () => {
@@ -63,12 +61,12 @@ describe("the wear curve", () => {
       ...renovation,
       driver: { ...renovation.driver, from: addDays(today, -900), to: addDays(today, -800) },
     };
-    expect(curveOf(wear, history, [long], today).spells).toEqual([]);
+    expect(curveOf(wear, seen, [long], today, LONGEST).spells).toEqual([]);
     const always = {
       driver: { id: "p", scope: "home" as const, kind: "people" as const, count: 4 },
       words: "a full house",
     };
-    expect(curveOf(wear, history, [always], today).spells).toEqual([]);
+    expect(curveOf(wear, seen, [always], today, LONGEST).spells).toEqual([]);
   });
 
   it("has the same figures in the table behind it", () => {

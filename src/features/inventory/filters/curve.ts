@@ -5,7 +5,8 @@ import type { ScopedDriver } from "@/core/inventory/inventory";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { GRADE_WORDS } from "@/content/words";
 import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/filters/belief";
-import type { WearResult } from "@/core/filters/wear-schema";
+import { wear } from "@/core/filters/wear";
+import type { WearNow } from "@/core/filters/wear-status";
 
 type Point = { x: number; y: number };
 
@@ -25,31 +26,41 @@ export type Curve = {
   rows: { date: PlainDate; load: number; low: number; high: number; runHours: number }[];
 };
 
-const DAYS_PAST_LATE = 10;
-const LONGEST_DAYS = 400;
-/** A row of the table behind the curve for every so many days. */
-const ROW_DAYS = 7;
+/** What was seen on a day, as a load (1 is full). */
+export type SeenLoad = { date: PlainDate; load: number; words: string };
 
-/** What the wear curve shows of one filter: its load with its band, looks, dust and hours. */
+const DAYS_PAST_LATE = 10;
+/** About how many rows the table behind a curve has at most; of a short one there is one a week. */
+const MOST_ROWS = 60;
+const ROW_DAYS = 7;
+/** Of a span of years every so many days are drawn: more points than pixels say nothing. */
+const MOST_POINTS = 800;
+
+/**
+ * What the wear curve shows of what is in place: its load with its band, looks, dust and hours. 1 is due: of
+ * a shorter life its share.
+ *
+ * @param longest the most days that are drawn
+ */
 export function curveOf(
-  wear: WearResult,
-  history: readonly HistoryEvent[],
+  { input, pace, late, likely }: WearNow,
+  seen: readonly SeenLoad[],
   drivers: readonly { driver: ScopedDriver; words: string }[],
   today: PlainDate,
-  /** The share of its life after which the filter goes: looks see the whole of it. */
-  lifeShare = 1,
-  cleanDropPa?: number,
-  system: UnitSystem = "metric",
+  longest: number,
 ): Curve {
-  const fitted = wear.days[0]!.date;
-  const furthest = [wear.late ?? wear.likely ?? today, today].reduce((a, b) => (a > b ? a : b));
+  const fitted = input.fittedOn;
+  const furthest = [late ?? likely ?? today, today].reduce((a, b) => (a > b ? a : b));
   const wanted = addDays(furthest, DAYS_PAST_LATE);
-  const to = Math.min(toDay(wanted), toDay(fitted) + LONGEST_DAYS);
-  const days = wear.days.slice(0, to - toDay(fitted) + 1);
-  const spread = Math.exp(TENTH * wear.belief.sd);
-  const points = days.map((day) => ({ x: toDay(day.date), y: day.load }));
+  const to = Math.min(toDay(wanted), toDay(fitted) + longest);
+  const all = wear(input).days.slice(0, to - toDay(fitted) + 1);
   const now = toDay(today);
+  const step = Math.ceil(all.length / MOST_POINTS);
+  const days = all.filter(({ date }, i) => i % step === 0 || date === today);
+  const spread = Math.exp(TENTH * pace.spread);
+  const points = days.map((day) => ({ x: toDay(day.date), y: day.load / input.lifeShare }));
   const dated = drivers.filter(({ driver }) => driver.from !== undefined);
+  const rowDays = ROW_DAYS * Math.ceil(all.length / ROW_DAYS / MOST_ROWS);
   return {
     from: toDay(fitted),
     to,
@@ -60,35 +71,45 @@ export function curveOf(
     high: points.map(({ x, y }) => ({ x, y: y * spread })),
     other: null,
     hours: days.map((day) => ({ x: toDay(day.date), y: day.runHours })),
-    looks: history.flatMap((event) => {
-      if (event.kind !== "look" || !event.look || event.date <= fitted) return [];
-      const { grade, pressureDropPa } = event.look;
-      const x = toDay(event.date);
-      // Where a look has a pressure drop and a grade, the engine uses the drop, and so does the dot.
-      if (pressureDropPa !== undefined && cleanDropPa !== undefined) {
-        const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
-        return [
-          { x, y: load / lifeShare, words: readingWords("filter-drop", pressureDropPa, system) },
-        ];
-      }
-      if (!grade) return [];
-      return [{ x, y: SEEN_BY_GRADE[grade].load / lifeShare, words: GRADE_WORDS[grade].name }];
-    }),
+    looks: seen
+      .filter(({ date }) => date > fitted)
+      .map(({ date, load, words }) => ({ x: toDay(date), y: load / input.lifeShare, words })),
     spells: dated.flatMap(({ driver, words }) => {
       const start = Math.max(toDay(driver.from!), toDay(fitted));
       const end = Math.min(driver.to ? toDay(driver.to) : to, to);
       return start <= end ? [{ from: start, to: end, words }] : [];
     }),
-    rows: days
-      .filter((_, i) => i % ROW_DAYS === 0)
-      .map((day) => ({
-        date: day.date,
-        load: day.load,
-        low: day.load / spread,
-        high: day.load * spread,
-        runHours: day.runHours,
-      })),
+    rows: all
+      .filter((_, i) => i % rowDays === 0)
+      .map((day) => {
+        const load = day.load / input.lifeShare;
+        return {
+          date: day.date,
+          load,
+          low: load / spread,
+          high: load * spread,
+          runHours: day.runHours,
+        };
+      }),
   };
+}
+
+/** What was seen of a filter, each look at the load that its grade or its pressure drop speaks of. */
+export function filterSeen(
+  history: readonly HistoryEvent[],
+  cleanDropPa: number | undefined,
+  system: UnitSystem,
+): SeenLoad[] {
+  return history.flatMap(({ kind, date, look }): SeenLoad[] => {
+    if (kind !== "look" || !look) return [];
+    const { grade, pressureDropPa } = look;
+    // Where a look has a pressure drop and a grade, the engine uses the drop, and so does the dot.
+    if (pressureDropPa !== undefined && cleanDropPa !== undefined) {
+      const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
+      return [{ date, load, words: readingWords("filter-drop", pressureDropPa, system) }];
+    }
+    return grade ? [{ date, load: SEEN_BY_GRADE[grade].load, words: GRADE_WORDS[grade].name }] : [];
+  });
 }
 
 export const curveDate = (x: number): PlainDate => fromDay(Math.round(x));

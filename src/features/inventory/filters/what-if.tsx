@@ -35,7 +35,6 @@ export function CurveWithWhatIf({
   today,
   likely,
   input,
-  lifeShare,
   pets,
   media,
 }: {
@@ -44,7 +43,6 @@ export function CurveWithWhatIf({
   today: PlainDate;
   likely: PlainDate | null;
   input: WearInput;
-  lifeShare: number;
   /** Shedding animals there are. */
   pets: number;
   /** What could sit in the slot instead. */
@@ -52,7 +50,7 @@ export function CurveWithWhatIf({
 }) {
   const [change, setChange] = useState(AS_IT_IS);
   const isSame = JSON.stringify(change) === JSON.stringify(AS_IT_IS);
-  const answer = useWorker(input, change, lifeShare, !isSame);
+  const answer = useWorker(input, change, !isSame);
   const shown = isSame ? null : answer;
   const both = useMemo(() => withOther(curve, shown?.result ?? null), [curve, shown]);
   return (
@@ -110,7 +108,7 @@ export function CurveWithWhatIf({
         <div className="flex flex-wrap items-center justify-between gap-x-6 pb-3">
           <p role="status" className="figures border-l-4 border-ink bg-surface px-4 py-2.5">
             {shown ? (
-              <Answer answer={shown} likely={likely} today={today} />
+              <Answer answer={shown} likely={change.media === null ? likely : null} today={today} />
             ) : (
               "Move something: the dashed line shows what it would do."
             )}
@@ -142,9 +140,11 @@ function Answer({
   const days = now ? daysFrom(now, likely) : 0;
   return (
     <>
-      Due <strong>{dateWords(likely, today)}</strong>
-      {early && late && `, ${betweenWords(early, late, today)}`}:{" "}
-      {days === 0 ? "the same day" : `${spanWords(days)} ${days < 0 ? "sooner" : "later"}`}.
+      {now ? "Due" : "Put in today it would be due"} <strong>{dateWords(likely, today)}</strong>
+      {early && late && `, ${betweenWords(early, late, today)}`}
+      {now &&
+        (days === 0 ? ": the same day" : `: ${spanWords(days)} ${days < 0 ? "sooner" : "later"}`)}
+      .
       {newOneLasts !== null && usuallyLasts !== null && (
         <span className="block">
           A new one, fitted today, would last <strong>{newOneLasts} days</strong>
@@ -190,12 +190,7 @@ function Slider({
 }
 
 /** The newest answer of the worker; one that is overtaken is not shown. */
-function useWorker(
-  input: WearInput,
-  change: WhatIf,
-  lifeShare: number,
-  isAsked: boolean,
-): WearAnswer | null {
+function useWorker(input: WearInput, change: WhatIf, isAsked: boolean): WearAnswer | null {
   const [answer, setAnswer] = useState<WearAnswer | null>(null);
   const worker = useRef<{ thread: Worker; ask: Remote<WearWorker> }>(undefined);
   const nth = useRef(0);
@@ -210,9 +205,9 @@ function useWorker(
       worker.current = { thread, ask: wrap<WearWorker>(thread) };
     }
     const mine = ++nth.current;
-    void worker.current.ask.whatIf(input, change, lifeShare).then((given) => {
+    void worker.current.ask.whatIf(input, change).then((given) => {
       if (mine === nth.current) setAnswer(given);
     });
-  }, [input, change, lifeShare, isAsked]);
+  }, [input, change, isAsked]);
   return answer;
 }

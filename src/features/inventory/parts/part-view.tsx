@@ -8,10 +8,9 @@ import type { FilterSummary } from "@/presentation/filter-status";
 import type { FilterStatus } from "@/core/filters/filter-status";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/filters/media";
-import { wearOfPlace } from "@/core/filters/place-history";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
-import { curveOf } from "../filters/curve";
+import { curveOf, filterSeen } from "../filters/curve";
 import type { PartSheet } from "../units/unit-queries";
 import { Facts } from "../units/facts";
 import { ShutOffOnPage } from "../units/shut-off";
@@ -166,13 +165,11 @@ function SlotHead({
         {wear && (
           <CurveWithWhatIf
             curve={curveOf(
-              wearOfPlace(filterStatus.context, filterStatus.installedPeriods, today)!,
-              events,
+              wear,
+              filterSeen(events, slot.cleanDropPa, book.home.unitSystem),
               drivers,
               today,
-              filterStatus.context.lifeShare,
-              slot.cleanDropPa,
-              book.home.unitSystem,
+              LONGEST_CURVE_DAYS,
             )}
             today={today}
             title={slotTitle(slot)}
@@ -193,9 +190,12 @@ const PANELS: readonly Media[] = [
   "pleated-125",
 ];
 
+/** A filter’s curve is drawn so far, days. */
+const LONGEST_CURVE_DAYS = 400;
+
 /** What the sliders begin with: the engine’s own question, without the weather before the filter. */
 function whatIfOf({ wear, context, slot }: FilterStatus, today: PlainDate) {
-  const { input, belief } = wear!;
+  const { input } = wear!;
   const since = (day: { date: PlainDate }) => day.date >= input.fittedOn;
   const pets = context.drivers.find(
     (driver) => driver.kind === "shedding-pets" && (driver.to === undefined || driver.to >= today),
@@ -203,12 +203,9 @@ function whatIfOf({ wear, context, slot }: FilterStatus, today: PlainDate) {
   return {
     input: {
       ...input,
-      belief,
-      looks: [],
       actuals: input.actuals.filter(since),
       measured: input.measured.filter(since),
     },
-    lifeShare: context.lifeShare,
     pets: pets && "count" in pets ? pets.count : 0,
     media: PANELS.includes(slot.media) ? PANELS : [],
   };

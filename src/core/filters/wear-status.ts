@@ -1,0 +1,132 @@
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
+import type { HomeSnapshot } from "../history/home-snapshot";
+import type { ScopedDriver } from "../inventory/inventory";
+import { TENTH, type Pace } from "./belief";
+import { maxAgeOf } from "./wear-course";
+import { wearInputNow, type InstalledPeriod, type PlaceContext } from "./place-history";
+import { causesSentence, named, type AgeFacts, type NamedCause } from "./reasons";
+import { driversOf, type WearPlace } from "./slot-wear";
+import { likelyDue, paceNow, wearSummary, type WearSummary } from "./wear";
+import { wearCauses } from "./wear-causes";
+import type { WearInput } from "./wear-schema";
+import { weatherWords } from "./weather-words";
+
+/** When what is in place is due, with what was asked of the engine and how fast it loads. */
+export type WearNow = WearSummary & { input: WearInput; pace: Pace };
+
+/** How a place stands on a day: when what is in it is due, and why. */
+export type WearStatus = {
+  /** Null where nobody recorded when it was fitted or cleaned. */
+  wear: WearNow | null;
+  fittedOn: PlainDate | null;
+  /** What sets its day apart from the book's, in days that add up; the greatest first. */
+  causes: NamedCause[];
+  sentence: string;
+  /** Everything it follows from, for what else is asked of the same place. */
+  context: PlaceContext;
+  installedPeriods: InstalledPeriod[];
+};
+
+/** What of a place is put in words: “this slot”, and what is missing where it has no day. */
+export type PlaceWords = { place: string; neverFitted: string };
+
+type Ground = Pick<WearStatus, "context" | "installedPeriods">;
+
+/**
+ * How a place stands on a day. One whose entries are at odds with each other has no days, and says so.
+ *
+ * @param wordsFor names a driver in the words of this home
+ */
+export function wearStatusOf(
+  snapshot: HomeSnapshot,
+  place: WearPlace,
+  ground: Ground,
+  today: PlainDate,
+  wordsFor: (driver: ScopedDriver) => string,
+  words: PlaceWords,
+): WearStatus {
+  const nothing = { ...ground, wear: null, fittedOn: null, causes: [] };
+  try {
+    const input = wearInputNow(ground.context, ground.installedPeriods, today);
+    if (!input) return { ...nothing, sentence: words.neverFitted };
+    const wear: WearNow = { ...wearSummary(input), input, pace: paceNow(input) };
+    const drivers = driversOf(snapshot, place);
+    const found = wearCauses(input);
+    const causes = named(found, {
+      driver: (id) => {
+        const driver = drivers.find((each) => each.id === id);
+        return driver ? wordsFor(driver) : "the cleaning of the ducts";
+      },
+      weather: weatherOf(ground.context, drivers, input, today, wordsFor),
+      place: words.place,
+    });
+    return {
+      ...ground,
+      wear,
+      fittedOn: input.fittedOn,
+      causes,
+      sentence: causesSentence(found, causes, ageFacts(wear)),
+    };
+  } catch {
+    // A place whose entries contradict each other must not break the page of the whole home.
+    return {
+      ...nothing,
+      sentence: "No day can be worked out from what is stored here: look at its entries.",
+    };
+  }
+}
+
+/** The weather in words, and an absence with it: both are told to the engine as the hours there were. */
+function weatherOf(
+  context: PlaceContext,
+  drivers: readonly ScopedDriver[],
+  { fittedOn }: WearInput,
+  today: PlainDate,
+  wordsFor: (driver: ScopedDriver) => string,
+): string {
+  const away = drivers.find(
+    ({ kind, from, to }) =>
+      kind === "away" && from !== undefined && (to === undefined || to >= fittedOn),
+  );
+  const weather = weatherWords(context, fittedOn, today);
+  const measured = context.measured.some(({ date }) => date >= fittedOn);
+  if (away) return weather ? `${wordsFor(away)} and ${weather}` : wordsFor(away);
+  return weather ?? (measured ? "the hours it really ran" : "the weather");
+}
+
+/** No part is kept so long, days: its age is taken out of the question. */
+const AGELESS_DAYS = 36_500;
+
+/** Of a part that goes by its age: how old it may get, and when it would be full. */
+function ageFacts({ limitedBy, input }: WearNow): AgeFacts | null {
+  if (limitedBy !== "age") return null;
+  const whole = maxAgeOf(input.slot);
+  return {
+    days: Math.ceil(input.lifeShare * whole),
+    wholeDays: whole,
+    byLoad: likelyDue({ ...input, slot: { ...input.slot, maxAgeDays: AGELESS_DAYS } }),
+  };
+}
+
+/**
+ * Days until a place is likely due: negative once past; null when nothing can be said.
+ *
+ * @example daysLeft({ wear: { likely: "2026-03-16" } }, "2026-03-14") // 2
+ */
+export function daysLeft({ wear }: Pick<WearStatus, "wear">, today: PlainDate): number | null {
+  return wear?.likely ? daysFrom(today, wear.likely) : null;
+}
+
+/**
+ * The shares between which the fill of a gauge may really lie, eight times in ten: 0 new, 1 due.
+ *
+ * @example fillBand({ percentNow: 50, pace: { lnK: 0, spread: 0 } }) // { low: 0.5, high: 0.5 }
+ */
+export function fillBand({ percentNow, pace }: Pick<WearNow, "percentNow" | "pace">): {
+  low: number;
+  high: number;
+} {
+  const fill = percentNow / 100;
+  const factor = Math.exp(TENTH * pace.spread);
+  return { low: fill / factor, high: fill * factor };
+}
