@@ -1,12 +1,15 @@
 /**
  * What the examples in the core's docstrings may name beside the exports of their own file: a small home
- * with one furnace and its filter (`snapshot`, `event`, `look`, `slot`, `unit`, `today`, `day`), and the
+ * with one furnace and its filter (`snapshot`, `event`, `look`, `slot`, `unit`, `today`, `day`, and `asked`
+ * as what its wear is asked with), the
  * job of changing that filter (`job`, `whole` as its events, `done` as where it then stands); and a job
  * that comes round every week, last done on day 0 (`weekly`).
  */
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { JOBS } from "@/content/default-tasks";
 import { replayRun } from "../src/core/runs/run";
+import { wearInput, type WearInput } from "../src/core/filters/wear-schema";
+import { snapshot, today } from "../tests/small-home";
 import type { RunWhere } from "../src/core/runs/run-outcome";
 import { plainDate } from "../src/core/quantities/plain-date";
 import { jobOf, walk } from "../tests/run-events";
@@ -32,6 +35,17 @@ export const where: RunWhere = {
   alarms: [],
   unitOfSlot: () => undefined,
 };
+
+/** What the wear of the furnace’s filter is asked with, fitted today. */
+export const asked: WearInput = wearInput.parse({
+  today,
+  fittedOn: today,
+  climate: snapshot([]).home.climate,
+  equipment: snapshot([]).systems[0]!.equipment,
+  slot: { media: "pleated-25", airSide: "recirculated" },
+  drivers: [],
+  looks: [],
+});
 
 /** What comes round every week, last done on the first day of all. */
 export const weekly = {

@@ -1,6 +1,6 @@
 import { JOBS } from "@/content/default-tasks";
 import { HistoryRecord } from "@/core/history/history-record";
-import { wearOfSlot } from "@/core/filters/slot-wear";
+import { wearOfSlot } from "./small-home";
 import { tasksOf } from "@/core/scheduling/home-tasks";
 import { RENEW } from "@/core/scheduling/task";
 import { plainDate } from "@/core/quantities/plain-date";

@@ -1,4 +1,8 @@
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
+import { wearInputNow } from "../src/core/filters/place-history";
+import { contextOf, installedPeriodsOf } from "../src/core/filters/slot-wear";
+import { wear } from "../src/core/filters/wear";
+import type { WearResult } from "../src/core/filters/wear-schema";
 import { equipmentSchema } from "../src/core/climate/run-hours";
 import { climateSchema } from "../src/core/climate/climate";
 import { HistoryRecord } from "../src/core/history/history-record";
@@ -102,3 +106,9 @@ export const snapshot = (
 });
 /** A driver by its own words. */
 export const wordsFor = (driver: ScopedDriver) => driver.label ?? driver.kind;
+
+/** How the filter in a slot wears, with its days; null where none was ever recorded. */
+export function wearOfSlot(home: HomeSnapshot, at: FilterSlot, on = today): WearResult | null {
+  const input = wearInputNow(contextOf(home, at, on), installedPeriodsOf(home, at), on);
+  return input && wear(input);
+}

@@ -8,7 +8,6 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { partsOf } from "@/core/scheduling/trigger";
 import { fogLimitOn } from "@/core/readings/fog-limit";
 import { judge, judgeInput } from "@/core/readings/judge";
-import { tasksOf } from "@/core/scheduling/home-tasks";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { triggerWords } from "@/presentation/task-words";
 

@@ -286,8 +286,9 @@ describe("compare-filters", () => {
   };
   const slot = (media: string) => ({ media, airSide: "recirculated" });
   it("sets changes, cost, minutes and payback side by side", () => {
-    // 12 h a day: 25 mm lasts 550/12 → 46 days, so 23 changes in 1096 days; 100 mm 2200/12 → 184
-    // days, 5 changes. 23·1000/3 a year against 5·3000/3: 2666.67 saved, a frame of 8000 in 3 years.
+    // 12 h a day: 25 mm lasts 550/12 → 46 days, 100 mm 2200/12 → 184 days: 365.25/46 and 365.25/184 changes
+    // a year. 7940.22 against 5955.16: 1985.05 saved, a frame of 8000 in 4.03 years. Within three years
+    // (1096 days) lie 23 and 5 changes.
     const result = ask("compare-filters", {
       wear: place,
       options: [
@@ -306,18 +307,18 @@ describe("compare-filters", () => {
       {
         name: "shallow",
         changes: 23,
-        changesPerYear: 7.6667,
-        costPerYear: 7666.6667,
-        minutesPerYear: 76.6667,
+        changesPerYear: 7.9402,
+        costPerYear: 7940.2174,
+        minutesPerYear: 79.4022,
         paybackYears: null,
       },
       {
         name: "deep",
         changes: 5,
-        changesPerYear: 1.6667,
-        costPerYear: 5000,
-        minutesPerYear: 25,
-        paybackYears: 3,
+        changesPerYear: 1.9851,
+        costPerYear: 5955.163,
+        minutesPerYear: 29.7758,
+        paybackYears: 4.0301,
       },
     ]);
   });

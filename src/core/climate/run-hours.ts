@@ -108,14 +108,16 @@ const lineOf = (slope: number, balanceC: number): Line => ({
   fullC: slope === 0 ? balanceC : balanceC + 24 / slope,
 });
 
-const hoursAt = (line: Line, meanC: number): number =>
-  Math.min(24, Math.max(0, line.slope * (meanC - line.balanceC)));
+function hoursAt(line: Line, meanC: number): number {
+  const hours = line.slope * (meanC - line.balanceC);
+  return hours < 0 ? 0 : hours > 24 ? 24 : hours;
+}
 
 /** The mean of the hours over real days scattered about a normal; on a straight stretch, its own. */
 function scatteredHours(line: Line, meanC: number, spreadC: number): number {
   const reach = SCATTER[4] * spreadC;
-  const low = Math.min(line.balanceC, line.fullC);
-  const high = Math.max(line.balanceC, line.fullC);
+  const { balanceC, fullC } = line;
+  const [low, high] = balanceC < fullC ? [balanceC, fullC] : [fullC, balanceC];
   const isStraight =
     line.slope === 0 ||
     meanC + reach <= low ||
@@ -166,10 +168,25 @@ export function runDays(
   from: DayNumber,
   to: DayNumber,
 ): RunDays {
+  const measuredOn = new Map(measured.map((entry) => [toDay(entry.date), entry.hours]));
+  return runDaysBy(climate, actualsByDay(actuals, from, to), equipment, measuredOn, from, to);
+}
+
+/**
+ * The same with what was observed and measured by day number already: °C, and hours.
+ *
+ * @example runDaysBy(snapshot([]).home.climate, new Map([[20526, -24]]), snapshot([]).systems[0].equipment, new Map(), 20526, 20526).heating[0] // 24 / 1.4
+ */
+export function runDaysBy(
+  climate: Climate,
+  actualOn: ReadonlyMap<DayNumber, number>,
+  equipment: Equipment,
+  measuredOn: ReadonlyMap<DayNumber, number>,
+  from: DayNumber,
+  to: DayNumber,
+): RunDays {
   const size = Math.max(0, to - from + 1);
   const means = normals(climate.monthlyMeanC, from, to);
-  const actualOn = actualsByDay(actuals, from, to);
-  const measuredOn = new Map(measured.map((entry) => [toDay(entry.date), entry.hours]));
   const days: RunDays = {
     heating: new Float64Array(size),
     cooling: new Float64Array(size),

@@ -1,6 +1,6 @@
-import { climateSchema, normalOn, type Actual, type Climate } from "../climate/climate";
-import { fromDay } from "../quantities/plain-date";
-import { equipmentSchema, runDays } from "../climate/run-hours";
+import { climateSchema, normals, type Climate } from "../climate/climate";
+import type { DayNumber } from "../quantities/plain-date";
+import { equipmentSchema, runDaysBy } from "../climate/run-hours";
 import { chanceFrom, type Chance } from "../quantities/chance";
 import { clamp, reaches } from "../quantities/rounding";
 import {
@@ -112,14 +112,15 @@ function driversOf(chance: Chance): Driver[] {
 }
 
 /** Days that go up and down about their normals, warm and cold ones in spells. */
-function weatherOf(climate: Climate, days: number, chance: Chance): Actual[] {
-  let offK = ROUGH_WEATHER_K * chance.normal();
+function weatherOf(climate: Climate, days: number, chance: Chance): Map<DayNumber, number> {
+  const weather = new Map<DayNumber, number>();
   const fresh = ROUGH_WEATHER_K * Math.sqrt(1 - ROUGH_MEMORY ** 2);
-  return Array.from({ length: days + 1 }, (_, day) => {
-    const actual = { date: fromDay(day), meanC: normalOn(climate.monthlyMeanC, day) + offK };
+  let offK = ROUGH_WEATHER_K * chance.normal();
+  normals(climate.monthlyMeanC, 0, days).forEach((normalC, day) => {
+    weather.set(day, normalC + offK);
     offK = ROUGH_MEMORY * offK + fresh * chance.normal();
-    return actual;
   });
+  return weather;
 }
 
 /** A place with its secrets: what loads it, how fast, and whose eyes look at it. */
@@ -144,14 +145,14 @@ function placeOf(media: Media, days: number, town: Town, chance: Chance): Place 
   const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1, climate);
   const lnK = TRUE_SD * chance.normal();
   const isRough = town !== "smooth";
-  const ratedLoad = (actuals: Actual[]) => {
-    const { run } = runDays(climate, actuals, equipment, [], 0, span);
+  const ratedLoad = (weather: ReadonlyMap<DayNumber, number>) => {
+    const { run } = runDaysBy(climate, weather, equipment, new Map(), 0, span);
     const sums = new Float64Array(span + 1);
     for (let i = 0; i < span; i++)
       sums[i + 1] = sums[i]! + (run[i]! * multiplier[i]!) / facts.baseHours;
     return sums;
   };
-  const usual = ratedLoad([]);
+  const usual = ratedLoad(new Map());
   const real = isRough ? ratedLoad(weatherOf(climate, span, chance)) : usual;
   return {
     ...{ usual, real, lnK },

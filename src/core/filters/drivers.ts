@@ -155,7 +155,11 @@ export function driverFactors(
  * @example clampDust(9) // 6
  */
 export const clampDust = (multiplier: number): number =>
-  Math.min(MOST_MULTIPLIER, Math.max(LEAST_MULTIPLIER, multiplier));
+  multiplier < LEAST_MULTIPLIER
+    ? LEAST_MULTIPLIER
+    : multiplier > MOST_MULTIPLIER
+      ? MOST_MULTIPLIER
+      : multiplier;
 
 /**
  * The dust multiplier of each day from `from`, `size` days long: the product over the kinds of driver of

@@ -4,13 +4,15 @@ import { equipmentSchema } from "../climate/run-hours";
 import { addDays, plainDate } from "../quantities/plain-date";
 import { MEDIA, MEDIA_KINDS } from "./media";
 import {
-  likelyOfPlace,
+  hasChanged,
+  priorBelief,
   SHORTER_LIFE_SHARE,
-  wearOfPlace,
-  wearSummaryOfPlace,
-  type PlaceContext,
+  wearInputNow,
   type InstalledPeriod,
+  type PlaceContext,
 } from "./place-history";
+import { driverSchema } from "./drivers";
+import { likelyDue, wear, wearSummary } from "./wear";
 
 const today = plainDate("2026-03-14");
 const context = (lifeShare: number): PlaceContext => ({
@@ -65,18 +67,19 @@ const installedPeriodsOf = ({ media, age, looks }: Drawn): InstalledPeriod[] => 
   },
 ];
 
+const summaryOf = (context: PlaceContext, installedPeriods: InstalledPeriod[]) =>
+  wearSummary(wearInputNow(context, installedPeriods, today)!);
+
 describe("a place whose filters go early", () => {
   it("learns the same, and is never due later", () => {
     fc.assert(
       fc.property(installedPeriod, (drawn) => {
         const installedPeriods = installedPeriodsOf(drawn);
-        const whole = wearSummaryOfPlace(context(1), installedPeriods, today)!;
-        const short = wearSummaryOfPlace(context(SHORTER_LIFE_SHARE), installedPeriods, today)!;
-        expect(short.belief.mu).toBeCloseTo(whole.belief.mu, 5);
-        expect(short.belief.sd).toBeCloseTo(whole.belief.sd, 5);
+        const whole = summaryOf(context(1), installedPeriods);
+        const short = summaryOf(context(SHORTER_LIFE_SHARE), installedPeriods);
+        expect(short.belief).toEqual(whole.belief);
         expect(short.looksUsed).toBe(whole.looksUsed);
         expect(short.bookDue).toBe(whole.bookDue);
-        expect(short.likelyAtWholeLife).toBe(whole.likely);
         if (whole.likely) expect(short.likely! <= whole.likely).toBe(true);
       }),
       { numRuns: 60 },
@@ -86,15 +89,11 @@ describe("a place whose filters go early", () => {
   it("says the same in short, at length, and as a bare day", () => {
     fc.assert(
       fc.property(installedPeriod, fc.constantFrom(1, SHORTER_LIFE_SHARE), (drawn, share) => {
-        const installedPeriods = installedPeriodsOf(drawn);
-        const { likely, early, late } = wearSummaryOfPlace(
-          context(share),
-          installedPeriods,
-          today,
-        )!;
-        const long = wearOfPlace(context(share), installedPeriods, today)!;
+        const input = wearInputNow(context(share), installedPeriodsOf(drawn), today)!;
+        const { likely, early, late } = wearSummary(input);
+        const long = wear(input);
         expect([long.early, long.likely, long.late]).toEqual([early, likely, late]);
-        expect(likelyOfPlace(context(share), installedPeriods, today)).toBe(likely);
+        expect(likelyDue(input)).toBe(likely);
       }),
       { numRuns: 40 },
     );
@@ -104,15 +103,51 @@ describe("a place whose filters go early", () => {
     const still = { ...context(SHORTER_LIFE_SHARE) };
     still.equipment = { ...still.equipment, heats: false, cools: false };
     const [one] = installedPeriodsOf({ media: "pleated-25", age: 10, looks: [] });
-    const { likely, limitedBy } = wearSummaryOfPlace(still, [one!], today)!;
+    const { likely, limitedBy } = summaryOf(still, [one!]);
     // 120 days, less a quarter: 90 from the day it went in.
     expect(MEDIA["pleated-25"].maxAgeDays).toBe(120);
     expect([likely, limitedBy]).toEqual([addDays(today, 80), "age"]);
   });
 
   it("has nothing to say before the first filter", () => {
-    expect(wearSummaryOfPlace(context(1), [], today)).toBeNull();
-    expect(wearOfPlace(context(0.75), [], today)).toBeNull();
-    expect(likelyOfPlace(context(1), [], today)).toBeNull();
+    expect(wearInputNow(context(1), [], today)).toBeNull();
+  });
+});
+
+describe("what a place passes on where something lasting came or went", () => {
+  const dog = (from?: number, to?: number) =>
+    driverSchema.parse({
+      ...{ kind: "shedding-pets", count: 1 },
+      ...(from === undefined ? {} : { from: addDays(today, from) }),
+      ...(to === undefined ? {} : { to: addDays(today, to) }),
+    });
+  const [after, until] = [addDays(today, -60), addDays(today, -20)];
+
+  it.each([
+    ["came with the filter that went", dog(-60), false],
+    ["came the day after", dog(-59), true],
+    ["came on the day of the next", dog(-20), true],
+    ["came later", dog(-19), false],
+    ["went while it was in", dog(undefined, -30), true],
+    // Its last day was the day before the next filter: it ended with that filter's first day.
+    ["was last there the day before the next", dog(undefined, -21), true],
+    ["was there on the day of the next", dog(undefined, -20), false],
+    ["is always there", dog(), false],
+    [
+      "is building work, which passes",
+      driverSchema.parse({ kind: "renovation", from: addDays(today, -40) }),
+      false,
+    ],
+  ])("%s", (_, driver, expected) => {
+    expect(hasChanged([driver], after, until)).toBe(expected);
+  });
+
+  it("is as much wider", () => {
+    const [one] = installedPeriodsOf({ media: "pleated-25", age: 60, looks: [] });
+    const two = [one!, { ...one!, startedOn: until }];
+    const sd = (drivers: PlaceContext["drivers"]) =>
+      priorBelief({ ...context(1), drivers }, two).sd;
+    expect(sd([])).toBeCloseTo(Math.sqrt(0.4 ** 2 + 0.05 ** 2), 12);
+    expect(sd([dog(-40)])).toBeCloseTo(Math.sqrt(0.4 ** 2 + 0.15 ** 2), 12);
   });
 });

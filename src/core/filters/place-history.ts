@@ -77,7 +77,7 @@ export const hasChanged = (
   drivers.some(
     (driver) =>
       LASTING.has(driver.kind) &&
-      "from" in driver &&
+      !("on" in driver) &&
       [driver.from, driver.to && addDays(driver.to, 1)].some(
         (day) => day !== undefined && day > after && day <= until,
       ),

@@ -1,79 +1,123 @@
+import fc from "fast-check";
 import { plainDate } from "../quantities/plain-date";
-import { factorWords, reasonSentence, reasonsOf, sureWords, type AgeFacts } from "./reasons";
-import type { WearSummary } from "./wear";
+import {
+  causesSentence,
+  factorWords,
+  named,
+  sureWords,
+  type AgeFacts,
+  type NamedCause,
+} from "./reasons";
+import type { WearCause } from "./wear-causes";
 
-const summary = (extra: Partial<WearSummary> = {}): WearSummary => ({
-  early: plainDate("2026-03-10"),
-  likely: plainDate("2026-03-16"),
-  late: plainDate("2026-03-24"),
-  limitedBy: "load",
-  percentNow: 90,
-  belief: { mu: 0.15, sd: 0.15 },
-  looksUsed: 2,
-  drivers: [
-    { id: "dog", kind: "shedding-pets", daysBroughtForward: 6 },
-    { id: "clay", kind: "dusty-hobby", daysBroughtForward: 9 },
-    { id: "people", kind: "people", daysBroughtForward: 0 },
-    { id: "rail", kind: "bypass", daysBroughtForward: -1 },
-  ],
-  bookDue: plainDate("2026-04-02"),
-  weatherDays: 4,
-  ...extra,
+const likely = plainDate("2026-03-16");
+const names = {
+  driver: (id: string) => ({ dog: "the dog", clay: "clay dust", rail: "its rail" })[id] ?? "",
+  weather: "a cold January",
+  place: "this slot",
+};
+const dog = (days: number, points = days): WearCause => ({
+  ...{ cause: "driver", id: "dog", kind: "shedding-pets" },
+  ...{ days, points },
 });
-const words = ({ id }: { id?: string | undefined }) =>
-  ({ dog: "the dog", clay: "clay dust", rail: "its rail" })[id ?? ""] ?? "";
-const sentence = (
-  result: WearSummary,
-  weather: string | null = "a cold January",
-  pace: string | null = null,
-) => reasonSentence(result, reasonsOf(result, words, weather, pace ? plainDate(pace) : null));
+const clay = (days: number, points = days): WearCause => ({
+  ...{ cause: "driver", id: "clay", kind: "dusty-hobby" },
+  ...{ days, points },
+});
+const of = (cause: WearCause["cause"], days: number, points = days): WearCause => ({
+  cause,
+  days,
+  points,
+});
+const totalOf = (causes: WearCause[]) => causes.reduce((sum, { days }) => sum + days!, 0);
+function sentence(causes: WearCause[], age: AgeFacts | null = null): string {
+  const found = { bookDue: null, likely, totalDays: totalOf(causes), causes };
+  return causesSentence(found, named(found, names), age);
+}
 
-describe("reasons", () => {
-  it("name the strongest first, and three at most", () => {
-    expect(sentence(summary())).toBe(
-      "2 weeks sooner than the book: clay dust alone 9 days, the dog 6 days, a cold January 4 days.",
+describe("the sentence of causes", () => {
+  it("names the three greatest, joins the rest, and adds up in days", () => {
+    expect(sentence([clay(9), dog(6), of("weather", 4)])).toBe(
+      "19 days before the book: clay dust 9, the dog 6 and a cold January 4.",
     );
-    expect(sentence(summary(), null, "2026-03-23")).toBe(
-      "2 weeks sooner than the book: clay dust alone 9 days, this slot’s own pace 7 days, the dog 6 days.",
-    );
-  });
-
-  it("leave out what works the other way, and what is too small to speak of", () => {
-    const mild = summary({
-      weatherDays: -5,
-      drivers: [{ id: "dog", kind: "shedding-pets", daysBroughtForward: 1 }],
-    });
-    expect(sentence(mild, "a mild January")).toBe(
-      "2 weeks sooner than the book: this slot loads about 1.2 times as fast as the book says.",
+    expect(sentence([clay(8), dog(5), of("weather", 3), of("place", 2), of("relief", 1)])).toBe(
+      "19 days before the book: clay dust 8, the dog 5, a cold January 3 and smaller causes 3.",
     );
   });
 
-  it("name what shortens an age, and what loads the filter meanwhile", () => {
-    const old = summary({ limitedBy: "age" });
-    const said = (age: AgeFacts, weather: string | null = null) =>
-      reasonSentence(old, reasonsOf(old, words, weather, null), age);
-    expect(said({ days: 120, wholeDays: 120, byLoad: null })).toBe(
-      "By its age of 120 days: it runs too little to fill up first. What counts here beside: clay dust, the dog and its rail.",
+  it("tells more in halves of weeks, which add up, too", () => {
+    // 91 days are 13 weeks; 4.3, 4, 2.1 and 2.6 weeks, dealt in halves.
+    expect(
+      sentence([of("breathing", 30), clay(28), dog(15), of("place", 10), of("weather", 8)]),
+    ).toBe(
+      "13 weeks before the book: easier breathing 4½, clay dust 4, the dog 2 and smaller causes 2½.",
     );
-    // Three quarters of it for lungs; full it would be two weeks after.
-    expect(said({ days: 90, wholeDays: 120, byLoad: plainDate("2026-03-30") })).toMatch(
-      /^By its age of 90 days instead of 120, for easier breathing: full it would be 2 weeks later\./,
-    );
-  });
-
-  it("say later as plainly as sooner", () => {
-    const later = summary({ likely: plainDate("2026-04-20"), drivers: [], weatherDays: -12 });
-    expect(sentence(later, "a mild March")).toBe(
-      "3 weeks later than the book: a mild March alone 12 days.",
+    expect(sentence([clay(300), dog(34)])).toBe(
+      "11 months before the book: clay dust 10 and the dog 1.",
     );
   });
 
-  it.each([
-    [summary({ bookDue: plainDate("2026-03-17") }), "When the book says."],
+  it("says what works the other way as less", () => {
+    expect(sentence([clay(24), of("weather", -6)])).toBe(
+      "18 days before the book: clay dust 24, less a cold January 6.",
+    );
+    expect(sentence([of("relief", -16), dog(3)])).toBe(
+      "13 days after the book: vacuuming it in place 16, less the dog 3.",
+    );
+  });
 
-    [summary({ likely: null, limitedBy: null }), "Not due within three years at this rate."],
-  ])("know when there is nothing to explain", (result, expected) => {
-    expect(sentence(result)).toBe(expected);
+  it("says so where nothing sets it apart, and what makes up for each other", () => {
+    expect(sentence([])).toBe("When the book says.");
+    expect(sentence([dog(1)])).toBe("When the book says.");
+    expect(sentence([clay(10), of("weather", -9)])).toBe(
+      "When the book says: clay dust and a cold January make up for each other.",
+    );
+    const never = { likely: null, totalDays: null };
+    expect(causesSentence(never, [], null)).toBe("Not due within three years at this rate.");
+  });
+
+  it("of a filter that goes by its age names what shortens it, and what loads it, most points first", () => {
+    const causes = [of("breathing", 30, 0), dog(0, 9), clay(0, 20), of("weather", 0, 0)];
+    expect(sentence(causes, { days: 90, wholeDays: 120, byLoad: null })).toBe(
+      "By its age of 90 days instead of 120, for easier breathing: it runs too little to fill up first. " +
+        "What counts here beside: clay dust and the dog.",
+    );
+    expect(sentence([], { days: 120, wholeDays: 120, byLoad: plainDate("2026-03-30") })).toBe(
+      "By its age of 120 days: full it would be 2 weeks later.",
+    );
+  });
+
+  it("always adds up to what it says in all", () => {
+    const days = fc.integer({ min: -200, max: 400 });
+    const amount = (words: string) => Number(words.replace("½", ".5").replace(/^\./, "0."));
+    fc.assert(
+      fc.property(fc.array(days, { minLength: 1, maxLength: 5 }), (each) => {
+        const causes = [dog, clay]
+          .map((make, i) => make(each[i] ?? 0))
+          .concat((["weather", "place", "relief"] as const).map((c, i) => of(c, each[i + 2] ?? 0)))
+          .sort((a, b) => Math.abs(b.days!) - Math.abs(a.days!));
+        const said = sentence(causes);
+        const head = /^([\d½]+) \w+ (before|after) the book: (.*)\.$/.exec(said);
+        if (!head) return;
+        const [towards, against = ""] = head[3]!.split(", less ");
+        const sum = (words: string) =>
+          [...words.matchAll(/([\d½]+)(?=,| and|$)/g)].reduce((all, [, n]) => all + amount(n!), 0);
+        expect(sum(towards!) - sum(against)).toBe(amount(head[1]!));
+      }),
+    );
+  });
+});
+
+describe("names of causes", () => {
+  it("join what is several small drivers, and keep the rest", () => {
+    const other: NamedCause[] = named(
+      {
+        ...{ bookDue: null, likely, totalDays: 5 },
+        causes: [{ cause: "driver", kind: "other", days: 5, points: 5 }],
+      },
+      names,
+    );
+    expect(other[0]!.words).toBe("smaller causes");
   });
 });
 
@@ -89,30 +133,6 @@ describe("the place's own factor in words", () => {
     [0.1, "a little faster than the book says"],
   ])("for mu %d: %s", (mu, expected) => {
     expect(factorWords({ mu, sd: 0.1 })).toBe(expected);
-  });
-  it.each([
-    [0.08, "sure within a tenth"],
-    [0.12, "sure within a sixth"],
-    [0.15, "sure within a fifth"],
-    [0.19, "sure within a quarter"],
-    [0.24, "sure within a third"],
-    [0.33, "sure within a half"],
-    [0.4, "not sure yet"],
-  ])("for sd %d: %s", (sd, expected) => {
-    expect(sureWords({ mu: 0, sd })).toBe(expected);
-  });
-});
-
-describe("reasons without a day", () => {
-  it("leave the pace and the lungs out where no due day is known, or they change none", () => {
-    const [pace, whole] = [plainDate("2026-04-01"), plainDate("2026-05-01")];
-    const named = (result: WearSummary, rated = pace, life = whole) =>
-      reasonsOf(result, words, null, rated, life).map(({ words: said }) => said);
-    const bare = { drivers: [], weatherDays: null };
-    expect(named(summary({ ...bare, likely: null }))).toEqual([]);
-    expect(named(summary(bare))).toEqual(["easier breathing", "this slot’s own pace"]);
-    const likely = summary(bare).likely!;
-    expect(named(summary(bare), likely, likely)).toEqual([]);
   });
 });
 

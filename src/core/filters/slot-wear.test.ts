@@ -1,9 +1,20 @@
 import fc from "fast-check";
 import { addDays } from "../quantities/plain-date";
-import { contextOf, driversOf, engineDriver, installedPeriodsOf, wearOfSlot } from "./slot-wear";
+import { contextOf, driversOf, engineDriver, installedPeriodsOf } from "./slot-wear";
 import { type ScopedDriver } from "../inventory/inventory";
-import { daysLeft, filterStatusOf } from "./filter-status";
-import { today, day, slot, unit, event, look, snapshot, wordsFor } from "../../../tests/small-home";
+import { filterStatusOf } from "./filter-status";
+import { daysLeft } from "./wear-status";
+import {
+  day,
+  event,
+  look,
+  slot,
+  snapshot,
+  today,
+  unit,
+  wearOfSlot,
+  wordsFor,
+} from "../../../tests/small-home";
 
 describe("installed periods of a slot", () => {
   it("run from fitting to fitting, and the look at the change belongs to the old filter", () => {
@@ -47,8 +58,8 @@ describe("installed periods of a slot", () => {
     const without = filterStatusOf(plain, slot, today, wordsFor);
     expect(filterStatus.wear!.likely! > without.wear!.likely!).toBe(true);
     expect(filterStatus.wear!.bookDue).toBe(without.wear!.bookDue);
-    const reason = filterStatus.reasons.find(({ words }) => words === "vacuuming it in place")!;
-    expect(addDays(filterStatus.wear!.likely!, reason.daysSooner)).toBe(without.wear!.likely);
+    const relief = filterStatus.causes.find(({ cause }) => cause === "relief")!;
+    expect(addDays(filterStatus.wear!.likely!, relief.days!)).toBe(without.wear!.likely);
     expect(filterStatus.sentence).toContain("vacuuming it in place");
   });
 

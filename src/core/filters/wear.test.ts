@@ -44,11 +44,11 @@ describe("wear at ten hours a day, by hand", () => {
     expect(result.percentNow).toBe(100);
   });
 
-  it("is early and late by the belief: factors e^±0.51264 with nothing seen", () => {
-    // 550/10/e^0.51264 = 32.94 → 33 days; 550/10·e^0.51264 = 91.83 → 92 days
+  it("is early and late by all that is not known: factors e^±0.60453 with nothing seen", () => {
+    // √(0.40² + 0.15² + 0.20²)·1.2816 = 0.60453. 55/1.8304 = 30.05 → 31 days; 55·1.8304 = 100.7 → 101
     const result = ten();
-    expect(daysFrom(plainDate("2026-01-18"), result.early!)).toBe(33);
-    expect(daysFrom(plainDate("2026-01-18"), result.late!)).toBe(92);
+    expect(daysFrom(plainDate("2026-01-18"), result.early!)).toBe(31);
+    expect(daysFrom(plainDate("2026-01-18"), result.late!)).toBe(101);
   });
 
   it("multiplies the kinds of dust, and the strongest of each kind counts", () => {
@@ -97,10 +97,12 @@ describe("wear at ten hours a day, by hand", () => {
     expect(tie.limitedBy).toBe("load");
   });
 
-  it("ages what is cleaned only on days it runs an hour, and the rest only in use", () => {
+  it("ages what is cleaned by the hours it runs, an hour a day at most, and the rest only in use", () => {
     const everyDay = { heats: false, cools: false, fan: { mode: "minimum", hours: 0.5 } };
     const mesh = { media: "head-mesh", airSide: "recirculated" };
-    expect(of({ equipment: everyDay, slot: mesh }).likely).toBe("2027-06-02"); // 250 h / 0.5 h = 500 days
+    // 45 days of age at half a day each are 90; its 250 h would last 500 days.
+    const half = of({ equipment: everyDay, slot: mesh });
+    expect([daysFrom(plainDate("2026-01-18"), half.likely!), half.limitedBy]).toEqual([90, "age"]);
     const oneHour = { ...everyDay, fan: { mode: "minimum", hours: 1 } };
     expect(daysFrom(plainDate("2026-01-18"), of({ equipment: oneHour, slot: mesh }).likely!)).toBe(
       45,
@@ -147,9 +149,9 @@ describe("wear at ten hours a day, by hand", () => {
 describe("wear in a real winter, against an independent calculation", () => {
   it("without looks", () => {
     expect(of({ drivers: dogAndClay })).toMatchObject({
-      early: "2026-02-09",
+      early: "2026-02-07",
       likely: "2026-02-24",
-      late: "2026-03-28",
+      late: "2026-04-09",
       bookDue: "2026-03-18",
       looksUsed: 0,
       belief: { mu: 0, sd: 0.4 },
@@ -157,18 +159,19 @@ describe("wear in a real winter, against an independent calculation", () => {
   });
 
   it("with one look: light grey where it is rated at 0.6456", () => {
-    // Prior and look weigh the same (s 0.40 both): mu = (ln 0.30 − ln 0.645637)/2, sd = 0.4/√2.
+    // r = ln 0.30 − ln 0.645637 = −0.766456; S = 0.16 + 0.0225 + 0.16. Place: r·0.16/S, sd √(0.16 − 0.16²/S);
+    // this filter: r·0.1825/S = −0.408402, so e^−0.408402·(its load of 1.4171) = 0.942.
     const result = of({ drivers: dogAndClay, looks: [{ date: "2026-02-10", grade: "light" }] });
     expect(result).toMatchObject({
-      early: "2026-02-25",
-      likely: "2026-03-17",
-      late: "2026-05-11",
-      percentNow: 96.6,
+      early: "2026-02-22",
+      likely: "2026-03-19",
+      late: "2026-05-18",
+      percentNow: 94.2,
       looksUsed: 1,
-      belief: { mu: -0.383228, sd: 0.282843 },
+      belief: { mu: -0.358052, sd: 0.291985 },
       drivers: [
         { id: "dog", daysBroughtForward: 13 },
-        { id: "clay", daysBroughtForward: 29 },
+        { id: "clay", daysBroughtForward: 32 },
       ],
     });
   });
@@ -324,11 +327,11 @@ describe("learning", () => {
   });
 
   it("believes a gauge before an eye", () => {
-    // 60 Pa over 30 clean at ratio 2 is a load of 1 with s 0.20; rated it is at 0.5 after 27.5 days.
+    // 60 Pa over 30 clean at ratio 2 is a load of 1 with s 0.25; rated it is at 0.5 after 27.5 days.
     const look = { date: "2026-02-15", grade: "clean", pressureDropPa: 60 };
     const result = ten({ slot: { ...slot, cleanDropPa: 30 }, looks: [look] });
-    // L1 = 28·10/550 = 0.509091; mu = 25·(0 − ln 0.509091)/(6.25 + 25) = 0.540103
-    expect(result.belief).toEqual({ mu: 0.540103, sd: 0.178885 });
+    // L1 = 28·10/550 = 0.509091; mu = −ln 0.509091 · 0.16/(0.16 + 0.0225 + 0.0625) = 0.4409
+    expect(result.belief).toEqual({ mu: 0.4409, sd: 0.235606 });
   });
 
   it("puts no order on looks but their dates", () => {

@@ -112,7 +112,7 @@ export const paceNow = (input: WearInput): Pace => paceOf(knowledgeAt(input));
  * is due, up to the first at or after `end`; soonest first. They end where one is never due within its
  * horizon.
  *
- * @example filtersInTurn({ fittedOn: "2026-01-01", looks: [], belief: { mu: 0, sd: 0.4 }, lifeShare: 1, horizonDays: 200, climate: snapshot([]).home.climate, actuals: [], measured: [], drivers: [], slot: { media: "fibreglass-25", maxAgeDays: 10 }, equipment: { fan: { mode: "auto" }, inUse: [] } }, 20500) // []
+ * @example filtersInTurn({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }, 20536).length // 1
  */
 export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
   const fitted = toDay(input.fittedOn);

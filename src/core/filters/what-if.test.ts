@@ -17,8 +17,8 @@ const input = wearInput.parse({
   drivers: [{ kind: "shedding-pets", count: 1, id: "dog" }],
   looks: [],
 });
-const ask = (change: Partial<typeof AS_IT_IS>, share = 1) =>
-  whatIf(input, { ...AS_IT_IS, ...change }, share);
+const ask = (change: Partial<typeof AS_IT_IS>, of = input) =>
+  whatIf(of, { ...AS_IT_IS, ...change });
 const usual = ask({});
 
 describe("what if", () => {
@@ -28,6 +28,20 @@ describe("what if", () => {
     const newOne = wear({ ...input, fittedOn: today }).likely!;
     expect(addDays(today, usual.newOneLasts!)).toBe(newOne);
     expect(usual.points[0]).toEqual({ x: toDay(input.fittedOn), y: 0 });
+  });
+
+  it("goes on from what was seen, vacuumed and spared", () => {
+    const seen = wearInput.parse({
+      ...input,
+      looks: [{ date: "2026-03-06", grade: "loaded" }],
+      reliefs: [{ date: "2026-03-08" }],
+      lifeShare: 0.75,
+    });
+    const { early, likely, late, percentNow } = wear(seen);
+    const asked = ask({}, seen);
+    expect([asked.early, asked.likely, asked.late]).toEqual([early, likely, late]);
+    const now = asked.points.find(({ x }) => x === toDay(today))!;
+    expect(100 * now.y).toBeCloseTo(percentNow, 1);
   });
 
   it("brings another animal in from today on, and leaves what has been as it was", () => {
@@ -41,22 +55,29 @@ describe("what if", () => {
     expect(ask({ pets: 1 }).likely).toBe(usual.likely);
   });
 
-  it("makes a cold spring fill the filter sooner, a mild one later", () => {
-    expect(ask({ warmerK: -4 }).likely! < usual.likely!).toBe(true);
-    expect(ask({ warmerK: 3 }).likely! > usual.likely!).toBe(true);
+  it("makes a cold spring fill the filter sooner, a mild one later, and leaves the winter past", () => {
+    const [cold, mild] = [ask({ warmerK: -4 }), ask({ warmerK: 3 })];
+    expect(cold.likely! < usual.likely!).toBe(true);
+    expect(mild.likely! > usual.likely!).toBe(true);
+    const until = ({ points }: typeof cold) => points.filter(({ x }) => x <= toDay(today));
+    expect(until(cold)).toEqual(until(usual));
+    expect(until(mild)).toEqual(until(usual));
   });
 
-  it("lets a deeper filter last longer, by a share where lungs ask for it", () => {
+  it("puts another filter in today, which lasts by its own medium, a share of it for lungs", () => {
     const deep = ask({ media: "pleated-100" });
-    expect(deep.likely! > usual.likely!).toBe(true);
-    expect(ask({ media: "pleated-100" }, 0.75).likely! < deep.likely!).toBe(true);
-    expect(ask({ media: "pleated-100" }).newOneLasts!).toBeGreaterThan(usual.newOneLasts!);
+    expect(deep.points[0]).toEqual({ x: toDay(today), y: 0 });
+    expect(deep.newOneLasts!).toBeGreaterThan(2 * usual.newOneLasts!);
+    expect(addDays(today, deep.newOneLasts!)).toBe(deep.likely);
+    const spared = ask({ media: "pleated-100" }, { ...input, lifeShare: 0.75 });
+    expect(spared.likely! < deep.likely!).toBe(true);
   });
 
   it("narrows the band by looks, and moves its middle not at all", () => {
-    const looked = ask({ lookEveryDays: 7 });
-    expect(looked.likely).toBe(usual.likely);
-    expect(looked.early! > usual.early!).toBe(true);
-    expect(looked.late! < usual.late!).toBe(true);
+    const ageless = { ...input, slot: { ...input.slot, maxAgeDays: 900 } };
+    const [looked, unlooked] = [ask({ lookEveryDays: 7 }, ageless), ask({}, ageless)];
+    expect(looked.likely).toBe(unlooked.likely);
+    expect(looked.early! > unlooked.early!).toBe(true);
+    expect(looked.late! < unlooked.late!).toBe(true);
   });
 });

@@ -106,7 +106,7 @@ const newToday = (input: WearInput, media: Media | null): WearInput => ({
  * When a filter would be due if something about its place were otherwise from today on. What has
  * happened stays as it was; another medium is tried as if it went in today.
  *
- * @example whatIf({ today, fittedOn: today, climate: snapshot([]).home.climate, actuals: [], measured: [], drivers: [], looks: [], reliefs: [], belief: { mu: 0, sd: 0.4 }, lifeShare: 1, horizonDays: 200, equipment: snapshot([]).systems[0].equipment, slot: { media: "pleated-25" } }, { ...AS_IT_IS, warmerK: 40 }).newOneLasts // 120
+ * @example whatIf({ ...asked, equipment: { ...asked.equipment, heats: false, cools: false } }, AS_IT_IS).newOneLasts // 120
  */
 export function whatIf(input: WearInput, change: WhatIf): WhatIfResult {
   const asked = change.media === null ? input : newToday(input, change.media);

@@ -1,3 +1,6 @@
+// Taken once: a look into a global object costs more than the sum, where tests run in a box of their own.
+const { imul, sqrt, log, cos, PI } = Math;
+
 /** Repeatable chance: the same seed gives the same numbers everywhere. */
 export type Chance = { uniform: () => number; normal: () => number };
 
@@ -14,10 +17,10 @@ export function chanceFrom(seed: number): Chance {
     // mulberry32: small, fast, and even enough for made-up homes and weather.
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    t = imul(t ^ (t >>> 15), t | 1);
+    t ^= t + imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   };
-  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+  const normal = () => sqrt(-2 * log(1 - uniform())) * cos(2 * PI * uniform());
   return { uniform, normal };
 }

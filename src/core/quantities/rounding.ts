@@ -19,7 +19,8 @@ export const roundPercent = roundTo(1);
 /** Physical figures without a rule of their own. */
 export const roundPhysical = roundTo(4);
 
-const tolerance = (threshold: number) => 1e-9 * Math.max(1, Math.abs(threshold));
+const tolerance = (threshold: number) =>
+  threshold > 1 ? 1e-9 * threshold : threshold < -1 ? -1e-9 * threshold : 1e-9;
 
 /**
  * At or above a threshold, forgiving the last bits of a sum.
@@ -46,4 +47,4 @@ export const isBelow = (value: number, threshold: number) => !reaches(value, thr
 
 /** @example clamp(7, 0, 5) // 5 */
 export const clamp = (value: number, low: number, high: number) =>
-  Math.min(high, Math.max(low, value));
+  value < low ? low : value > high ? high : value;
