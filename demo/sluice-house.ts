@@ -672,9 +672,22 @@ export function notes(today: PlainDate): HistoryEvent[] {
     ),
     note("vent-whistle", 74, "loft-ventilator", "Whistles in a west wind; worse since the autumn."),
     note("lime-tree", 268, "yard-condenser", "Ants on the honeydew under the lime tree."),
+    {
+      ...note(
+        "coil-cleaned",
+        COIL_CLEANED_DAYS_AGO,
+        "cellar-furnace",
+        "Matted on the side the air comes in; combed, foamed and rinsed by the technician.",
+      ),
+      ...{ kind: "done", partId: "cellar-furnace-evaporator-coil", taskKey: "clean" },
+      ...{ minutes: 95, costMinor: 21000 },
+    },
     ...readings(today),
   ];
 }
+
+/** The indoor coil was matted by dust that went past the filter’s frame, and was cleaned since. */
+const COIL_CLEANED_DAYS_AGO = 690;
 
 /** What was measured over the years: a capacitor that drifts, a pilot that fades, a core that clogs. */
 function readings(today: PlainDate): HistoryEvent[] {
@@ -703,6 +716,14 @@ function readings(today: PlainDate): HistoryEvent[] {
       [at(650), 10.6],
       [at(288), 9.7],
     ]),
+    ...readingsAt(
+      { unitId: "cellar-furnace", partId: "cellar-furnace-evaporator-coil" },
+      { kind: "coil", unit: undefined },
+      [
+        [at(COIL_CLEANED_DAYS_AGO + 1), "matted"],
+        [at(325), "dusted"],
+      ],
+    ),
     ...readingsAt(
       { unitId: "kiln-furnace", partId: "kiln-furnace-pilot" },
       { kind: "thermocouple-mv", unit: "mV" },

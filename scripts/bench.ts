@@ -55,7 +55,7 @@ const house = sluiceHouse(today, new Date("2026-03-14T08:30:00Z")).snapshot;
 const filterStatuses = () =>
   house.slots.map((each) => filterStatusOf(house, each, today, () => ""));
 const filterStatus = filterStatuses();
-const coilStatus = house.parts.flatMap((part) => coilStatusOf(house, part, today, () => "") ?? []);
+const coilStatus = house.parts.flatMap((part) => coilStatusOf(house, part, today) ?? []);
 const schedule = scheduleNow(house, today);
 let looks = 0;
 const look = {

@@ -36,7 +36,7 @@ export const filterFitOutput = z.strictObject({
 export type FilterFit = z.output<typeof filterFitOutput>;
 
 /** Share of the gap's area that air really finds, by how the frame is seated; practice. */
-const LEAK_SHARE = { open: 1, rail: 0.15, gasket: 0.03 } as const;
+export const LEAK_SHARE = { open: 1, rail: 0.15, gasket: 0.03 } as const;
 /** Contraction of a jet through a sharp gap, and the density of room air, kg/m³. */
 const DISCHARGE = 0.6;
 const AIR_DENSITY = 1.2;

@@ -1,16 +1,25 @@
 import { FINAL_RATIO, type CoilGrade } from "./belief";
 import type { Equipment } from "../climate/run-hours";
-import type { HistoryEvent } from "../history/history-event";
+import { LEAK_SHARE } from "../calculators/filter-fit";
+import type { HistoryEvent, ReadingTaken } from "../history/history-event";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { FilterSlot, Part, ScopedDriver, Unit } from "../inventory/inventory";
-import type { PlainDate } from "../quantities/plain-date";
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { Coil, Media } from "./media";
 import type { InstalledPeriod, PlaceContext } from "./place-history";
 import { fitOfSlot } from "./slot-fit";
 import { contextOf, driversOf, periodsBetween, systemOf } from "./slot-wear";
-import type { WearLook, WearSlot } from "./wear-schema";
-import { wearStatusOf, type WearStatus } from "./wear-status";
+import { beliefAfter, likelyDue } from "./wear";
+import type { WearInput, WearLook, WearSlot } from "./wear-schema";
+import {
+  explain,
+  wearStatusOf,
+  type Explanation,
+  type WearNow,
+  type WearStatus,
+} from "./wear-status";
+import { otherwise, type Point } from "./what-if";
 
 /** The coils among the parts of machines. */
 const COIL_OF_PART: Readonly<Record<string, Coil>> = {
@@ -130,8 +139,16 @@ const HEAT_PUMPS: ReadonlySet<string> = new Set(["ducted-heat-pump", "ductless-h
 const equipmentOf = (equipment: Equipment, coil: Coil, unitKind: string): Equipment =>
   coil === "outdoor-coil" && !HEAT_PUMPS.has(unitKind) ? { ...equipment, heats: false } : equipment;
 
+/**
+ * What a reading of a coil says of its load, as a grade; null where it says nothing of that.
+ *
+ * @example gradeOfCoil({ kind: "coil", value: "dusted" }) // "dusty"
+ */
+export const gradeOfCoil = ({ kind, value }: ReadingTaken): CoilGrade | null =>
+  kind === "coil" ? (GRADE_OF_WORD[String(value)] ?? null) : null;
+
 const lookOf = ({ date, reading }: HistoryEvent): WearLook[] => {
-  const grade = reading?.kind === "coil" ? GRADE_OF_WORD[String(reading.value)] : undefined;
+  const grade = reading && gradeOfCoil(reading);
   return grade ? [{ date, grade, pressureDropPa: undefined }] : [];
 };
 
@@ -186,29 +203,92 @@ export type CoilStatus = WearStatus & {
 };
 
 /**
- * How a coil stands on a day: how far it is loaded, when it is matted and why; null for a part that is none,
- * or moves no air of a system.
+ * How a coil stands on a day: how far it is loaded, and when it is matted; null for a part that is none, or
+ * moves no air of a system.
  *
- * @param wordsFor names a driver in the words of this home, for the causes
- * @example coilStatusOf(snapshot([]), { id: "p", unitId: "furnace", kind: "blower" }, today, () => "") // null
+ * @example coilStatusOf(snapshot([]), { id: "p", unitId: "furnace", kind: "blower" }, today) // null
  */
 export function coilStatusOf(
   snapshot: HomeSnapshot,
   part: Part,
   today: PlainDate,
-  wordsFor: (driver: ScopedDriver) => string,
 ): CoilStatus | null {
   const coil = coilOf(part);
   const unit = snapshot.units.find(({ id }) => id === part.unitId);
   const ground = coil && unit ? coilPlaceOf(snapshot, part, coil, today) : null;
   if (!coil || !unit || !ground) return null;
-  const words = {
-    place: "this coil",
-    neverFitted: "Say when its machine was fitted or the coil was last cleaned.",
-  };
   return {
     ...{ part, unit, coil },
     upstream: coil === "indoor-coil" ? upstreamOf(snapshot, part) : null,
-    ...wearStatusOf(snapshot, part, ground, today, wordsFor, words),
+    ...wearStatusOf(ground, today),
   };
+}
+
+/** A coil behind a good filter mats in ten years: its sheet looks fifteen ahead. */
+const SHEET_DAYS = 5475;
+const COIL_WORDS = {
+  place: "this coil",
+  neverFitted: "Say when its machine was fitted, or when the coil was last cleaned.",
+};
+
+/** A strip of foam makes a gasket of a rail; where the gap itself is not known, by their shares of it. */
+const tightened = (snapshot: HomeSnapshot, { slot, bypass }: Upstream): number =>
+  fitOfSlot({ ...slot, seat: "gasket" }, systemOfSlot(snapshot, slot))?.bypass ??
+  (bypass * LEAK_SHARE.gasket) / LEAK_SHARE[slot.seat];
+
+const systemOfSlot = (snapshot: HomeSnapshot, { unitId }: FilterSlot) => {
+  const unit = snapshot.units.find(({ id }) => id === unitId);
+  return unit && systemOf(snapshot, unit);
+};
+
+/** A leak smaller than this is not worth a strip of foam, as a share of the air. Our choice. */
+const WORTH_SEALING = 0.01;
+
+/** What the sheet of a coil says: its days as far as fifteen years ahead, why, and what its filter's leak costs. */
+export type CoilSheet = Explanation & {
+  wear: WearNow | null;
+  /** With a strip of foam about the filter; null where that gains nothing. */
+  sealed: {
+    /** Days in which a clean coil mats as it is, and behind the strip; null beyond fifteen years. */
+    lasts: number | null;
+    wouldLast: number | null;
+    /** The load as it would be from today on. */
+    points: Point[];
+  } | null;
+};
+
+/**
+ * Everything that the sheet of a coil says of its wear.
+ *
+ * @param wordsFor names a driver in the words of this home, for the causes
+ * @example coilSheetOf(snapshot([]), { part: { id: "p", unitId: "furnace" }, context: { drivers: [] }, installedPeriods: [] }, today, () => "").wear // null
+ */
+export function coilSheetOf(
+  snapshot: HomeSnapshot,
+  status: CoilStatus,
+  today: PlainDate,
+  wordsFor: (driver: ScopedDriver) => string,
+): CoilSheet {
+  const far = wearStatusOf(status, today, SHEET_DAYS);
+  const { wear } = far;
+  const said = explain(snapshot, status.part, far, today, wordsFor, COIL_WORDS);
+  const { upstream } = status;
+  if (!wear || !upstream || upstream.bypass < WORTH_SEALING) return { ...said, wear, sealed: null };
+  const bypass = tightened(snapshot, upstream);
+  const { input } = wear;
+  const tight = {
+    ...input,
+    slot: { ...input.slot, upstream: { rating: upstream.rating, bypass } },
+  };
+  const lifeOf = (of: WearInput) => {
+    const belief = beliefAfter(input);
+    const due = likelyDue({ ...of, belief, fittedOn: today, looks: [], reliefs: [] });
+    return due && daysFrom(today, due);
+  };
+  const sealed = {
+    lasts: lifeOf(input),
+    wouldLast: lifeOf(tight),
+    points: otherwise(input, tight),
+  };
+  return { ...said, wear, sealed: bypass < upstream.bypass ? sealed : null };
 }

@@ -2,10 +2,12 @@ import type { PlainDate } from "../quantities/plain-date";
 import type { FilterSlot, ScopedDriver, Unit } from "../inventory/inventory";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import { contextOf, installedPeriodsOf } from "./slot-wear";
-import { wearStatusOf, type WearStatus } from "./wear-status";
+import { explain, wearStatusOf, type Explanation, type WearStatus } from "./wear-status";
 
 /** How a slot stands today: what every screen says of it. */
-export type FilterStatus = WearStatus & { slot: FilterSlot; unit: Unit };
+export type FilterStatus = WearStatus & Explanation & { slot: FilterSlot; unit: Unit };
+
+const SLOT_WORDS = { place: "this slot", neverFitted: "No change recorded yet." };
 
 function unitOf(snapshot: HomeSnapshot, slot: FilterSlot): Unit {
   const unit = snapshot.units.find((each) => each.id === slot.unitId);
@@ -29,12 +31,14 @@ export function filterStatusOf(
   wordsFor: (driver: ScopedDriver) => string,
 ): FilterStatus {
   const unit = unitOf(snapshot, slot);
-  const ground = {
-    context: contextOf(snapshot, slot, today),
-    installedPeriods: installedPeriodsOf(snapshot, slot),
-  };
-  const words = { place: "this slot", neverFitted: "No change recorded yet." };
-  return { slot, unit, ...wearStatusOf(snapshot, slot, ground, today, wordsFor, words) };
+  const status = wearStatusOf(
+    {
+      context: contextOf(snapshot, slot, today),
+      installedPeriods: installedPeriodsOf(snapshot, slot),
+    },
+    today,
+  );
+  return { slot, unit, ...status, ...explain(snapshot, slot, status, today, wordsFor, SLOT_WORDS) };
 }
 
 /**

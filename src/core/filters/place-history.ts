@@ -3,7 +3,6 @@ import type { Equipment, Measured } from "../climate/run-hours";
 import { addDays, type PlainDate } from "../quantities/plain-date";
 import { carried, FIRST_BELIEF, type Belief } from "./belief";
 import type { Driver, DriverKind } from "./drivers";
-import { isCoil } from "./media";
 import { beliefAfter } from "./wear";
 import type { Relief, WearInput, WearLook, WearSlot } from "./wear-schema";
 
@@ -32,8 +31,6 @@ export type InstalledPeriod = {
 
 /** Three years: no filter is planned further ahead. */
 const HORIZON_DAYS = 1095;
-/** A coil behind a good filter mats in ten years: it is told fifteen ahead. */
-const COIL_HORIZON_DAYS = 5475;
 
 function inputOf(
   context: PlaceContext,
@@ -117,15 +114,10 @@ export function wearInputNow(
   context: PlaceContext,
   installedPeriods: readonly InstalledPeriod[],
   today: PlainDate,
+  horizonDays = HORIZON_DAYS,
 ): WearInput | null {
   const last = installedPeriods.at(-1);
   return last
-    ? inputOf(
-        context,
-        last,
-        today,
-        priorBelief(context, installedPeriods),
-        isCoil(last.slot.media) ? COIL_HORIZON_DAYS : HORIZON_DAYS,
-      )
+    ? inputOf(context, last, today, priorBelief(context, installedPeriods), horizonDays)
     : null;
 }

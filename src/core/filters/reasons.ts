@@ -45,23 +45,27 @@ const SMALLEST_SHIFT_DAYS = 2;
 /** What is said in one sentence; the rest stand together. */
 const MOST_NAMED = 3;
 
-/** In what a difference is told: whole days, or halves of weeks or months. */
+/** In what a difference is told: whole days, or halves of weeks, months or years. */
 type Measure = { days: number; noun: string; steps: number };
 const DAYS: Measure = { days: 1, noun: "day", steps: 1 };
 const WEEKS: Measure = { days: 7, noun: "week", steps: 2 };
 const MONTHS: Measure = { days: 30.44, noun: "month", steps: 2 };
-/** Up to these a difference is told in days, then in weeks. Our choice. */
-const MOST_IN_DAYS = 20;
-const MOST_IN_WEEKS = 182;
+const YEARS: Measure = { days: 365.25, noun: "year", steps: 2 };
+/** Up to these a difference is told in days, weeks and months. Our choice. */
+const MEASURES: readonly [upTo: number, measure: Measure][] = [
+  [20, DAYS],
+  [182, WEEKS],
+  [730, MONTHS],
+];
 
 const measureOf = (days: number): Measure =>
-  Math.abs(days) <= MOST_IN_DAYS ? DAYS : Math.abs(days) <= MOST_IN_WEEKS ? WEEKS : MONTHS;
+  MEASURES.find(([upTo]) => Math.abs(days) <= upTo)?.[1] ?? YEARS;
 
 const counted = (n: number, noun: string) => `${figure(n)} ${noun}${n > 0 && n <= 1 ? "" : "s"}`;
 const figure = (n: number) =>
   Number.isInteger(n) ? String(n) : `${Math.floor(n) === 0 ? "" : Math.floor(n)}½`;
 
-/** What one cause comes to in the words of a sentence: whole days, or halves of weeks or months. */
+/** What one cause comes to in the words of a sentence, in steps of its measure. */
 type Part = { words: string; amount: number };
 
 /**
@@ -88,17 +92,23 @@ function partsOf(causes: readonly NamedCause[], total: number, { days, steps }: 
     .filter(({ amount }) => amount !== 0);
 }
 
+/** “13 weeks before the book” */
+function headWords(total: number): string {
+  const { days, noun, steps } = measureOf(total);
+  const whole = Math.round((steps * Math.abs(total)) / days) / steps;
+  return `${capitalised(counted(whole, noun))} ${total > 0 ? "before" : "after"} the book`;
+}
+
 /** “13 weeks before the book: easier breathing 4, clay dust 4, the dog 2 and smaller causes 3” */
 function differenceWords(causes: readonly NamedCause[], total: number): string {
   const measure = measureOf(total);
-  const whole = Math.round((measure.steps * total) / measure.days) / measure.steps;
   const way = Math.sign(total);
   const parts = partsOf(causes, total, measure);
   const figures = (of: readonly Part[]) =>
     listWords(of.map(({ words, amount }) => `${words} ${figure(Math.abs(amount))}`));
   const towards = parts.filter(({ amount }) => Math.sign(amount) === way);
   const against = parts.filter(({ amount }) => Math.sign(amount) === -way);
-  const head = `${capitalised(counted(Math.abs(whole), measure.noun))} ${way > 0 ? "before" : "after"} the book`;
+  const head = headWords(total);
   const less = against.length > 0 ? `, less ${figures(against)}` : "";
   return towards.length > 0 ? `${head}: ${figures(towards)}${less}.` : `${head}.`;
 }
@@ -136,9 +146,8 @@ function ageSentence(likely: PlainDate, age: AgeFacts, causes: readonly NamedCau
     later > SLOW_SHARE * days
       ? "it runs too little to fill up first"
       : `full it would be ${spanWords(later)} later`;
-  const loads = causes
-    .filter(({ cause, points }) => cause !== "breathing" && points !== 0)
-    .sort((a, b) => Math.abs(b.points ?? 0) - Math.abs(a.points ?? 0))
+  const loads = byPoints(causes)
+    .filter(({ cause }) => cause !== "breathing")
     .slice(0, MOST_NAMED)
     .map(({ words }) => words);
   const meanwhile = loads.length > 0 ? `. What counts here beside: ${listWords(loads)}` : "";
@@ -165,6 +174,38 @@ export function causesSentence(
     ? evenWords(causes)
     : differenceWords(causes, totalDays);
 }
+
+/**
+ * Why a coil is matted when it is: in points of its load by that day, because days leap the seasons in which
+ * it stands still. “4½ years before the book: of its load by then 18 points are this coil’s own pace, 15
+ * clay dust and 8 the dog.”
+ *
+ * @param causes in their order
+ * @source docs/sources.md#wear-causes
+ * @example pointsSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", points: 12.3 }]) // "9 days before the book: of its load by then 12 points are the dog."
+ */
+export function pointsSentence(
+  { likely, totalDays }: Pick<WearCauses, "likely" | "totalDays">,
+  causes: readonly NamedCause[],
+): string {
+  if (!likely) return "Not matted within fifteen years at this rate.";
+  const by = byPoints(causes).slice(0, MOST_NAMED);
+  const points = listWords(
+    by.map(({ words, points: n }, i) => `${Math.round(n!)}${i === 0 ? POINTS_ARE : " "}${words}`),
+  );
+  const loads = by.length > 0 ? `: of its load by then ${points}` : "";
+  if (totalDays === null || Math.abs(totalDays) < SMALLEST_SHIFT_DAYS)
+    return `When the book says${loads}.`;
+  return `${headWords(totalDays)}${loads}.`;
+}
+
+const POINTS_ARE = " points are ";
+
+/** The causes that add a point of load or take one off, most first. */
+const byPoints = (causes: readonly NamedCause[]): NamedCause[] =>
+  causes
+    .filter(({ points }) => points !== null && Math.abs(points) >= 0.5)
+    .sort((a, b) => Math.abs(b.points!) - Math.abs(a.points!));
 
 /** Shares as people say them: up to each bound a place loads about so fast. */
 const SLOWER: readonly [upTo: number, words: string][] = [

@@ -2,9 +2,10 @@ import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { ScopedDriver } from "../inventory/inventory";
 import { TENTH, type Pace } from "./belief";
+import { isCoil } from "./media";
 import { maxAgeOf } from "./wear-course";
 import { wearInputNow, type InstalledPeriod, type PlaceContext } from "./place-history";
-import { causesSentence, named, type AgeFacts, type NamedCause } from "./reasons";
+import { causesSentence, named, pointsSentence, type AgeFacts, type NamedCause } from "./reasons";
 import { driversOf, type WearPlace } from "./slot-wear";
 import { likelyDue, paceNow, wearSummary, type WearSummary } from "./wear";
 import { wearCauses } from "./wear-causes";
@@ -14,67 +15,88 @@ import { weatherWords } from "./weather-words";
 /** When what is in place is due, with what was asked of the engine and how fast it loads. */
 export type WearNow = WearSummary & { input: WearInput; pace: Pace };
 
-/** How a place stands on a day: when what is in it is due, and why. */
+/** How a place stands on a day: when what is in it is due. */
 export type WearStatus = {
   /** Null where nobody recorded when it was fitted or cleaned. */
   wear: WearNow | null;
   fittedOn: PlainDate | null;
-  /** What sets its day apart from the book's, in days that add up; the greatest first. */
-  causes: NamedCause[];
-  sentence: string;
   /** Everything it follows from, for what else is asked of the same place. */
   context: PlaceContext;
   installedPeriods: InstalledPeriod[];
+  /** Its entries are at odds with each other: no day can be worked out. */
+  isAtOdds?: true;
 };
 
-/** What of a place is put in words: “this slot”, and what is missing where it has no day. */
-export type PlaceWords = { place: string; neverFitted: string };
+/** Why it is due then. */
+export type Explanation = {
+  /** What sets its day apart from the book's, in days that add up; the greatest first. */
+  causes: NamedCause[];
+  sentence: string;
+  bookDue: PlainDate | null;
+  likely: PlainDate | null;
+};
 
 type Ground = Pick<WearStatus, "context" | "installedPeriods">;
 
+const withDays = (input: WearInput): WearNow => ({
+  ...wearSummary(input),
+  input,
+  pace: paceNow(input),
+});
+
 /**
- * How a place stands on a day. One whose entries are at odds with each other has no days, and says so.
+ * How a place stands on a day. One whose entries contradict each other has no days, and does not break the
+ * page of the whole home.
  *
- * @param wordsFor names a driver in the words of this home
+ * @param horizonDays how far ahead a due day is looked for; three years where it is left out
+ * @example wearStatusOf({ context: { drivers: [] }, installedPeriods: [] }, today).wear // null
  */
-export function wearStatusOf(
+export function wearStatusOf(ground: Ground, today: PlainDate, horizonDays?: number): WearStatus {
+  try {
+    const input = wearInputNow(ground.context, ground.installedPeriods, today, horizonDays);
+    return { ...ground, wear: input && withDays(input), fittedOn: input?.fittedOn ?? null };
+  } catch {
+    return { ...ground, wear: null, fittedOn: null, isAtOdds: true };
+  }
+}
+
+/** What is put in words of a place: “this slot”, and what is missing where it has no day. */
+export type PlaceWords = { place: string; neverFitted: string };
+
+/**
+ * Why a place is due when it is, in the words of its home.
+ *
+ * @param wordsFor names a driver
+ * @example explain(snapshot([]), slot(), { wear: null }, today, () => "", { neverFitted: "Not yet." }).sentence // "Not yet."
+ */
+export function explain(
   snapshot: HomeSnapshot,
   place: WearPlace,
-  ground: Ground,
+  { wear, context, isAtOdds }: WearStatus,
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
   words: PlaceWords,
-): WearStatus {
-  const nothing = { ...ground, wear: null, fittedOn: null, causes: [] };
-  try {
-    const input = wearInputNow(ground.context, ground.installedPeriods, today);
-    if (!input) return { ...nothing, sentence: words.neverFitted };
-    const wear: WearNow = { ...wearSummary(input), input, pace: paceNow(input) };
-    const drivers = driversOf(snapshot, place);
-    const found = wearCauses(input);
-    const causes = named(found, {
-      driver: (id) => {
-        const driver = drivers.find((each) => each.id === id);
-        return driver ? wordsFor(driver) : "the cleaning of the ducts";
-      },
-      weather: weatherOf(ground.context, drivers, input, today, wordsFor),
-      place: words.place,
-    });
-    return {
-      ...ground,
-      wear,
-      fittedOn: input.fittedOn,
-      causes,
-      sentence: causesSentence(found, causes, ageFacts(wear)),
-    };
-  } catch {
-    // A place whose entries contradict each other must not break the page of the whole home.
-    return {
-      ...nothing,
-      sentence: "No day can be worked out from what is stored here: look at its entries.",
-    };
-  }
+): Explanation {
+  const nothing = { causes: [], bookDue: null, likely: null };
+  if (isAtOdds) return { ...nothing, sentence: AT_ODDS };
+  if (!wear) return { ...nothing, sentence: words.neverFitted };
+  const drivers = driversOf(snapshot, place);
+  const found = wearCauses(wear.input);
+  const causes = named(found, {
+    driver: (id) => {
+      const driver = drivers.find((each) => each.id === id);
+      return driver ? wordsFor(driver) : "the cleaning of the ducts";
+    },
+    weather: weatherOf(context, drivers, wear.input, today, wordsFor),
+    place: words.place,
+  });
+  const sentence = isCoil(wear.input.slot.media)
+    ? pointsSentence(found, causes)
+    : causesSentence(found, causes, ageFacts(wear));
+  return { causes, sentence, bookDue: found.bookDue, likely: found.likely };
 }
+
+const AT_ODDS = "No day can be worked out from what is stored here: look at its entries.";
 
 /** The weather in words, and an absence with it: both are told to the engine as the hours there were. */
 function weatherOf(

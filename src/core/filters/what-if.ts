@@ -1,4 +1,11 @@
-import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
+import {
+  addDays,
+  daysFrom,
+  fromDay,
+  toDay,
+  type DayNumber,
+  type PlainDate,
+} from "../quantities/plain-date";
 import { reaches } from "../quantities/rounding";
 import { carried, SEEN_BY_GRADE, sureness, TENTH, type Pace } from "./belief";
 import type { Driver } from "./drivers";
@@ -39,7 +46,7 @@ export type WhatIfResult = {
   /** Days that a new filter would last, fitted today. */
   newOneLasts: number | null;
   /** Days, as day numbers, with the likely load of each: 1 due. */
-  points: { x: number; y: number }[];
+  points: Point[];
 };
 
 function withPets(drivers: readonly Driver[], today: PlainDate, pets: number): Driver[] {
@@ -92,6 +99,26 @@ function courseWith(input: WearInput, changed: WearInput): Course {
   };
 }
 
+export type Point = { x: number; y: number };
+
+/** The likely load of each day, 1 due, up to where there is nothing more to see. */
+function pointsOf({ load, dueAt }: Course, fitted: DayNumber, lnK: number): Point[] {
+  const k = Math.exp(lnK);
+  const points = Array.from(load, (each, i) => ({ x: fitted + i, y: (k * each) / dueAt }));
+  const end = points.findIndex(({ y }) => reaches(y, END_LOAD));
+  return end === -1 ? points : points.slice(0, end + 1);
+}
+
+/**
+ * The load of what is in place, as it has been until yesterday, and as it would be from today on if it were
+ * asked with other things about it.
+ *
+ * @param ahead the same with what would be otherwise: climate, drivers, the filter before a coil
+ * @example otherwise(asked, asked)[0].y // 0
+ */
+export const otherwise = (input: WearInput, ahead: WearInput): Point[] =>
+  pointsOf(courseWith(input, ahead), toDay(input.fittedOn), paceNow(input).lnK);
+
 /** Another filter at the same place, new today, of which no look has told anything. */
 const newToday = (input: WearInput, media: Media | null): WearInput => ({
   ...input,
@@ -132,18 +159,12 @@ export function whatIf(input: WearInput, change: WhatIf): WhatIfResult {
       : now;
   const fresh = newToday(input, change.media);
   const freshCourse = courseWith(fresh, changedOf(fresh));
-  const k = Math.exp(lnK);
-  const points = Array.from(course.load, (load, i) => ({
-    x: fitted + i,
-    y: (k * load) / course.dueAt,
-  }));
-  const end = points.findIndex(({ y }) => reaches(y, END_LOAD));
   return {
     early: dueAt(lnK + TENTH * spread),
     likely,
     late: dueAt(lnK - TENTH * spread),
     newOneLasts: dueByLoadOrAge(freshCourse, fresh.belief.mu),
-    points: end === -1 ? points : points.slice(0, end + 1),
+    points: pointsOf(course, fitted, lnK),
   };
 }
 

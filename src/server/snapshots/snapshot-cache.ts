@@ -2,7 +2,12 @@ import { cache } from "react";
 import { JOBS } from "@/content/default-tasks";
 import { HOUSEHOLD_WORDS } from "@/content/words";
 import type { Climate } from "@/core/climate/climate";
-import { coilStatusOf, type CoilStatus } from "@/core/filters/coil-wear";
+import {
+  coilSheetOf,
+  coilStatusOf,
+  type CoilSheet,
+  type CoilStatus,
+} from "@/core/filters/coil-wear";
 import { filterStatusOf, type FilterStatus } from "@/core/filters/filter-status";
 import { ductCleanings } from "@/core/history/duct-cleanings";
 import type { HistoryEvent } from "@/core/history/history-event";
@@ -25,6 +30,7 @@ import { readHome, type HomeRead } from "./read-home";
  * | its status on a day     | the snapshot itself, and the day                        |
  * | the status of a filter  | its slot, and everything in `groundsOf`                 |
  * | the status of a coil    | its part, and everything in `groundsOf`                 |
+ * | the sheet of a coil     | its status                                              |
  * | the turns of the year   | the climate itself                                      |
  *
  * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
@@ -40,6 +46,7 @@ const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
 type Worked<S> = { grounds: unknown[]; entries: readonly HistoryEvent[]; status: S };
 const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
 const coils = new WeakMap<Part, Worked<CoilStatus | null>>();
+const coilSheets = new WeakMap<CoilStatus, CoilSheet>();
 const years = new WeakMap<Climate, YearTables>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
@@ -88,7 +95,7 @@ const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
 function kept<P extends { id: string }, S>(
   known: WeakMap<P, Worked<S>>,
   entriesOf: (snapshot: HomeSnapshot, place: P) => readonly HistoryEvent[],
-  work: (snapshot: HomeSnapshot, place: P, today: PlainDate, words: typeof reasonWords) => S,
+  work: (snapshot: HomeSnapshot, place: P, today: PlainDate, wordsFor: typeof reasonWords) => S,
 ) {
   return (snapshot: HomeSnapshot, place: P, today: PlainDate): S => {
     const grounds = groundsOf(snapshot, today);
@@ -135,3 +142,10 @@ export const filterStatusesOf = (
 /** Every job of a home as it stands on a day. */
 export const scheduleNow = (snapshot: HomeSnapshot, today: PlainDate): readonly JobStatus[] =>
   homeStatus(snapshot, today).jobs;
+
+/** What the sheet of a coil says of its wear. */
+export function coilSheet(snapshot: HomeSnapshot, status: CoilStatus, today: PlainDate): CoilSheet {
+  const sheet = coilSheets.get(status) ?? coilSheetOf(snapshot, status, today, reasonWords);
+  coilSheets.set(status, sheet);
+  return sheet;
+}

@@ -10,6 +10,16 @@ import { curveDate, type Curve } from "./curve";
 /** Tops the load axis out here: further up nothing more can be said than “well past”. */
 const TOP_LOAD = 1.45;
 
+/** Longer than this a curve has years along its foot, days. */
+const LONG_DAYS = 800;
+const isLong = ({ from, to }: Curve) => to - from > LONG_DAYS;
+
+/** The first days of months, of years along a long curve. */
+function ticksOf(curve: Curve): number[] {
+  const all = monthTicks(curve.from, curve.to);
+  return isLong(curve) ? all.filter((day) => civil(day).month === 1) : all;
+}
+
 function monthTicks(from: number, to: number): number[] {
   const ticks = [];
   const start = civil(from);
@@ -114,12 +124,15 @@ function configOf(curve: Curve, colour: Palette): ChartConfiguration {
           grid: { display: false },
           border: { display: false },
           afterBuildTicks: (axis) => {
-            axis.ticks = monthTicks(curve.from, curve.to).map((value) => ({ value }));
+            axis.ticks = ticksOf(curve).map((value) => ({ value }));
           },
           ticks: {
             color: colour.second,
             font: { size: 13 },
-            callback: (value) => MONTHS[civil(Number(value)).month - 1]!.slice(0, 3),
+            callback: (value) => {
+              const { year, month } = civil(Number(value));
+              return isLong(curve) ? year : MONTHS[month - 1]!.slice(0, 3);
+            },
           },
         },
         hours: {
@@ -231,10 +244,13 @@ export function WearCurve({
   curve,
   today,
   title,
+  note,
 }: {
   curve: Curve;
   today: PlainDate;
   title: string;
+  /** What a second line shows. */
+  note?: string | undefined;
 }) {
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   return (
@@ -247,7 +263,7 @@ export function WearCurve({
       />
       <figcaption className="text-[0.9375rem] text-second">
         The line is the likely load, the band where it may really be, dots what was seen; below, the
-        hours it ran each day.
+        hours it ran each day.{note && ` ${note}`}
       </figcaption>
       <details className="mt-1">
         <summary className="inline-flex min-h-11 items-center text-link underline underline-offset-4">

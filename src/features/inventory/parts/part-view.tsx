@@ -16,6 +16,9 @@ import { Facts } from "../units/facts";
 import { ShutOffOnPage } from "../units/shut-off";
 import { SlotFacts } from "../filters/slot-facts";
 import { CurveWithWhatIf } from "../filters/what-if";
+import { staircaseOf } from "../filters/staircase";
+import { Stairs } from "../filters/stairs";
+import { CoilHead } from "./coil-head";
 
 /** Everything about one part; `start` is the button that begins a slot's job. */
 export function PartView({
@@ -92,7 +95,11 @@ export function PartView({
         {sheet.kind === "slot" ? (
           <SlotHead {...{ sheet, start, vacuumed }} />
         ) : sheet.kind === "part" ? (
-          <PartHead sheet={sheet} />
+          sheet.coil ? (
+            <CoilHead sheet={sheet} coil={sheet.coil} />
+          ) : (
+            <PartHead sheet={sheet} />
+          )
         ) : (
           <header>
             <h1 className="text-[1.75rem]">{slotTitle(sheet.slot)}</h1>
@@ -129,6 +136,12 @@ function SlotHead({
   const { snapshot: book, today, events, drivers, filterStatus, status, siblings } = sheet;
   const { slot, wear } = filterStatus;
   const { early, due, late, words, why, fill, fillWords, band } = status;
+  const stairs =
+    wear &&
+    staircaseOf({
+      ...{ explanation: filterStatus, wear, today, measure: "days" },
+      ...{ drivers: drivers.map(({ driver }) => driver), homeId: book.home.id, partId: slot.id },
+    });
   return (
     <>
       {siblings.length > 1 && <Siblings homeId={book.home.id} {...{ siblings }} shown={slot.id} />}
@@ -178,6 +191,7 @@ function SlotHead({
           />
         )}
       </section>
+      {stairs && status.strategy === "wear" && <Stairs staircase={stairs} title="Why then" />}
     </>
   );
 }

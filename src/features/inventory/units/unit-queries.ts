@@ -2,12 +2,13 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { renewalOf } from "@/content/procedures/library";
-import { reasonWords, filterStatusesOf } from "@/server/snapshots/snapshot-cache";
+import { coilSheet, reasonWords, filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { partKind } from "@/content/part-kinds";
 import { agoWords } from "@/core/quantities/words";
 import type { DueState } from "@/core/scheduling/due";
-import { bySoonestDue } from "@/core/scheduling/schedule";
+import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
+import type { CoilSheet, CoilStatus } from "@/core/filters/coil-wear";
 import { dueWords, jobFill } from "@/presentation/schedule-words";
 import { driversOf } from "@/core/filters/slot-wear";
 import type {
@@ -158,7 +159,30 @@ export type PartSheet =
       room: Room | undefined;
       /** The job most done there, if its kind has one. */
       mainJob: string | null;
+      /** Of a coil: how it wears. */
+      coil: CoilOnSheet | null;
     });
+
+/** A coil as its sheet shows it. */
+export type CoilOnSheet = {
+  status: CoilStatus;
+  sheet: CoilSheet;
+  /** The job of cleaning it. */
+  job: JobStatus | undefined;
+  drivers: { driver: ScopedDriver; words: string }[];
+};
+
+function coilOnSheet(snapshot: HomeSnapshot, part: Part, today: PlainDate): CoilOnSheet | null {
+  const home = homeStatus(snapshot, today);
+  const status = home.coils.find((each) => each.part.id === part.id);
+  if (!status) return null;
+  return {
+    status,
+    sheet: coilSheet(snapshot, status, today),
+    job: home.jobs.find(({ task }) => task.partId === part.id && task.key === "clean"),
+    drivers: driversOf(snapshot, part).map((driver) => ({ driver, words: reasonWords(driver) })),
+  };
+}
 
 export async function partSheetOf(
   homeId: string,
@@ -182,6 +206,7 @@ export async function partSheetOf(
       ...{ ...common, kind: "part", part, room },
       lastDone: lastDone(snapshot, part.id, today),
       mainJob: mainJob ?? null,
+      coil: coilOnSheet(snapshot, part, today),
     };
   }
   if (!slot) return null;
