@@ -544,7 +544,7 @@ export const slots: FilterSlot[] = [
 ];
 
 export const truths: Record<string, Truth> = {
-  "cellar-filter": { factor: 1.16, lookEvery: 24, dueIn: 2, seed: 11 },
+  "cellar-filter": { factor: 0.95, lookEvery: 24, dueIn: 2, seed: 11 },
   "kiln-filter": { factor: 1.05, dueIn: 26, seed: 12 },
   "mesh-left": { factor: 1.95, lookEvery: 11, dueIn: 5, begunDaysAgo: 420, seed: 13 },
   "mesh-right": { factor: 1.7, dueIn: 9, begunDaysAgo: 420, seed: 14 },

@@ -154,7 +154,7 @@ describe("a home one enters oneself", () => {
   it("says when it is due, with its band and reason, and that a table stands behind the curve", async () => {
     const slot = await text("section[aria-labelledby=slot]");
     expect(slot).toMatch(/Most likely \w{3} \d+ \w{3}, (between|on) /);
-    expect(slot).toMatch(/sooner than the book: .*(a full house|a shedding pet)/);
+    expect(slot).toMatch(/before the book: .*(a full house|a shedding pet)/);
     await page.press("The same as a table");
     const rows = await browser.driver.findElements(By.css("figure tbody tr"));
     expect(rows.length).toBeGreaterThan(4);

@@ -1,5 +1,8 @@
 import { JOBS } from "@/content/default-tasks";
 import { HistoryRecord } from "@/core/history/history-record";
+import { listNotices } from "@/db/repositories/homes";
+import { putNoticeAway } from "@/features/today/notice-actions";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { wearOfSlot } from "./small-home";
 import { tasksOf } from "@/core/scheduling/home-tasks";
 import { RENEW } from "@/core/scheduling/task";
@@ -16,6 +19,7 @@ import {
   noteChanged,
   noteLook,
   notePartDone,
+  noteLight,
   noteVacuumed,
   writeNote,
 } from "../src/features/records/record-actions";
@@ -277,5 +281,55 @@ describe("a filter vacuumed on the spot", () => {
     expect(after.likely! > before.likely!).toBe(true);
     expect(after.days[0]).toEqual(before.days[0]);
     expect(await landing(noteVacuumed(HOME, "boat-fine", "press-2"))).toBe(`/homes/${HOME}/house`);
+  });
+});
+
+describe("the light of a filter", () => {
+  const renewal = async () => {
+    const home = await snapshot();
+    const jobs = scheduleNow(home, today);
+    return jobs.find(({ task }) => task.id === "heater-filters.renew")!;
+  };
+
+  it("makes it due the day it comes on, at one press, and teaches its pace, until a new one is in", async () => {
+    const { indicator } = await slot("heater-filters");
+    expect(indicator).toBe(true);
+    const before = wearOfSlot(await snapshot(), await slot("heater-filters"), today)!;
+    expect((await renewal()).due! > today).toBe(true);
+    for (const _ of [1, 2])
+      expect(await landing(noteLight(HOME, "heater-filters", "light-1"))).toMatch(
+        new RegExp(`^/homes/${HOME}/parts/heater-filters`),
+      );
+    const lit = (await record("heater-filters")).filter(
+      ({ reading }) => reading?.kind === "indicator-light",
+    );
+    expect(lit).toHaveLength(1);
+    expect((await renewal()).due).toBe(today);
+    const after = wearOfSlot(await snapshot(), await slot("heater-filters"), today)!;
+    expect(after.looksUsed).toBe(before.looksUsed + 1);
+    // “Loaded” at what was half full: it fills faster than was thought.
+    expect(after.percentNow).toBeGreaterThan(before.percentNow);
+    await landing(
+      noteChanged(HOME, "heater-filters", nothingSent, formOf({ date: today, grade: "" })),
+    );
+    expect((await renewal()).due! > today).toBe(true);
+  });
+
+  it("is not pressed at a filter that has none", async () => {
+    expect(await landing(noteLight(HOME, "kiln-filter", "light-2"))).toBe(`/homes/${HOME}/house`);
+  });
+});
+
+describe("what a home is told once", () => {
+  it("is put away for good, and an unknown word does nothing", async () => {
+    const told = () => listNotices(demo.store.db, HOME);
+    await demo.store.client.execute(
+      `INSERT INTO home_notices (home_id, kind) VALUES ('${HOME}', 'dates-anew')`,
+    );
+    await putNoticeAway(HOME, "something-else");
+    expect(await told()).toEqual(["dates-anew"]);
+    await putNoticeAway(HOME, "dates-anew");
+    await putNoticeAway(HOME, "dates-anew");
+    expect(await told()).toEqual([]);
   });
 });

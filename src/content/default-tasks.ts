@@ -141,6 +141,7 @@ const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
       20,
     ),
     job("clean", "Clean the indoor coil", earliest(onReading("coil"), WEAR), "confident", 90, {
+      settles: ["coil"],
       waiting: 10,
       onlyWhen: true,
       alsoDoes: ["evaporator-coil:look", "drain-pan:wipe"],
@@ -307,6 +308,7 @@ const PART_TASKS_AT: Partial<
         "licensed",
         90,
         {
+          settles: ["coil"],
           waiting: 30,
           onlyWhen: true,
           alsoDoes: ["evaporator-coil:look"],
@@ -322,6 +324,7 @@ const PART_TASKS_AT: Partial<
         "licensed",
         45,
         {
+          settles: ["coil"],
           onlyWhen: true,
           alsoDoes: ["condenser-coil:look"],
         },
@@ -430,6 +433,7 @@ function renewal(name: string, media: Media, waiting = 0): TaskDefinition {
   return {
     ...job(RENEW, name, { kind: "wear" }, "owner", procedure?.handsOnMinutes ?? RENEW_MINUTES),
     waiting: procedure?.waitingMinutes ?? waiting,
+    settles: ["indicator-light"],
     ...(procedure ? led(procedure.id) : {}),
   };
 }
@@ -478,6 +482,7 @@ export const JOBS: JobCatalogue = {
   calendar: (media) => CALENDAR[media],
   look: (everyDays) => job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2),
   lookAfterDucts: LOOK_AFTER_DUCTS,
+  atLight: onReading("indicator-light"),
   atGrey: after(GREY_LOOK, 0),
   soonerBesideLint: {
     key: "polish",

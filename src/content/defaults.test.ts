@@ -113,7 +113,7 @@ describe("when things come round by default", () => {
     expect(
       job(home([unit("split-cooling")], [part("condenser-coil")]), "new-condenser-coil.clean")!.task
         .trigger.kind,
-    ).toBe("season");
+    ).toBe("earliest");
   });
 
   it("leads nobody to a hose or foam indoors, nor into a head", () => {

@@ -2,12 +2,20 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:f
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { replayRun } from "@/core/runs/run";
+import { plainDate } from "@/core/quantities/plain-date";
+import { readHome } from "@/server/snapshots/read-home";
+import { sluiceHouse } from "../../demo/demo-homes";
+import { enterHome } from "../../scripts/demo-data";
+import { NOW } from "../../tests/demo-template";
 import { migrateStore, openStore } from "./client";
+import { listNotices, markNoticeRead } from "./repositories/homes";
 import { findRun, jobOfRun, listEndEntries, listRunEvents } from "./repositories/runs";
 
 const FOLDER = "src/db/migrations";
-/** The last migration before runs kept their procedure. */
+/** The last migration before runs kept their procedure, and before homes were told anything. */
 const BEFORE = 5;
+const BEFORE_NOTICES = 10;
+const today = plainDate(NOW.slice(0, 10));
 
 /** The migrations as they were up to one of them. */
 function migrationsUpTo(last: number, folder: string): string {
@@ -63,6 +71,41 @@ describe("a database of before runs kept their procedure", () => {
     expect(await listEndEntries(store.db, "h")).toMatchObject([{ id: "r:old", words: "no screw" }]);
     const broken = await store.client.execute("PRAGMA foreign_key_check");
     expect(broken.rows).toEqual([]);
+    store.close();
+    rmSync(folder, { recursive: true });
+  });
+});
+
+describe("a home of before its dates were worked out anew", () => {
+  it("keeps every look, override and date, and is told once", async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), "amber-dates-"));
+    const file = path.join(folder, "old.db");
+    const old = await openStore(file);
+    await migrateStore(old, migrationsUpTo(BEFORE_NOTICES, folder));
+    const { snapshot } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
+    await old.write((tx) => enterHome(tx, { snapshot, runs: [], photos: [] }, new Date(NOW)));
+    const before = await readHome(old.db, snapshot.home.id);
+    old.close();
+
+    const store = await openStore(file);
+    await migrateStore(store);
+    const after = await readHome(store.db, snapshot.home.id);
+    expect(after).toEqual(before);
+    expect(after!.snapshot.history.ofKind("look").length).toBeGreaterThan(100);
+    expect(await listNotices(store.db, snapshot.home.id)).toEqual(["dates-anew"]);
+    await store.write((tx) => markNoticeRead(tx, snapshot.home.id, "dates-anew", NOW));
+    expect(await listNotices(store.db, snapshot.home.id)).toEqual([]);
+    store.close();
+    rmSync(folder, { recursive: true });
+  });
+
+  it("leaves a new home alone", async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), "amber-new-"));
+    const store = await openStore(path.join(folder, "new.db"));
+    await migrateStore(store);
+    const { snapshot } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
+    await store.write((tx) => enterHome(tx, { snapshot, runs: [], photos: [] }, new Date(NOW)));
+    expect(await listNotices(store.db, snapshot.home.id)).toEqual([]);
     store.close();
     rmSync(folder, { recursive: true });
   });

@@ -31,7 +31,7 @@ describe("the strategy that governs a filter", () => {
   });
 
   it("says by what: wear with its causes, the calendar with its day, a look with what was seen", () => {
-    expect(status(by({})).why).toMatch(/sooner than the book: .*clay dust/);
+    expect(status(by({})).why).toMatch(/before the book: .*clay dust/);
     expect(status(by({ school: "calendar" })).why).toMatch(
       /^By the calendar: every 90 days .*from 19 Feb\.$/,
     );

@@ -4,6 +4,7 @@ import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities
 import type { JobStatus } from "@/core/scheduling/schedule";
 import { dueWords, jobFill } from "@/presentation/schedule-words";
 import type { FilterStatus } from "@/core/filters/filter-status";
+import { isLightOn } from "@/core/filters/slot-wear";
 import { fillBand } from "@/core/filters/wear-status";
 import { LOOK, LOOK_EVERY_DAYS, RENEW, taskId, type Strategy } from "@/core/scheduling/task";
 import { triggerWords } from "./task-words";
@@ -48,13 +49,14 @@ export function summaryOf(status: HomeStatus, filterStatus: FilterStatus): Filte
     : { early: wear?.early ?? null, due: wear?.likely ?? null, late: wear?.late ?? null };
   const common = { filterStatus, job, strategy, ...dates };
   const words = job?.due ? dueWords(job, today) : dates.due ? awayWords(dates.due, today) : "";
+  const lit = litWords(status, filterStatus, job);
   if (strategy === "calendar" && job) {
     const fill = jobFill(job, today);
     const percent = fill === null ? null : Math.round(100 * fill);
     return {
       ...common,
       words,
-      why: calendarWords(job, filterStatus, today),
+      why: lit ?? calendarWords(job, filterStatus, today),
       fill,
       fillWords: percent === null ? "not known" : `${percent} % of its time`,
     };
@@ -62,11 +64,23 @@ export function summaryOf(status: HomeStatus, filterStatus: FilterStatus): Filte
   return {
     ...common,
     words,
-    why: strategy === "look" ? lookWords(status, filterStatus, job) : filterStatus.sentence,
+    why:
+      lit ?? (strategy === "look" ? lookWords(status, filterStatus, job) : filterStatus.sentence),
     fill: wear ? wear.percentNow / 100 : null,
     fillWords: wear ? `${Math.round(wear.percentNow)} % full` : "not known",
     ...(wear ? { band: fillBand(wear) } : {}),
   };
+}
+
+/** “Its light came on Sat 14 Mar.”: where that is what calls for it; null where it does not. */
+function litWords(
+  { snapshot, today }: HomeStatus,
+  { slot }: FilterStatus,
+  job: JobStatus | undefined,
+): string | null {
+  if (job?.because.kind !== "reading") return null;
+  const lit = snapshot.history.ofPart(slot.id).findLast(isLightOn);
+  return lit ? `Its light came on ${dateWords(lit.date, today)}.` : null;
 }
 
 /** “By the calendar: every 90 days, changed 3 Feb.” */

@@ -65,6 +65,7 @@ const EVENT_WORDS: Readonly<Record<string, string>> = {
 
 /** What a reading has to say before its job is called for. */
 function readingWords(reading: ReadingKind): string {
+  if (reading === "indicator-light") return "when its light comes on";
   const name = READING_WORDS[reading].name.toLowerCase();
   if (reading in WORD_KINDS) return `when the ${name} looks bad`;
   return reading in MEASURED_KINDS || reading === "plate-range"

@@ -286,7 +286,10 @@ export function ChoiceField({
   options,
   defaultValue,
   ...rest
-}: Common & { options: readonly Option[]; defaultValue?: string | undefined }) {
+}: Common & {
+  options: readonly (Option & { drawing?: ReactNode })[];
+  defaultValue?: string | undefined;
+}) {
   return (
     <ChoiceFrame {...rest} className="flex flex-wrap gap-2">
       {options.map((option) => (
@@ -295,6 +298,7 @@ export function ChoiceField({
           className="flex min-h-11 items-center gap-2 rounded-sm border-[1.5px] border-second bg-surface px-3 py-2 has-checked:border-ink has-checked:bg-ink has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-link"
         >
           <Radio name={rest.name} value={option.value} defaultValue={defaultValue} />
+          {option.drawing && <span className="bg-surface text-ink">{option.drawing}</span>}
           {option.label}
         </label>
       ))}

@@ -171,6 +171,139 @@ function Seal({ seen }: { seen: string }) {
   );
 }
 
+const WATER: Record<string, string> = {
+  clear: "fill-surface",
+  straw: "fill-seen-yellow",
+  brown: "fill-dust",
+  black: "fill-ink",
+};
+/** A glass of the water that was let out. */
+function Glass({ seen }: { seen: string }) {
+  return (
+    <>
+      <path d="M34 16 L37 42 H59 L62 16 Z" className={WATER[seen] ?? "fill-surface"} />
+      <path d="M32 4 L37 42 H59 L64 4" className="fill-none stroke-ink" strokeWidth="2" />
+      <path d="M34 16 H62" className="stroke-ink" strokeWidth="1.2" />
+    </>
+  );
+}
+
+const FIELD: Record<string, number> = { enough: 3, low: 1, none: 0 };
+/** A test strip: the more fields have turned, the more inhibitor there is. */
+function Strip({ seen }: { seen: string }) {
+  const turned = FIELD[seen] ?? 0;
+  return (
+    <>
+      <rect
+        x="8"
+        y="15"
+        width="80"
+        height="16"
+        className="fill-surface stroke-ink"
+        strokeWidth="2"
+      />
+      {[0, 1, 2].map((i) => (
+        <rect
+          key={i}
+          x={44 + 14 * i}
+          y="18"
+          width="10"
+          height="10"
+          className={i < turned ? "fill-seen-blue" : "fill-seen-pale"}
+        />
+      ))}
+    </>
+  );
+}
+
+/** How far up a pane the fog stands. */
+const FOG: Record<string, number> = { clear: 0, edges: 5, panes: 20, streaming: 34 };
+function Pane({ seen }: { seen: string }) {
+  const fog = FOG[seen] ?? 0;
+  return (
+    <>
+      <rect x="26" y="3" width="44" height="40" className="fill-surface" />
+      <rect x="26" y={43 - fog} width="44" height={fog} className="fill-seen-grey" />
+      {seen === "streaming" &&
+        [34, 44, 55, 63].map((x, i) => (
+          <path
+            key={x}
+            d={`M${x} 12 v${16 + 4 * (i % 3)}`}
+            className="stroke-ink"
+            strokeWidth="1.6"
+          />
+        ))}
+      <path
+        d="M26 3 h44 v40 h-44 Z M48 3 v40 M26 23 h44"
+        className="fill-none stroke-ink"
+        strokeWidth="2"
+      />
+    </>
+  );
+}
+
+/** A wire under its screw: bright, dull, green with rust, loose, or burnt. */
+function Wire({ seen }: { seen: string }) {
+  const end = seen === "loose" ? 50 : 62;
+  const copper = { sound: "stroke-amber", loose: "stroke-amber", scorched: "stroke-ink" };
+  return (
+    <>
+      <path d="M4 23 H42" className="stroke-second" strokeWidth="11" />
+      {seen === "scorched" && <path d="M30 23 H42" className="stroke-ink" strokeWidth="11" />}
+      <path
+        d={`M42 23 H${end}`}
+        className={copper[seen as keyof typeof copper] ?? "stroke-dust"}
+        strokeWidth="5"
+      />
+      {seen === "corroded" &&
+        [44, 49, 54, 59].map((x, i) => (
+          <circle key={x} cx={x} cy={i % 2 ? 19 : 27} r="3" className="fill-seen-pale stroke-ink" />
+        ))}
+      <circle cx="72" cy="23" r="11" className="fill-surface stroke-ink" strokeWidth="2" />
+      <path d="M66 23 h12" className="stroke-ink" strokeWidth="2" />
+    </>
+  );
+}
+
+/** A lamp beside its word: dark or lit. */
+function Light({ seen }: { seen: string }) {
+  const isOn = seen === "on";
+  return (
+    <>
+      <circle
+        cx="48"
+        cy="23"
+        r="10"
+        className={`stroke-ink ${isOn ? "fill-amber" : "fill-surface"}`}
+        strokeWidth="2"
+      />
+      {isOn && (
+        <path
+          d="M48 3 v6 M48 37 v6 M28 23 h6 M62 23 h6 M34 9 l4 4 M58 33 l4 4 M62 9 l-4 4 M38 33 l-4 4"
+          className="stroke-ink"
+          strokeWidth="2"
+        />
+      )}
+    </>
+  );
+}
+
+const STEAM: Record<string, string> = {
+  "drawn-in": "M40 42 C40 32 46 30 46 18 M56 42 C56 32 50 30 50 18",
+  drifts: "M40 42 C40 32 46 30 46 18 M56 42 C58 34 66 32 72 26",
+  "not-drawn": "M40 42 C38 34 30 32 24 26 M56 42 C58 34 66 32 72 26",
+};
+/** A hood over a pot, and where its steam goes. */
+function Hood({ seen }: { seen: string }) {
+  return (
+    <>
+      <path d="M24 14 L36 4 H60 L72 14 Z" className="fill-surface stroke-ink" strokeWidth="2" />
+      <path d={STEAM[seen] ?? ""} className="fill-none stroke-second" strokeWidth="2.5" />
+      <path d="M34 43 h28" className="stroke-ink" strokeWidth="3" />
+    </>
+  );
+}
+
 const DRAWN = {
   flame: Flame,
   sludge: Sludge,
@@ -178,11 +311,20 @@ const DRAWN = {
   "duct-debris": Debris,
   coil: Coil,
   seal: Seal,
+  "heating-water": Glass,
+  "inhibitor-strip": Strip,
+  "window-fog": Pane,
+  wires: Wire,
+  "indicator-light": Light,
+  "hood-steam": Hood,
 };
+
+/** Whether there is a drawing of what is seen in a reading of this kind. */
+export const isDrawn = (kind: string): boolean => kind in DRAWN;
 
 /** What one looks at, drawn as it looks; nothing for what is heard or felt. */
 export function SeenSwatch({ kind, seen }: { kind: string; seen: string }) {
-  const Drawing = kind in DRAWN ? DRAWN[kind as keyof typeof DRAWN] : null;
+  const Drawing = isDrawn(kind) ? DRAWN[kind as keyof typeof DRAWN] : null;
   if (!Drawing) return null;
   return (
     <svg aria-hidden="true" viewBox="0 0 96 46" className="block h-12 w-auto" data-drawn={kind}>

@@ -96,7 +96,7 @@ describe("the status of a filter", () => {
     { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },
     { id: "clay", scope: "home", kind: "dusty-hobby", label: "clay dust" },
   ];
-  it("says how much sooner than rated, and for what, the strongest first", () => {
+  it("says how long before the book, and for what, the strongest first", () => {
     const home = snapshot([event("fitted", -20)], { drivers });
     const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
     expect(filterStatus.sentence).toMatch(

@@ -82,10 +82,10 @@ function partsOf(causes: readonly NamedCause[], total: number, { days, steps }: 
       ? [{ words: SMALLER, days: rest.reduce((sum, { days: own }) => sum + own!, 0) }]
       : []),
   ];
-  const inSteps = (each: number) => (steps * each) / days;
+  const measured = (each: number) => (steps * each) / days;
   const amounts = wholeDays(
-    rows.map((row) => inSteps(row.days)),
-    Math.round(inSteps(total)),
+    rows.map((row) => measured(row.days)),
+    Math.round(measured(total)),
   );
   return rows
     .map(({ words }, i) => ({ words, amount: amounts[i]! / steps }))

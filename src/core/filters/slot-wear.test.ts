@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { addDays } from "../quantities/plain-date";
 import { contextOf, driversOf, engineDriver, installedPeriodsOf } from "./slot-wear";
+import type { HistoryEvent } from "../history/history-event";
 import { type ScopedDriver } from "../inventory/inventory";
 import { filterStatusOf } from "./filter-status";
 import { daysLeft } from "./wear-status";
@@ -61,6 +62,20 @@ describe("installed periods of a slot", () => {
     const relief = filterStatus.causes.find(({ cause }) => cause === "relief")!;
     expect(addDays(filterStatus.wear!.likely!, relief.days!)).toBe(without.wear!.likely);
     expect(filterStatus.sentence).toContain("vacuuming it in place");
+  });
+
+  it("take a light that came on for a look that shows loaded, if the looks are not forgotten", () => {
+    const lit = (value: string) =>
+      event("reading", -5, { reading: { kind: "indicator-light", value } as never });
+    const looks = (...events: HistoryEvent[]) => {
+      const home = snapshot([event("fitted", -60), ...events]);
+      return installedPeriodsOf(home, home.slots[0]!)[0]!.looks.map(({ grade }) => grade);
+    };
+    expect(looks(lit("on"))).toEqual(["loaded"]);
+    expect(looks(lit("off"))).toEqual([]);
+    expect(looks(lit("on"), event("forgotten", 0, { recordedAt: "2026-03-15T00:00:00Z" }))).toEqual(
+      [],
+    );
   });
 
   it("remember what each filter was, though the slot takes another now", () => {

@@ -8,6 +8,7 @@ import { driverSchema } from "./drivers";
 import { ductCleanings } from "../history/duct-cleanings";
 import { hoursOf } from "./hours-away";
 import type { AirSystem, FilterSlot, Item, ScopedDriver, Unit } from "../inventory/inventory";
+import type { HistoryEvent } from "../history/history-event";
 import type { HomeSnapshot } from "../history/home-snapshot";
 
 /** A place in a machine that air wears: a filter's slot, or a coil. */
@@ -142,6 +143,17 @@ function wearSlotOf(
 /** The job of vacuuming a filter where it sits: it stays the same filter, with less in it. */
 export const VACUUM = "vacuum";
 
+/**
+ * Whether an entry says that the light of a filter came on.
+ *
+ * @example isLightOn(event("note", 0)) // false
+ */
+export const isLightOn = ({ kind, reading }: HistoryEvent): boolean =>
+  kind === "reading" && reading?.kind === "indicator-light" && reading.value === "on";
+
+/** What the light of a filter says as a look: its maker lets it come on when little of its life is left. */
+export const LIT_GRADE = "loaded";
+
 /** What begins at a day: a filter fitted, a coil clean. */
 export type Start = { date: PlainDate; slot: WearSlot };
 
@@ -197,10 +209,13 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
   const starts: Start[] = [];
   const looks: WearLook[] = [];
   const reliefs: Relief[] = [];
-  for (const { kind, date, itemId, look, recordedAt, taskKey } of history) {
+  for (const event of history) {
+    const { kind, date, itemId, look, recordedAt, taskKey } = event;
     if (kind === "fitted" || kind === "cleaned")
       starts.push({ date, slot: wearSlotOf(slot, items.get(itemId ?? ""), airflowM3h) });
     else if (kind === "done" && taskKey === VACUUM) reliefs.push({ date, share: RELIEF_SHARE });
+    else if (recordedAt > forgotten && isLightOn(event))
+      looks.push({ date, grade: LIT_GRADE, pressureDropPa: undefined });
     else if (kind === "look" && recordedAt > forgotten) {
       // A pressure drop can only be compared with that of a clean filter. Until that is written down the
       // drop is left out, and it counts again afterwards.

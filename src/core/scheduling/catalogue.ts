@@ -24,6 +24,8 @@ export type JobCatalogue = {
   lookAfterDucts: TaskDefinition;
   /** When a filter goes that is looked at first. */
   atGrey: Trigger;
+  /** When a filter goes whose unit has a light for it. */
+  atLight: Trigger;
   /** The job that comes sooner where a dryer or a litter tray stands beside its unit. */
   soonerBesideLint: { key: string; trigger: Trigger };
 };

@@ -38,6 +38,7 @@ const jobs: JobCatalogue = {
   look: (everyDays) => job(LOOK, { kind: "every", n: everyDays, unit: "day", within: undefined }),
   lookAfterDucts: job(LOOK, { kind: "after", event: "duct-cleaning", days: 7 }),
   atGrey,
+  atLight: { kind: "reading", reading: "indicator-light", verdict: "act" },
   soonerBesideLint: { key: "flame-sensor", trigger: every(4) },
 };
 

@@ -42,17 +42,20 @@ function slotTasks(
     cadence: trigger,
   } = setting?.changes ?? {};
   const renewal = planned(jobs.renewal(slot.media), place, setting);
-  const byGrey = { ...renewal, strategy: school, trigger: jobs.atGrey };
+  // Its light is heeded whatever else says when it goes.
+  const orByLight = (usual: Trigger): Trigger =>
+    slot.indicator ? { kind: "earliest", of: [usual, jobs.atLight] } : usual;
+  const byGrey = { ...renewal, strategy: school, trigger: orByLight(jobs.atGrey) };
   const lookSetting = settings.get(taskId(place, LOOK));
   switch (school) {
     case "wear":
       return [
-        { ...renewal, strategy: school, trigger: { kind: "wear" } },
+        { ...renewal, strategy: school, trigger: orByLight({ kind: "wear" }) },
         ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
       ];
     case "calendar":
       return [
-        { ...renewal, strategy: school, trigger: trigger ?? jobs.calendar(slot.media) },
+        { ...renewal, strategy: school, trigger: orByLight(trigger ?? jobs.calendar(slot.media)) },
         ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
       ];
     case "look":

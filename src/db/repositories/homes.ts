@@ -5,7 +5,7 @@ import { dayIn } from "@/core/quantities/plain-date";
 import type { Home, Level, Mains } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { withoutNulls, readJson } from "../columns";
-import { homes, levels, weatherDays } from "../schema";
+import { homeNotices, homes, levels, weatherDays } from "../schema";
 
 const figures = z.array(z.number());
 const mainSchema = z.object({ place: z.string(), offPosition: z.string().optional() });
@@ -131,4 +131,28 @@ export async function recordWeatherDays(
     .update(homes)
     .set({ observedVersion: sql`${homes.observedVersion} + 1` })
     .where(eq(homes.id, homeId));
+}
+
+/** What a home has not been told yet, by its kind. */
+export async function listNotices(db: Reader, homeId: string): Promise<string[]> {
+  const rows = await db
+    .select({ kind: homeNotices.kind })
+    .from(homeNotices)
+    .where(and(eq(homeNotices.homeId, homeId), isNull(homeNotices.readAt)));
+  return rows.map(({ kind }) => kind);
+}
+
+/** Writes down that a notice was read; one that was read before stays so. */
+export async function markNoticeRead(
+  tx: Tx,
+  homeId: string,
+  kind: string,
+  readAt: string,
+): Promise<void> {
+  await tx
+    .update(homeNotices)
+    .set({ readAt })
+    .where(
+      and(eq(homeNotices.homeId, homeId), eq(homeNotices.kind, kind), isNull(homeNotices.readAt)),
+    );
 }

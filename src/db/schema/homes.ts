@@ -64,6 +64,20 @@ export const weatherDays = sqliteTable(
   (table) => [primaryKey({ columns: [table.homeId, table.date] })],
 );
 
+/** What a home is told once, on its Today: that its dates are worked out anew, say. */
+export const homeNotices = sqliteTable(
+  "home_notices",
+  {
+    homeId: text("home_id")
+      .notNull()
+      .references(() => homes.id, { onDelete: "restrict" }),
+    kind: text("kind").notNull(),
+    /** When somebody said that they have read it. */
+    readAt: text("read_at"),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.kind] })],
+);
+
 /** A question about the household that was asked and answered with no. */
 export const householdAnswers = sqliteTable(
   "household_answers",

@@ -1,6 +1,7 @@
 "use server";
 
 import type { Unit } from "@/core/inventory/inventory";
+import { judgeInput } from "@/core/readings/judge";
 import { earliestInstallation } from "@/core/inventory/plausible";
 import { doneForm } from "@/lib/done-form";
 import { invalid, singles, type FormState } from "@/lib/forms";
@@ -119,6 +120,23 @@ export async function noteVacuumed(
       const { id: partId, unitId } = slot;
       const place = { unitId, partId, taskKey: VACUUM };
       const noted = await records.record(home, { kind: "done", ...place, date: home.today });
+      return { to: `/homes/${homeId}/parts/${slotId}`, noted };
+    }),
+  );
+  follow(lead);
+}
+
+/** That the light of a filter came on today: it is due, and its pace learns of it. */
+export async function noteLight(homeId: string, slotId: string, commandId: string): Promise<void> {
+  const lead = await inHome(homeId, (home) =>
+    once(home.tx, { id: commandId, asks: ["light", slotId] }, home.now, async () => {
+      const slot = home.snapshot.slots.find((each) => each.id === slotId && each.indicator);
+      if (!slot) return houseOf(homeId);
+      const noted = await records.record(home, {
+        kind: "reading",
+        ...{ unitId: slot.unitId, partId: slotId, date: home.today },
+        reading: judgeInput.parse({ kind: "indicator-light", value: "on" }),
+      });
       return { to: `/homes/${homeId}/parts/${slotId}`, noted };
     }),
   );

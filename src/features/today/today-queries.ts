@@ -1,5 +1,7 @@
 import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
+import { listNotices } from "@/server/snapshots/beside";
+import { NOTICE_KINDS, type NoticeKind } from "./notices";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { procedure } from "@/content/procedures/library";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
@@ -38,6 +40,12 @@ export type Today = {
   watch: Watch[];
   /** What cannot be read, and where it belongs. */
   problems: { words: string; path: string }[];
+};
+
+/** What this home has not been told yet. */
+export const noticesOf = async (homeId: string): Promise<NoticeKind[]> => {
+  const kinds = await listNotices(homeId);
+  return NOTICE_KINDS.filter((kind) => kinds.includes(kind));
 };
 
 export async function todayOf(homeId: string): Promise<Today | null> {

@@ -36,12 +36,15 @@ const GROUPS = [
 export function TodayView({
   data,
   openCount,
+  notices,
   ends,
   house,
   start,
 }: {
   data: Today;
   openCount: number;
+  /** What the home is told once. */
+  notices: ReactNode;
   ends: ReactNode;
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
@@ -63,6 +66,7 @@ export function TodayView({
           <p className="mt-1 text-second">{season}.</p>
         </div>
         {ends}
+        {notices}
         {book.units
           .filter((unit) => unit.setUpStep !== undefined)
           .map((unit) => (

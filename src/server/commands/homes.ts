@@ -3,8 +3,8 @@ import { randomUUID } from "node:crypto";
 import type { DriverFacts, Home, Level } from "@/core/inventory/inventory";
 import type { Tx } from "@/db/client";
 import { insertDriver } from "@/db/repositories/drivers";
-import { insertHome, insertLevel, updateHome } from "@/db/repositories/homes";
-import type { OpenHome } from "./home-command";
+import { insertHome, insertLevel, markNoticeRead, updateHome } from "@/db/repositories/homes";
+import { createdAt, type OpenHome } from "./home-command";
 
 /** Enters a home with its levels and what is known of its household; answers its id. */
 export async function addHome(
@@ -31,3 +31,7 @@ export const changeHome = (
   const climate = { ...change.climate, spreadC: home.climate.spreadC };
   return updateHome(tx, { id: home.id, ...change, climate });
 };
+
+/** That somebody has read what their home was told once. */
+export const readNotice = (home: OpenHome, kind: string): Promise<void> =>
+  markNoticeRead(home.tx, home.homeId, kind, createdAt(home));

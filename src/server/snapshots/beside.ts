@@ -19,6 +19,7 @@ const reading =
 
 export const listHomes = reading(homes.listHomes);
 export const findHome = reading(homes.findHome);
+export const listNotices = reading(homes.listNotices);
 export const findByWords = reading(find.findByWords);
 export const findBySize = reading(find.findBySize);
 export const findDraft = reading(units.findDraft);

@@ -11,7 +11,8 @@ import {
 } from "@/features/runs/loose-ends/loose-ends-queries";
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { TodayView } from "@/features/today/today-view";
-import { todayOf } from "@/features/today/today-queries";
+import { NoticeList } from "@/features/today/notice-list";
+import { noticesOf, todayOf } from "@/features/today/today-queries";
 import { ChangedLink } from "@/features/inventory/parts/changed-link";
 import { LinkButton } from "@/ui/button";
 import { now } from "@/lib/clock";
@@ -34,6 +35,7 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
     <TodayView
       data={data}
       openCount={left.length}
+      notices={<NoticeList homeId={homeId} kinds={await noticesOf(homeId)} />}
       ends={
         <>
           <EndList

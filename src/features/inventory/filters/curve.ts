@@ -5,6 +5,7 @@ import type { ScopedDriver } from "@/core/inventory/inventory";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { GRADE_WORDS } from "@/content/words";
 import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/filters/belief";
+import { isLightOn, LIT_GRADE } from "@/core/filters/slot-wear";
 import { wear } from "@/core/filters/wear";
 import type { WearNow } from "@/core/filters/wear-status";
 
@@ -100,7 +101,10 @@ export function filterSeen(
   cleanDropPa: number | undefined,
   system: UnitSystem,
 ): SeenLoad[] {
-  return history.flatMap(({ kind, date, look }): SeenLoad[] => {
+  return history.flatMap((event): SeenLoad[] => {
+    const { kind, date, look } = event;
+    if (isLightOn(event))
+      return [{ date, load: SEEN_BY_GRADE[LIT_GRADE].load, words: "its light came on" }];
     if (kind !== "look" || !look) return [];
     const { grade, pressureDropPa } = look;
     // Where a look has a pressure drop and a grade, the engine uses the drop, and so does the dot.

@@ -85,7 +85,7 @@ export function staircaseOf(ground: StairGround): Staircase | null {
       at: scale(start),
     },
     foot: {
-      words: measure === "days" ? `Likely ${onDay(likely)}` : `Full ${onDay(likely)}`,
+      words: measure === "days" ? `Likely ${onDay(likely)}` : `Matted ${onDay(likely)}`,
       at: scale(at),
     },
     steps: inOrder.map((cause, i) => ({

@@ -6,6 +6,7 @@ import { agoWords, betweenWords, capitalised, dateWords } from "@/core/quantitie
 import { attributeWords } from "@/core/inventory/attribute";
 import type { FilterSummary } from "@/presentation/filter-status";
 import type { FilterStatus } from "@/core/filters/filter-status";
+import type { FilterSlot } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/filters/media";
 import { LinkButton } from "@/ui/button";
@@ -24,15 +25,15 @@ import { CoilHead } from "./coil-head";
 export function PartView({
   sheet,
   start,
-  vacuumed,
+  noting,
   jobs,
   readings,
   history,
 }: {
   sheet: PartSheet;
   start: (filterStatus: FilterStatus) => ReactNode;
-  /** The button that says a filter was vacuumed where it sits. */
-  vacuumed: (slotId: string) => ReactNode;
+  /** The buttons that say at one press what was done or seen at a filter. */
+  noting: (slot: FilterSlot) => ReactNode;
   /** What comes round at it; of a filter the strategies before. */
   jobs: ReactNode;
   readings: ReactNode;
@@ -93,7 +94,7 @@ export function PartView({
           </Link>
         </nav>
         {sheet.kind === "slot" ? (
-          <SlotHead {...{ sheet, start, vacuumed }} />
+          <SlotHead {...{ sheet, start, noting }} />
         ) : sheet.kind === "part" ? (
           sheet.coil ? (
             <CoilHead sheet={sheet} coil={sheet.coil} />
@@ -127,11 +128,11 @@ export function PartView({
 function SlotHead({
   sheet,
   start,
-  vacuumed,
+  noting,
 }: {
   sheet: Extract<PartSheet, { kind: "slot" }>;
   start: (filterStatus: FilterStatus) => ReactNode;
-  vacuumed: (slotId: string) => ReactNode;
+  noting: (slot: FilterSlot) => ReactNode;
 }) {
   const { snapshot: book, today, events, drivers, filterStatus, status, siblings } = sheet;
   const { slot, wear } = filterStatus;
@@ -172,7 +173,7 @@ function SlotHead({
             <LinkButton href={`/homes/${book.home.id}/look?slot=${slot.id}`}>
               Note a look
             </LinkButton>
-            {vacuumed(slot.id)}
+            {noting(slot)}
           </div>
         </div>
         {wear && (

@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { PartList } from "../parts/part-list";
-import type { ReactNode } from "react";
+import { Fragment, type ReactNode } from "react";
 import { slotTitle } from "@/presentation/slot-words";
 import { movesAir, unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
-import { dateWords, dayAndMonth, listWords } from "@/core/quantities/words";
+import { dateWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
 import { alarmLife, warrantyOf } from "@/core/inventory/alarms";
 import type { HomeEnds } from "@/core/runs/home-ends";
 import { attributeWords } from "@/core/inventory/attribute";
@@ -26,6 +26,7 @@ export function UnitView({
   next,
   actions,
   jobs,
+  light,
   history,
 }: {
   sheet: UnitSheet;
@@ -35,6 +36,8 @@ export function UnitView({
   actions: ReactNode;
   /** The jobs of the unit as a whole, and its readings. */
   jobs: ReactNode;
+  /** The button that says the light of one of its filters came on. */
+  light: (slotId: string, words: string) => ReactNode;
   history: ReactNode;
 }) {
   const { unit, levelName, room } = sheet;
@@ -66,7 +69,7 @@ export function UnitView({
         )}
         {unit.retiredOn && <OutOfService sheet={sheet} />}
         <OpenEnds unit={unit} ends={ends} />
-        <Parts sheet={sheet} />
+        <Parts {...{ sheet, light }} />
         {!unit.retiredOn && jobs}
         <div className="wide:hidden">
           <UnitFacts sheet={sheet} />
@@ -120,7 +123,37 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
   );
 }
 
-function Parts({ sheet }: { sheet: UnitSheet }) {
+/** “Filter light came on”, one for each filter that has one. */
+function Lights({
+  filters,
+  light,
+}: {
+  filters: readonly FilterSummary[];
+  light: (slotId: string, words: string) => ReactNode;
+}) {
+  const lit = filters.filter(({ filterStatus: { slot } }) => slot.indicator);
+  if (lit.length === 0) return null;
+  return (
+    <div className="-ml-2 flex flex-wrap gap-x-2">
+      {lit.map(({ filterStatus: { slot } }) => (
+        <Fragment key={slot.id}>
+          {light(
+            slot.id,
+            lit.length > 1 ? `Light of ${inSentence(slot.name)} came on` : "The light came on",
+          )}
+        </Fragment>
+      ))}
+    </div>
+  );
+}
+
+function Parts({
+  sheet,
+  light,
+}: {
+  sheet: UnitSheet;
+  light: (slotId: string, words: string) => ReactNode;
+}) {
   const { snapshot: book, unit, filters, retiredSlots, parts } = sheet;
   const home = `/homes/${book.home.id}`;
   const kind = unitKind(unit.kind);
@@ -170,6 +203,7 @@ function Parts({ sheet }: { sheet: UnitSheet }) {
           </li>
         ))}
       </ul>
+      {!unit.retiredOn && <Lights {...{ filters, light }} />}
       <PartList homeId={book.home.id} rows={parts} />
     </section>
   );

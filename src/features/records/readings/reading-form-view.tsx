@@ -13,6 +13,7 @@ import { CheckField, ChoiceField, SelectField, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
 import { Needle } from "@/ui/needle";
+import { isDrawn, SeenSwatch } from "@/ui/seen-swatch";
 import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "./reading-form";
 import type { ReadingChoice } from "./readings-queries";
 
@@ -95,6 +96,7 @@ function ReadingFieldsView({
             options={Object.keys(WORD_KINDS[kind]).map((value) => ({
               value,
               label: SEEN_WORDS[value] ?? value,
+              drawing: isDrawn(kind) ? <SeenSwatch kind={kind} seen={value} /> : undefined,
             }))}
           />
         ) : (

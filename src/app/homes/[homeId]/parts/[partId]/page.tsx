@@ -10,7 +10,7 @@ import { goingRuns } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
 import { PartHistory } from "@/features/records/history";
-import { VacuumedButton } from "@/features/records/vacuumed-button";
+import { LightButton, VacuumedButton } from "@/features/records/press-buttons";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { PhotoPairs } from "@/features/runs/pictures/photo-pairs";
 import { photoPairsOf } from "@/features/runs/pictures/photo-queries";
@@ -79,7 +79,12 @@ export default async function PartPage({
             isService={sheet.kind === "part"}
           />
         }
-        vacuumed={(slotId) => <VacuumedButton {...{ homeId, slotId }} commandId={randomUUID()} />}
+        noting={({ id: slotId, indicator }) => (
+          <>
+            <VacuumedButton {...{ homeId, slotId }} commandId={randomUUID()} />
+            {indicator && <LightButton {...{ homeId, slotId }} commandId={randomUUID()} />}
+          </>
+        )}
         start={({ slot }) =>
           sheet.kind === "slot" && sheet.guide && renewal ? (
             <StartLink

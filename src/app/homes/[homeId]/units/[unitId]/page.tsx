@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
 import { UnitHistory } from "@/features/records/history";
@@ -9,6 +10,7 @@ import { ReadingSection } from "@/features/records/readings/reading-section";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
 import { UnitActions } from "@/features/inventory/units/unit-buttons";
 import { STEP_WORDS } from "@/features/inventory/guided-add/set-up";
+import { LightButton } from "@/features/records/press-buttons";
 import { UnitView } from "@/features/inventory/units/unit-view";
 import { unitSheetOf } from "@/features/inventory/units/unit-queries";
 
@@ -39,6 +41,9 @@ export default async function UnitPage({
               }
             : null
         }
+        light={(slotId, words) => (
+          <LightButton {...{ homeId, slotId, words }} commandId={randomUUID()} />
+        )}
         jobs={
           <>
             <JobSection
