@@ -76,13 +76,21 @@ function orderFor(
   item: string,
   dates: readonly PlainDate[],
 ): Order | "unmet" | null {
-  const ahead = Math.min(LOOK_AHEAD_DAYS, input.shelfLifeDays ?? LOOK_AHEAD_DAYS);
-  const needs = dates.filter((date) => date <= addDays(input.today, ahead)).sort();
+  const sorted = [...dates].sort();
+  const needs = sorted.filter((date) => date <= addDays(input.today, LOOK_AHEAD_DAYS));
   const inStock = input.stock
     .filter((each) => each.item === item)
     .reduce((sum, each) => sum + each.count, 0);
-  const missing = needs.slice(inStock);
-  if (missing.length === 0) return null;
+  const [first, ...others] = needs.slice(inStock);
+  if (first === undefined) return null;
+  const { leadDays, shelfLifeDays } = input;
+  // What does not keep until it has come cannot be ordered ahead.
+  if (shelfLifeDays !== undefined && shelfLifeDays < leadDays) return "unmet";
+  const wanted = addDays(first, -leadDays);
+  const by = wanted < input.today ? input.today : wanted;
+  const keeps = (date: PlainDate) =>
+    shelfLifeDays === undefined || date <= addDays(by, shelfLifeDays);
+  const missing = [first, ...others.filter(keeps)];
   const bought = cheapest(
     input.offers.filter((offer) => offer.item === item),
     missing.length,
@@ -90,17 +98,14 @@ function orderFor(
   if (!bought) return "unmet";
   const { offer, packs, price } = bought;
   const units = packs * offer.pack;
-  const wanted = addDays(missing[0]!, -input.leadDays);
   // What is left of a pack serves later needs too, as long as it keeps.
-  const keeps =
-    input.shelfLifeDays === undefined ? null : addDays(input.today, input.shelfLifeDays);
-  const usable = [...dates].sort().filter((date) => keeps === null || date <= keeps);
+  const usable = sorted.filter((date, i) => i < inStock || keeps(date));
   return {
     item,
     packs,
     units,
     price,
-    by: wanted < input.today ? input.today : wanted,
+    by,
     coversUntil: usable[Math.min(usable.length, inStock + units) - 1]!,
   };
 }

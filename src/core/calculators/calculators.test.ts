@@ -242,9 +242,17 @@ describe("buy", () => {
     ]);
   });
   it("buys no more than keeps", () => {
+    // Ordered on 25 March it keeps until 23 July.
     expect(of({ shelfLifeDays: 120 }).orders).toMatchObject([
-      { packs: 2, coversUntil: "2026-07-01" },
+      { packs: 2, by: "2026-03-25", coversUntil: "2026-07-01" },
     ]);
+    // From stock until July; ordered on 24 September it keeps until 22 January, today it would be July.
+    const stock = [{ item: "20x20x1", count: 2 }];
+    expect(of({ stock, shelfLifeDays: 120 }).orders).toMatchObject([
+      { packs: 2, by: "2026-09-24", coversUntil: "2027-01-01" },
+    ]);
+    expect(of({ shelfLifeDays: 6 })).toMatchObject({ orders: [], unmet: ["20x20x1"] });
+    expect(of({ shelfLifeDays: 7 }).orders).toMatchObject([{ packs: 1 }]);
   });
   it("never pays more than for singles, and always meets the need", () => {
     fc.assert(

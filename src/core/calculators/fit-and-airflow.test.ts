@@ -129,6 +129,12 @@ describe("rating-crosswalk", () => {
       { MERV: "16", EN779: "F9", ISO16890: "ePM1 80", EN1822: "H13" },
       { e1: 99.95, e2: 99.95, e3: 99.95 },
     ],
+    [
+      "EN1822",
+      "U17",
+      { MERV: "16", EN779: "F9", ISO16890: "ePM1 80", EN1822: "U17" },
+      { e1: 99.999995, e2: 99.999995, e3: 99.999995 },
+    ],
   ] as const)("%s %s", (scheme, name, nearest, minimumEfficiency) => {
     expect(ratingCrosswalk({ scheme, class: name })).toEqual({
       nearest,

@@ -44,7 +44,13 @@ const MINIMUM: Readonly<Record<number, readonly [number | null, number, number]>
   16: [95, 95, 95],
 };
 /** At the grain it lets through most easily. */
-const HEPA: Readonly<Record<string, number>> = { H13: 99.95, H14: 99.995 };
+const HEPA: Readonly<Record<string, number>> = {
+  H13: 99.95,
+  H14: 99.995,
+  U15: 99.9995,
+  U16: 99.99995,
+  U17: 99.999995,
+};
 
 /**
  * A rating in the other schemes, about: the test methods measure different things. Efficiencies are

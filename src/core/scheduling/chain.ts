@@ -26,6 +26,9 @@ export const chainInput = z
     else if (daysFrom(today, until) > MOST_DAYS) problem("no chain is longer than thirty years");
   });
 
+/** Why a fixed day cannot be kept: it lies behind today, or not after the round before it. */
+const CONFLICTS = ["past", "not-after-the-one-before"] as const;
+
 export const chainOutput = z.strictObject({
   occurrences: z.array(
     z.strictObject({
@@ -35,6 +38,10 @@ export const chainOutput = z.strictObject({
       closes: dateSchema.nullable(),
       day: dateSchema,
     }),
+  ),
+  /** Fixed days that cannot be kept, and why. */
+  conflicts: z.array(
+    z.strictObject({ n: z.number().int(), day: dateSchema, why: z.enum(CONFLICTS) }),
   ),
   windows: z.strictObject({
     from: dateSchema,
@@ -46,14 +53,21 @@ export const chainOutput = z.strictObject({
 export type Chain = z.output<typeof chainOutput>;
 
 /** One coming round of a job; `n` counts from 1, the next. `day` is when it is taken to be done. */
-export type Occurrence = Dates & { n: number; due: DayNumber; day: DayNumber };
+export type Occurrence = Dates & {
+  n: number;
+  due: DayNumber;
+  day: DayNumber;
+  /** The day it was fixed to and cannot be kept. */
+  conflict?: { day: DayNumber; why: (typeof CONFLICTS)[number] };
+};
 
 export type FixedDays = ReadonlyMap<number, DayNumber>;
 const NO_FIXED_DAYS: FixedDays = new Map();
 
 /**
  * The coming rounds of a job up to `until`, each counted from the day the one before is done: its
- * fixed day, else its due day; what is past already can be done today at the soonest.
+ * fixed day, else its due day; none before today, nor on the day of the one before. A fixed day that
+ * cannot be kept is named, and the round lies where it would without.
  *
  * @example occurrencesOf(dueCalculatorOf(weekly, 0, 20), 0, 20).map(({ day }) => day) // [7, 14]
  */
@@ -67,14 +81,29 @@ export function occurrencesOf(
   let dates = work.now();
   let before = -Infinity;
   for (let n = 1; dates !== null && dates.due !== null; n++) {
-    const day: DayNumber = fixedDays.get(n) ?? Math.max(today, dates.due);
+    const fixed = fixedDays.get(n);
+    const why = fixed === undefined ? null : whyNot(fixed, today, before);
     // A job due again on the day it was done would make the chain endless.
-    if (day > until || day <= before) break;
-    occurrences.push({ n, opens: dates.opens, due: dates.due, closes: dates.closes, day });
+    const day: DayNumber =
+      fixed !== undefined && why === null ? fixed : Math.max(today, dates.due, before + 1);
+    if (day > until) break;
+    occurrences.push({
+      ...{ n, opens: dates.opens, due: dates.due, closes: dates.closes, day },
+      ...(fixed !== undefined && why !== null ? { conflict: { day: fixed, why } } : {}),
+    });
     before = day;
     dates = work.after(day);
   }
   return occurrences;
+}
+
+function whyNot(
+  fixed: DayNumber,
+  today: DayNumber,
+  before: number,
+): (typeof CONFLICTS)[number] | null {
+  if (fixed < today) return "past";
+  return fixed <= before ? "not-after-the-one-before" : null;
 }
 
 /**
@@ -113,13 +142,17 @@ export function chain(input: z.output<typeof chainInput>): Chain {
     windows.due.push(due);
     windows.closes.push(closes);
   }
+  const occurrences = occurrencesOf(work, today, until, fixedDays);
   return {
-    occurrences: occurrencesOf(work, today, until, fixedDays).map(({ n, due, day, ...rest }) => ({
+    occurrences: occurrences.map(({ n, opens, due, closes, day }) => ({
       n,
-      ...asDates({ ...rest, due }),
+      ...asDates({ opens, due, closes }),
       due: fromDay(due),
       day: fromDay(day),
     })),
+    conflicts: occurrences.flatMap(({ n, conflict }) =>
+      conflict ? [{ n, day: fromDay(conflict.day), why: conflict.why }] : [],
+    ),
     windows: { from: input.today, ...windows },
   };
 }

@@ -30,6 +30,8 @@ const LEAST_OPEN_DAYS = 3;
 const STRETCH_WITHIN_DAYS = 400;
 /** A job of a season is done three weeks either side. */
 const SEASON_SLACK_DAYS = 21;
+/** Done so long before its day or less, it was done for the season to come; our choice, two months. */
+const SEASON_AHEAD_DAYS = 60;
 /** Far enough to meet every turn of the year twice. */
 const SEASON_SEARCH_DAYS = 800;
 const AFTER_LEAST_OPEN_DAYS = 7;
@@ -109,7 +111,7 @@ function season(trigger: Of<"season">, task: DueTask, span: CalculationSpan): Du
     const turn = turns.find((day) =>
       after === null
         ? day + offsetDays + SEASON_SLACK_DAYS >= span.today
-        : day + offsetDays - SEASON_SLACK_DAYS > after,
+        : day + offsetDays - after > SEASON_AHEAD_DAYS,
     );
     if (turn === undefined) return null;
     const due = turn + offsetDays;
@@ -166,7 +168,7 @@ function after({ event, days }: Of<"after">, task: DueTask): DueCalculator {
     .map((each) => toDay(each.to ?? each.date));
   const end = ends.length === 0 ? null : Math.max(...ends);
   return counting(task, (done) => {
-    if (end === null || (done !== null && done > end)) return null;
+    if (end === null || (done !== null && done >= end)) return null;
     const due = end + days;
     return { opens: end, due, closes: due + Math.max(AFTER_LEAST_OPEN_DAYS, days) };
   });

@@ -106,12 +106,13 @@ describe("jobs by other clocks", () => {
     });
   });
 
-  it("finds the first turn of the season that opens after it was done", () => {
+  it("finds the first turn of the season that lies more than two months after it was done", () => {
     const trigger = { kind: "season", anchor: "heatingStart", offsetDays: -30 };
     // 23 Sep less 30 days is 24 Aug, three weeks either side.
     const autumn = ["2026-08-03", "2026-08-24", "2026-09-14"];
-    expect(dates({ cadence: trigger, climate, lastDone: "2026-08-02" })).toEqual(autumn);
-    expect(ask({ cadence: trigger, climate, lastDone: "2026-08-03" }).due).toBe("2027-08-24");
+    // 24 Jun is 61 days before its day, 25 Jun 60: then it was done for the season to come.
+    expect(dates({ cadence: trigger, climate, lastDone: "2026-06-24" })).toEqual(autumn);
+    expect(ask({ cadence: trigger, climate, lastDone: "2026-06-25" }).due).toBe("2027-08-24");
     // Never done: the first that has not closed.
     expect(dates({ cadence: trigger, climate })).toEqual(autumn);
     expect(ask({ today: "2026-09-14", cadence: trigger, climate }).due).toBe("2026-08-24");
@@ -138,8 +139,8 @@ describe("jobs by other clocks", () => {
     ];
     expect(dates({ cadence: trigger, events })).toEqual(["2026-02-20", "2026-03-02", "2026-03-12"]);
     expect(dates({ cadence: { ...trigger, days: 3 }, events })[2]).toBe("2026-03-02");
-    expect(ask({ cadence: trigger, events, lastDone: "2026-02-20" }).due).toBe("2026-03-02");
-    expect(ask({ cadence: trigger, events, lastDone: "2026-02-21" }).state).toBe("none");
+    expect(ask({ cadence: trigger, events, lastDone: "2026-02-19" }).due).toBe("2026-03-02");
+    expect(ask({ cadence: trigger, events, lastDone: "2026-02-20" }).state).toBe("none");
     expect(ask({ cadence: trigger }).state).toBe("none");
   });
 
@@ -258,6 +259,28 @@ describe("chains", () => {
       day: "2026-04-26",
     });
     expect(pinned.occurrences[2]!.due).toBe("2026-05-26");
+  });
+
+  it("names fixed days that cannot be kept, and lays those rounds where they would lie without", () => {
+    const task = { cadence: { kind: "every", n: 30, unit: "day" }, lastDone: "2026-03-01" };
+    const fixed = [
+      { n: 1, day: "2026-03-10" },
+      { n: 2, day: "2026-04-20" },
+      { n: 3, day: "2026-04-20" },
+      { n: 9, day: "2026-03-01" },
+    ];
+    const { occurrences, conflicts } = run({ until: "2026-07-01", task, fixed });
+    expect(occurrences.map(({ day }) => day)).toEqual([
+      // The tenth is past: 31 March, its due day. The twentieth is kept, and counted from.
+      ...["2026-03-31", "2026-04-20", "2026-05-20", "2026-06-19"],
+    ]);
+    expect(conflicts).toEqual([
+      { n: 1, day: "2026-03-10", why: "past" },
+      { n: 3, day: "2026-04-20", why: "not-after-the-one-before" },
+    ]);
+    // Two reasons at once: it is past.
+    const both = run({ until: "2026-05-01", task, fixed: [{ n: 2, day: "2026-03-13" }] });
+    expect(both.conflicts).toEqual([{ n: 2, day: "2026-03-13", why: "past" }]);
   });
 
   it("lets what is past be done today at the soonest", () => {

@@ -36,15 +36,15 @@ export const asDates = (dates: Dates | null): z.output<typeof datesSchema> => {
 };
 
 /**
- * How a job stands on a day: a window that has not come into sight counts as not yet open; the day it
- * closes still counts as due.
+ * How a job stands on a day: what has no due day in sight is not yet open, whatever else is known; the
+ * day it closes still counts as due.
  *
  * @example stateOn({ opens: 1, due: 5, closes: 9 }, 10) // "past"
  */
 export function stateOn(dates: Dates | null, today: DayNumber): DueState {
   if (!dates) return "none";
-  if (dates.opens === null || today < dates.opens) return "not-yet";
-  if (dates.due === null || today < dates.due) return "open";
+  if (dates.due === null || dates.opens === null || today < dates.opens) return "not-yet";
+  if (today < dates.due) return "open";
   if (dates.closes === null || today <= dates.closes) return "due";
   return "past";
 }
