@@ -217,6 +217,7 @@ describe("day to day", () => {
     await browser.driver.wait(async () => (await shown()).length === 2, 15_000);
     expect(await shown()).toEqual(["Condensate trap", "Condensate line"]);
     await page.reload();
+    await browser.driver.wait(async () => (await shown())[1] === "Condensate line", 15_000);
     expect(await shown()).toEqual(["Condensate trap", "Condensate line"]);
     expect(await browser.driver.getCurrentUrl()).toMatch(/parts-sort=due&parts-find=condensate/);
   });

@@ -71,7 +71,8 @@ check("Lint", bin("eslint"), [".", "--max-warnings", "0"]);
 check("Format", bin("prettier"), ["--check", "--log-level", "warn", "."]);
 check("Unused code", bin("knip"), []);
 check("Architecture", "node", ["scripts/architecture.mjs"]);
-tests("Unit tests", "unit");
+// Two at once on two processors: Jest would leave one to itself, which has little to do.
+tests("Unit tests", "unit", ["--maxWorkers=2"]);
 if (!process.argv.includes("--fast")) {
   installBrowser();
   build();

@@ -1,7 +1,7 @@
 import type { Qualification } from "../src/core/runs/qualification";
 import type { Procedure, RunSetting, Step } from "../src/core/runs/procedure";
 import { usualVariant } from "../src/core/runs/procedure";
-import { againKey, replayRun } from "../src/core/runs/run";
+import { againKey, RunReplay } from "../src/core/runs/run";
 import type { RunJob } from "../src/core/runs/run-state";
 import { runEventSchema, type RunEvent, type Seen } from "../src/core/runs/run-event";
 import { isWordKind, WORD_KINDS } from "../src/core/readings/reading-kinds";
@@ -85,9 +85,11 @@ export function walk(
   }: { from?: readonly RunEvent[]; until?: string; seen?: Record<string, Seen> } = {},
 ): RunEvent[] {
   const events = [...from];
+  const replay = new RunReplay(job);
+  for (const each of from) replay.take(each);
   let at = events.at(-1)?.at ?? STARTED;
   for (let steps = 0; steps < 200; steps++) {
-    const state = replayRun(job, events);
+    const { state } = replay;
     const { current } = state;
     if (!current || current.id === until || state.safetyStop) return events;
     const waits = [
@@ -101,6 +103,7 @@ export function walk(
     at = [later(at, MINUTE_MS), ...waits].sort().at(-1)!;
     const answer = seen[current.id] ?? soundAt(current);
     events.push(event({ kind: "done", step: current.id, round: state.round, at, ...answer }));
+    replay.take(events.at(-1)!);
   }
   throw new Error(`walk: ${job.procedure.id} comes to no end`);
 }

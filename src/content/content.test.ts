@@ -8,7 +8,7 @@ import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { event, jobOf, STARTED, walk } from "../../tests/run-events";
 import { READING_WORDS, SUGGESTS } from "./reading-words";
 import { NOT_POSSIBLE_OPTIONS } from "@/presentation/run-words";
-import { replayRun } from "@/core/runs/run";
+import { replayRun, RunReplay } from "@/core/runs/run";
 import { climateSchema } from "@/core/climate/climate";
 import { climateDays } from "@/core/climate/climate";
 import { plainDate } from "@/core/quantities/plain-date";
@@ -65,9 +65,11 @@ describe("the procedure library", () => {
     (_id, _words, each, setting) => {
       const job = jobOf(each, setting);
       const whole = walk(job);
+      const replay = new RunReplay(job);
       for (let behind = 0; behind < whole.length; behind++) {
         const so = whole.slice(0, behind);
-        const { current } = replayRun(job, so);
+        if (behind > 0) replay.take(so.at(-1)!);
+        const { current } = replay.state;
         const aborted = event({
           kind: "turned-back",
           step: current!.id,

@@ -262,6 +262,64 @@ export const againKey = (step: string) => `again:${step}`;
 type Derived = Bare & Pick<RunState, "steps" | "current" | "log" | "ends" | "timers">;
 
 /**
+ * A run as its events come in, one after another: where it stands, and what a step back goes back to.
+ * `replayRun` says by which rules.
+ *
+ * @example new RunReplay(job).state.current.id // "new-one-at-hand"
+ */
+export class RunReplay {
+  #state: RunState;
+  #moves: Move[] = [];
+  #taken = 0;
+
+  constructor(
+    private readonly job: RunJob,
+    private readonly now?: string,
+    private readonly beside?: Beside,
+  ) {
+    this.#state = stateOf(job, fresh, {
+      status: "going",
+      undoes: null,
+      notes: [],
+      photos: [],
+      finish: null,
+      refused: [],
+    });
+  }
+
+  /** Where it stands after the events so far. */
+  get state(): RunState {
+    return this.#state;
+  }
+
+  /** Goes on by one event. */
+  take(sent: RunEvent): void {
+    const { job, now, beside } = this;
+    const state = this.#state;
+    const elsewhere = beside && this.#taken++ >= beside.accepted ? beside.open : [];
+    const event =
+      now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
+    const step = applied(job, state, event, elsewhere);
+    if (step.kind === "refused")
+      this.#state = { ...state, refused: [...state.refused, { event: sent, why: step.why }] };
+    else if (step.kind === "beside") this.#state = { ...state, ...step.change };
+    else {
+      const before = bareOf(state);
+      if (step.kind === "moved") this.#moves = [...this.#moves, { step: step.at, before }];
+      const back = step.kind === "back" ? this.#moves.at(-1) : undefined;
+      if (step.kind === "back") {
+        if (back?.step !== step.at) return;
+        this.#moves = this.#moves.slice(0, -1);
+      }
+      const bare = back
+        ? goneBack(job, state, back.before)
+        : { ...before, ...(step.kind === "moved" ? step.change : {}) };
+      this.#state = { ...stateOf(job, bare, state), undoes: this.#moves.at(-1)?.step ?? null };
+    }
+  }
+}
+
+/**
  * Where a run stands after its events, whatever device they came from. An event that was overtaken
  * (the same step done twice, a step back that another device took) changes nothing; one that the
  * rules forbid is listed as refused and changes nothing either. No event counts as later than
@@ -276,38 +334,9 @@ export function replayRun(
   now?: string,
   beside?: Beside,
 ): RunState {
-  let state = stateOf(job, fresh, {
-    status: "going",
-    undoes: null,
-    notes: [],
-    photos: [],
-    finish: null,
-    refused: [],
-  });
-  let moves: Move[] = [];
-  for (const [i, sent] of events.entries()) {
-    const elsewhere = beside && i >= beside.accepted ? beside.open : [];
-    const event =
-      now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
-    const step = applied(job, state, event, elsewhere);
-    if (step.kind === "refused")
-      state = { ...state, refused: [...state.refused, { event: sent, why: step.why }] };
-    else if (step.kind === "beside") state = { ...state, ...step.change };
-    else {
-      const before = bareOf(state);
-      if (step.kind === "moved") moves = [...moves, { step: step.at, before }];
-      const back = step.kind === "back" ? moves.at(-1) : undefined;
-      if (step.kind === "back") {
-        if (back?.step !== step.at) continue;
-        moves = moves.slice(0, -1);
-      }
-      const bare = back
-        ? goneBack(job, state, back.before)
-        : { ...before, ...(step.kind === "moved" ? step.change : {}) };
-      state = { ...stateOf(job, bare, state), undoes: moves.at(-1)?.step ?? null };
-    }
-  }
-  return state;
+  const replay = new RunReplay(job, now, beside);
+  for (const event of events) replay.take(event);
+  return replay.state;
 }
 
 const bareOf = ({
