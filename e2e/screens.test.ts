@@ -11,6 +11,7 @@ const SCREENS: [string, string][] = [
   ["a unit", `${HOME}/units/cellar-furnace`],
   ["a filter slot", `${HOME}/parts/cellar-filter`],
   ["a slot of two", `${HOME}/parts/mesh-left`],
+  ["a coil", `${HOME}/parts/cellar-furnace-evaporator-coil`],
   ["a part with readings", `${HOME}/parts/loft-ventilator-recovery-core`],
   ["all jobs", `${HOME}/jobs`],
   ["a job", `${HOME}/jobs/dryer-dryer-duct.brush`],

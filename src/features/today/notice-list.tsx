@@ -20,13 +20,15 @@ export function NoticeList({ homeId, kinds }: { homeId: string; kinds: readonly 
         {lines.map((line) => (
           <p key={line}>{line}</p>
         ))}
-        <Button
-          weight="quiet"
-          pending={pending}
-          onClick={() => startTransition(() => putNoticeAway(homeId, kind))}
-        >
-          Understood
-        </Button>
+        <div className="-ml-2">
+          <Button
+            weight="quiet"
+            pending={pending}
+            onClick={() => startTransition(() => putNoticeAway(homeId, kind))}
+          >
+            Understood
+          </Button>
+        </div>
       </section>
     );
   });
