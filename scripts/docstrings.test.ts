@@ -16,40 +16,49 @@ const texts = files.map((file) => ({ file, text: readFileSync(file, "utf8") }));
 const isFunction = (node: ts.Expression | undefined) =>
   node !== undefined && (ts.isArrowFunction(node) || ts.isFunctionExpression(node));
 
-/** The functions and classes that a file exports, and whether a docstring stands over each. */
-function exportedFunctions(text: string): { name: string; isDocumented: boolean }[] {
+type Exported = { name: string; isDocumented: boolean; hasExample: boolean };
+
+/** The functions and classes that a file exports, and whether a docstring and an example stand over each. */
+function exportedFunctions(text: string): Exported[] {
   const source = ts.createSourceFile("of-the-core.ts", text, ts.ScriptTarget.Latest, true);
   return source.statements.flatMap((node) => {
     const isExported =
       ts.canHaveModifiers(node) &&
       ts.getModifiers(node)?.some(({ kind }) => kind === ts.SyntaxKind.ExportKeyword);
     if (!isExported) return [];
-    const isDocumented = ts.getJSDocCommentsAndTags(node).length > 0;
+    const docs = ts.getJSDocCommentsAndTags(node);
+    const isDocumented = docs.length > 0;
+    const hasExample = docs.some((doc) => doc.getText(source).includes("@example"));
     if (ts.isFunctionDeclaration(node) || ts.isClassDeclaration(node))
-      return [{ name: node.name?.text ?? "default", isDocumented }];
+      return [{ name: node.name?.text ?? "default", isDocumented, hasExample }];
     if (!ts.isVariableStatement(node)) return [];
     return node.declarationList.declarations
       .filter(({ initializer }) => isFunction(initializer))
-      .map(({ name }) => ({ name: name.getText(source), isDocumented }));
+      .map(({ name }) => ({ name: name.getText(source), isDocumented, hasExample }));
   });
 }
 
 describe("what the core exports", () => {
-  it("has a docstring over each function and class", () => {
+  it("has a docstring with an example over each function and class", () => {
     const all = texts.flatMap(({ file, text }) =>
       exportedFunctions(text).map((each) => ({ ...each, file })),
     );
     expect(all.length).toBeGreaterThan(180);
     const bare = all.filter(({ isDocumented }) => !isDocumented);
     expect(bare.map(({ file, name }) => `${file}: ${name}`)).toEqual([]);
+    const plain = all.filter(({ hasExample }) => !hasExample);
+    expect(plain.map(({ file, name }) => `${file}: ${name}`)).toEqual([]);
   });
 
   it("is noticed without one", () => {
     expect(
-      exportedFunctions("export const a = () => 1;\n/** Two. */\nexport function b() {}"),
+      exportedFunctions(
+        "export const a = () => 1;\n/** Two. */\nexport function b() {}\n/** @example c() // 1 */\nexport const c = () => 1;",
+      ),
     ).toEqual([
-      { name: "a", isDocumented: false },
-      { name: "b", isDocumented: true },
+      { name: "a", isDocumented: false, hasExample: false },
+      { name: "b", isDocumented: true, hasExample: false },
+      { name: "c", isDocumented: true, hasExample: true },
     ]);
   });
 

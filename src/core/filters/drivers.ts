@@ -131,6 +131,7 @@ const growthFor = (drivers: readonly Driver[], from: DayNumber, size: number, cl
  * act, and not clamped.
  *
  * @source docs/sources.md#drivers
+ * @example [...driverFactors({ kind: "dusty-hobby" }, "recirculated", 0, 2, asked.climate)] // [1.3, 1.3]
  */
 export function driverFactors(
   driver: Driver,
@@ -167,6 +168,7 @@ export const clampDust = (multiplier: number): number =>
  * the machine do not count; the fluff of seeds flies on days of growth.
  *
  * @source docs/sources.md#drivers
+ * @example [...dustMultipliers([{ kind: "dusty-hobby" }, { kind: "indoor-smoking" }], "outdoor", 0, 1, asked.climate)] // [1]
  */
 export function dustMultipliers(
   drivers: readonly Driver[],

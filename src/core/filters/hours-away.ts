@@ -42,6 +42,8 @@ function hoursAway(
 /**
  * Every day whose hours are known otherwise than by the model: away, and after that, so that it counts
  * for more, as measured. In hours a day.
+ *
+ * @example hoursOf(snapshot([]), snapshot([]).systems[0], []) // []
  */
 export const hoursOf = (
   snapshot: HomeSnapshot,

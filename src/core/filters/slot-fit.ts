@@ -19,6 +19,8 @@ export type SlotFit = FilterFit & {
 /**
  * How the filter sits in its slot, with what is known of it; null as long as the slot itself was
  * never measured. What is unknown is supposed, and named.
+ *
+ * @example fitOfSlot(slot(), undefined) // null
  */
 export function fitOfSlot(
   slot: Pick<

@@ -240,6 +240,7 @@ export function wholeDays(shares: readonly number[], total: number): number[] {
  * load it adds by the likely day.
  *
  * @source docs/sources.md#wear-causes
+ * @example wearCauses(asked).causes // []
  */
 export function wearCauses(input: WearInput): WearCauses {
   const fitted = toDay(input.fittedOn);

@@ -61,6 +61,7 @@ export type Course = {
  *
  * @param hours run hours of each day from fitting
  * @param share above 0, up to 1
+ * @example ageDueIndex(asked, new Float64Array(200), 0, 0.5) // 60
  */
 export function ageDueIndex(
   input: WearInput,
@@ -109,6 +110,8 @@ const HEATING_SHARE_OF_COIL = 0.3;
  * The hours a part wears by on each day of a span, both ends included: those of heating for a
  * humidifier's panel, of cooling and three tenths of those of heating for an outdoor coil, all that
  * ran for the rest.
+ *
+ * @example wearingHours(asked, NO_WEATHER, 0, 1).length // 2
  */
 export function wearingHours(
   input: WearInput,
@@ -142,7 +145,11 @@ export function penetration({ media, upstream }: WearSlot): number {
 export const bearsOn = ({ media }: WearSlot, { kind }: Driver): boolean =>
   media !== "humidifier-panel" && !(kind === "bypass" && isCoil(media));
 
-/** The dust multiplier of each day; none for a humidifier’s panel. */
+/**
+ * The dust multiplier of each day; none for a humidifier’s panel.
+ *
+ * @example [...multipliers(asked, [{ kind: "dusty-hobby" }], 0, 1)] // [1.3]
+ */
 export function multipliers(
   { slot, climate }: WearInput,
   drivers: readonly Driver[],
@@ -253,7 +260,11 @@ export const weatherOf = (input: WearInput): Weather => ({
   measured: input.measured,
 });
 
-/** The course of a part from its fitting to a day, by the share of its life it is given. */
+/**
+ * The course of a part from its fitting to a day, by the share of its life it is given.
+ *
+ * @example courseTo(asked, NO_WEATHER, [], 20526).load[0] // 0
+ */
 export function courseTo(
   input: WearInput,
   weather: Weather,
@@ -283,6 +294,8 @@ export const horizonOf = (input: WearInput): DayNumber =>
 /**
  * The last day that decides anything: no due day lies past the age due, which is known at once for
  * what ages every day. Most filters are settled within months of a horizon of years.
+ *
+ * @example decisiveDay(asked) - horizonOf(asked) // 120 - 1095
  */
 export function decisiveDay(input: WearInput): DayNumber {
   const facts: MediaFacts = WEARING[input.slot.media];
@@ -294,7 +307,11 @@ export function decisiveDay(input: WearInput): DayNumber {
   );
 }
 
-/** A course cut off after a day index. */
+/**
+ * A course cut off after a day index.
+ *
+ * @example upTo(courseTo(asked, NO_WEATHER, [], 20600), 9).load.length // 10
+ */
 export const upTo = (
   { hours, multiplier, load, ageDue, ...rest }: Course,
   index: number,

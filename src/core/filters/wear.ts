@@ -129,6 +129,8 @@ export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
 
 /**
  * Only the likely due day, after the looks up to `today`; null beyond the horizon.
+ *
+ * @example likelyDue({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }) // "2026-03-24"
  */
 export function likelyDue(input: WearInput): PlainDate | null {
   const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
@@ -147,6 +149,8 @@ export type WearDays = {
  * When the filters after this one would be due, fitted on any day from `from` to `until`, as far as
  * is known today. One table of hours and dust serves them all: a load between two days is the
  * difference of two sums.
+ *
+ * @example laterFilters({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }, 20526, 20600)(20530).likely // 20540
  */
 export function laterFilters(
   input: WearInput,
@@ -207,6 +211,7 @@ export type WearSummary = Omit<WearResult, "days">;
  * later than the day the part is simply too old.
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
+ * @example wearSummary({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }).limitedBy // "age"
  */
 export const wearSummary = (input: WearInput): WearSummary =>
   summaryOf(input, courseTo(input, weatherOf(input), input.drivers, decisiveDay(input)));
@@ -265,6 +270,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
  * due.
  *
  * @source docs/sources.md#wear
+ * @example wear({ ...asked, horizonDays: 30 }).days.length // 31
  */
 export function wear(input: WearInput): WearResult {
   const fitted = toDay(input.fittedOn);

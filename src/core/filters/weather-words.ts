@@ -6,6 +6,8 @@ import type { PlaceContext } from "./place-history";
 /**
  * The month that moved the hours most since a filter was fitted, in words: “a cold January”, “a
  * mild March”, “a hot July”. Null when no real weather is known, or it changed nothing.
+ *
+ * @example weatherWords({ actuals: [] }, today, today) // null
  */
 export function weatherWords(
   context: PlaceContext,

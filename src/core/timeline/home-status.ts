@@ -45,6 +45,8 @@ export const wearByPart = (
 /**
  * A home as it stands on a day: its filters, its jobs and its year, all from one snapshot. Each is
  * worked out when it is first asked for, once, and lives as long as the status.
+ *
+ * @example new HomeStatus(snapshot([]), today, { jobs: JOBS }).tasks.some(({ id }) => id === "slot.renew") // true
  */
 export class HomeStatus {
   #filters: FilterStatus[] | undefined;
