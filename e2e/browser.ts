@@ -13,6 +13,10 @@ const FLAGS = [
   "--disable-background-networking",
   "--disable-component-update",
   "--disable-sync",
+  "--disable-extensions",
+  "--disable-component-extensions-with-background-pages",
+  // Its own menus are pages too, drawn beforehand for a window that nobody sees.
+  "--disable-features=PreloadTopChromeWebUI",
   "--hide-scrollbars",
 ];
 

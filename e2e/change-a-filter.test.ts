@@ -142,6 +142,7 @@ describe("changing the cellar furnace's filter", () => {
     const label = await (await page.find(By.css("article[aria-label=Label]"))).getText();
     expect(label).toContain("20×20×1");
     expect(label).toContain("Saturday 14 March 2026");
+    expect(label).toMatch(/(before|after) the book|When the book says/);
     expect(label).toMatch(/Next due\nabout \w+day \d+ \w+ 2026/);
     expect(label).toContain("to the right, toward the blower");
   });

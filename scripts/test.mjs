@@ -2,7 +2,7 @@
  * npm test: installs what it needs, then every check and every test; the last line counts them.
  * --fast leaves out the browser.
  */
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import { build, install, quietEnv, root } from "./project.mjs";
@@ -16,8 +16,29 @@ function attempt(name, command, args) {
   return status === 0;
 }
 
-function check(name, command, args) {
-  tally[attempt(name, command, args) ? "passed" : "failed"]++;
+/** Runs a check without waiting for it; what it says is printed when it is over. */
+function check([name, command, args]) {
+  return new Promise((resolve) => {
+    const said = [];
+    const child = spawn(command, args, { cwd: root, env: quietEnv });
+    child.stdout.on("data", (chunk) => said.push(chunk));
+    child.stderr.on("data", (chunk) => said.push(chunk));
+    child.once("error", (error) => said.push(Buffer.from(String(error))));
+    child.once("close", (status) => {
+      console.log(`\n— ${name}\n${Buffer.concat(said)}`);
+      tally[status === 0 ? "passed" : "failed"]++;
+      resolve();
+    });
+  });
+}
+
+/** Checks that do not touch each other, two at a time. */
+async function checks(list) {
+  const waiting = [...list];
+  const line = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await check(next);
+  };
+  await Promise.all([line(), line()]);
 }
 
 function tests(name, project, extra = []) {
@@ -64,13 +85,16 @@ function installBrowser() {
 }
 
 install();
-check("Types of the routes", bin("next"), ["typegen"]);
-check("Types", bin("tsc"), ["--noEmit"]);
-check("Types of the core, without browser and Node", bin("tsc"), ["--noEmit", "-p", "src/core"]);
-check("Lint", bin("eslint"), [".", "--max-warnings", "0"]);
-check("Format", bin("prettier"), ["--check", "--log-level", "warn", "."]);
-check("Unused code", bin("knip"), []);
-check("Architecture", "node", ["scripts/architecture.mjs"]);
+// The types of the routes are written first: the others read them.
+await check(["Types of the routes", bin("next"), ["typegen"]]);
+await checks([
+  ["Lint", bin("eslint"), [".", "--max-warnings", "0"]],
+  ["Types", bin("tsc"), ["--noEmit"]],
+  ["Types of the core, without browser and Node", bin("tsc"), ["--noEmit", "-p", "src/core"]],
+  ["Format", bin("prettier"), ["--check", "--log-level", "warn", "."]],
+  ["Unused code", bin("knip"), []],
+  ["Architecture", "node", ["scripts/architecture.mjs"]],
+]);
 // Two at once on two processors: Jest would leave one to itself, which has little to do.
 tests("Unit tests", "unit", ["--maxWorkers=2"]);
 if (!process.argv.includes("--fast")) {

@@ -28,7 +28,7 @@ function widened<T>(
  * The turns and stretches of the year in one climate, worked out once for all the jobs that hang on
  * them and as far as any of them asks. The climate must not change afterwards.
  *
- * @example new YearTables(asked.climate).seasons(20454, 20818).heatingStart.length // 1
+ * @example new YearTables(asked.climate).seasons(20454, 20818).heatingStart.length > 0 // true
  */
 export class YearTables {
   #seasons: Table<SeasonDays> | undefined;

@@ -14,7 +14,7 @@ export type Label = {
   unit: Unit;
   doneOn: PlainDate | null;
   due: PlainDate | null;
-} & ({ kind: "slot"; slot: FilterSlot } | { kind: "part"; part: Part; done: string });
+} & ({ kind: "slot"; slot: FilterSlot; why: string } | { kind: "part"; part: Part; done: string });
 
 export async function labelOf(homeId: string, partId: string): Promise<Label | null> {
   const snapshot = await homeSnapshot(homeId);
@@ -24,14 +24,17 @@ export async function labelOf(homeId: string, partId: string): Promise<Label | n
   const part = snapshot.parts.find(({ id }) => id === partId);
   const unit = snapshot.units.find(({ id }) => id === (slot ?? part)?.unitId);
   if (!unit) return null;
-  if (slot)
+  if (slot) {
+    const summary = filterSummary(homeStatus(snapshot, today), slot.id);
     return {
       kind: "slot",
       unit,
       slot,
       doneOn: installedPeriodsOf(snapshot, slot).at(-1)?.startedOn ?? null,
-      due: filterSummary(homeStatus(snapshot, today), slot.id)?.due ?? null,
+      due: summary?.due ?? null,
+      why: summary?.due ? summary.why : "",
     };
+  }
   if (!part) return null;
   const job = scheduleNow(snapshot, today).find(({ task }) => task.partId === partId);
   const last = snapshot.history.ofPart(partId).findLast(({ kind }) => kind === "done");

@@ -49,6 +49,9 @@ export async function LabelSheet({ label, address }: { label: Label; address: st
             </div>
           ))}
         </dl>
+        {label.kind === "slot" && label.why && (
+          <p className="figures col-span-2 text-[0.9375rem]">{label.why}</p>
+        )}
         <div className="col-span-2 flex items-center gap-4 border-t-2 border-ink pt-3">
           <svg
             role="img"
