@@ -147,6 +147,17 @@ const equipmentOf = (equipment: Equipment, coil: Coil, unitKind: string): Equipm
 export const gradeOfCoil = ({ kind, value }: ReadingTaken): CoilGrade | null =>
   kind === "coil" ? (GRADE_OF_WORD[String(value)] ?? null) : null;
 
+/**
+ * What of a record the wear of a coil follows from: its own entries, and the cleanings of its machine.
+ *
+ * @example entriesOfCoil(snapshot([event("done", -3)]), { id: "coil", unitId: "furnace" }) // []
+ */
+export const entriesOfCoil = (
+  { history }: Pick<HomeSnapshot, "history">,
+  part: Part,
+): HistoryEvent[] =>
+  history.ofUnit(part.unitId).filter((event) => event.partId === part.id || isCleaned(event, part));
+
 const lookOf = ({ date, reading }: HistoryEvent): WearLook[] => {
   const grade = reading && gradeOfCoil(reading);
   return grade ? [{ date, grade, pressureDropPa: undefined }] : [];
@@ -176,18 +187,15 @@ export function coilPlaceOf(
     unit.kind,
     coil === "indoor-coil" ? upstreamOf(snapshot, part) : null,
   );
-  const history = snapshot.history.ofPart(part.id);
-  const cleaned = snapshot.history
-    .ofUnit(unit.id)
-    .filter((event) => isCleaned(event, part))
-    .map(({ date }) => date);
+  const entries = entriesOfCoil(snapshot, part);
+  const cleaned = entries.filter((event) => isCleaned(event, part)).map(({ date }) => date);
   const first = unit.fittedOn && !cleaned.some((date) => date <= unit.fittedOn!);
   const starts = [...(first ? [unit.fittedOn!] : []), ...cleaned].map((date) => ({ date, slot }));
   return {
     context: { ...context, equipment: equipmentOf(equipment, coil, unit.kind) },
     installedPeriods: periodsBetween(
       starts,
-      history.flatMap((event) => lookOf(event)),
+      entries.flatMap((event) => lookOf(event)),
       [],
     ),
   };

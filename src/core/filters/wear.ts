@@ -147,7 +147,7 @@ export type WearDays = {
 
 /**
  * When the filters after this one would be due, fitted on any day from `from` to `until`, as far as
- * is known today. One table of hours and dust serves them all: a load between two days is the
+ * is known today; null where that is after `last`. One table of hours and dust serves them all: a load between two days is the
  * difference of two sums.
  *
  * @example laterFilters({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }, 20526, 20600)(20530).likely // 20540
@@ -156,12 +156,14 @@ export function laterFilters(
   input: WearInput,
   from: DayNumber,
   until: DayNumber,
+  last = Infinity,
 ): (fitted: DayNumber) => WearDays {
   const facts: MediaFacts = WEARING[input.slot.media];
   const limit = input.lifeShare * maxAgeOf(input.slot);
   const agesDaily = !facts.cleaned && !input.equipment.inUse;
   const reach = agesDaily ? Math.min(input.horizonDays, Math.ceil(limit)) : input.horizonDays;
-  const hours = wearingHours(input, weatherOf(input), from, until + reach);
+  const end = Math.max(from, Math.min(last, until + reach));
+  const hours = wearingHours(input, weatherOf(input), from, end);
   const multiplier = multipliers(input, input.drivers, from, hours.length);
   const { load } = loads(hours, multiplier, ratedHours(input.slot));
   const age = new Float64Array(hours.length);
@@ -171,16 +173,16 @@ export function laterFilters(
 
   return (fitted) => {
     const start = fitted - from;
-    const end = Math.min(hours.length, start + reach + 1);
+    const stop = Math.min(hours.length, start + reach + 1);
     const first = (isOver: (i: number) => boolean): number | null => {
       let low = start;
-      let high = end;
+      let high = stop;
       while (low < high) {
         const middle = (low + high) >> 1;
         if (isOver(middle)) high = middle;
         else low = middle + 1;
       }
-      return low < end ? low : null;
+      return low < stop ? low : null;
     };
     const tooOld = first((i) => reaches(age[i]! - age[start]!, limit));
     const due = (atLnK: number): DayNumber | null => {

@@ -199,7 +199,8 @@ function wearing({ wear, wearDays }: DueTask, span: CalculationSpan): DueCalcula
       return { opens: day(early), due: day(likely), closes: day(late) };
     },
     after: (done) => {
-      later ??= laterFilters(wear, span.from, span.until);
+      // A plan asks for no day beyond its end; whoever asks for one task sees past it.
+      later ??= laterFilters(wear, span.from, span.until, wearDays ? span.until : undefined);
       const { early, likely, late } = later(done);
       return { opens: early, due: likely, closes: late };
     },

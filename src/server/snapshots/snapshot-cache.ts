@@ -5,6 +5,7 @@ import type { Climate } from "@/core/climate/climate";
 import {
   coilSheetOf,
   coilStatusOf,
+  entriesOfCoil,
   type CoilSheet,
   type CoilStatus,
 } from "@/core/filters/coil-wear";
@@ -120,7 +121,7 @@ function yearsOf(climate: Climate): YearTables {
 const RULES = {
   jobs: JOBS,
   filterStatus: kept(filters, ({ history }, { id }) => history.ofPart(id), filterStatusOf),
-  coilStatus: kept(coils, ({ history }, { unitId }) => history.ofUnit(unitId), coilStatusOf),
+  coilStatus: kept(coils, entriesOfCoil, coilStatusOf),
   years: yearsOf,
 };
 
