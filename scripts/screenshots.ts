@@ -34,6 +34,12 @@ const toTheLook = async (page: Page) => {
   await page.heading("How does the old one look?");
 };
 
+/** The causes of a due day, with one of them opened. */
+const toTheStairs = async (page: Page) => {
+  await page.scrollTo(await page.heading("Why then"));
+  await (await page.find(By.xpath("//summary[contains(., 'clay dust')]"))).click();
+};
+
 const PICTURES: Picture[] = [
   { name: "today", size: DESK, path: HOME },
   { name: "today-dark", size: DESK, dark: true, path: HOME },
@@ -46,25 +52,22 @@ const PICTURES: Picture[] = [
     path: `${HOME}/jobs/yard-condenser-condenser-coil.clean/start?way=rinse-outdoor-coil.foam`,
   },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
-  { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter` },
+  { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
+  { name: "stairs", size: DESK, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
+  {
+    name: "stairs-dark",
+    size: DESK,
+    dark: true,
+    path: `${HOME}/parts/cellar-filter`,
+    then: toTheStairs,
+  },
+  { name: "coil", size: DESK, path: `${HOME}/parts/cellar-furnace-evaporator-coil` },
   {
     name: "readings",
     size: DESK,
     path: `${HOME}/parts/cellar-furnace-capacitor`,
   },
-  { name: "new-unit", size: DESK, path: `${HOME}/units/new` },
-  { name: "rooms", size: DESK, path: `${HOME}/rooms` },
   { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
-  {
-    name: "find",
-    size: DESK,
-    path: HOME,
-    then: async (page) => {
-      await page.keys("/");
-      await page.keys(..."20x20");
-      await page.seen("Takes this size");
-    },
-  },
   { name: "household", size: DESK, path: `${HOME}/household` },
   {
     name: "set-up-home",
