@@ -96,6 +96,30 @@ describe("when it is due, whether it is fine", () => {
     expect(await page.consoleErrors()).toEqual([]);
   });
 
+  it("says of each step of a due day what it is, and leads to where it is changed", async () => {
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
+    const stairs = await page.find(By.css("section[aria-labelledby=stairs]"));
+    const step = await stairs.findElement(By.xpath(".//summary[contains(., 'clay dust')]"));
+    await page.scrollTo(step);
+    await step.click();
+    await page.seen("A dusty hobby or workshop, all year round.");
+    const change = await stairs.findElement(
+      By.xpath(".//li[.//summary[contains(., 'clay dust')]]//a[. = 'Change it']"),
+    );
+    await page.scrollTo(change);
+    await change.click();
+    await page.heading("People and surroundings");
+    expect(await browser.driver.getCurrentUrl()).toContain("household?change=clay");
+  });
+
+  it("notes at one press that a light came on: its filter is due", async () => {
+    await page.open(`${app.url}${HOME}/units/workshop-heater`);
+    await page.press("The light came on");
+    await page.heading("Dust filters");
+    await page.says("section[aria-labelledby=slot]", /Its light came on Sat 14 Mar/);
+    expect(await text("section[aria-labelledby=slot]")).toMatch(/: (today|now)/);
+  });
+
   it("learns from looks, says so, and forgets when told", async () => {
     const strategies = "section[aria-labelledby=schools]";
     await page.open(`${app.url}${HOME}/parts/mesh-left`);
