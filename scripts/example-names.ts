@@ -10,9 +10,8 @@ import { JOBS } from "@/content/default-tasks";
 import { replayRun } from "../src/core/runs/run";
 import { wearInput, type WearInput } from "../src/core/filters/wear-schema";
 import { snapshot, today } from "../tests/small-home";
-import type { RunWhere } from "../src/core/runs/run-outcome";
 import { plainDate } from "../src/core/quantities/plain-date";
-import { jobOf, walk } from "../tests/run-events";
+import { jobOf, walk, whereOf } from "../tests/run-events";
 export { day, event, look, slot, snapshot, today, unit } from "../tests/small-home";
 
 export { JOBS };
@@ -23,18 +22,8 @@ export const job = jobOf(changePanelFilter);
 export const whole = walk(job);
 /** Where it stands after them. */
 export const done = replayRun(job, whole);
-/** The furnace's filter, as the place of the run. */
-export const where: RunWhere = {
-  homeTimeZone: "Etc/UTC",
-  runId: "run-1",
-  unitId: "furnace",
-  partId: "slot",
-  taskKey: "renew",
-  recordedAt: "2026-03-14T12:00:00Z",
-  itemBefore: "item-1",
-  alarms: [],
-  unitOfSlot: () => undefined,
-};
+/** The furnace’s filter, as the place of the run. */
+export const where = whereOf();
 
 /** What the wear of the furnace’s filter is asked with, fitted today. */
 export const asked: WearInput = wearInput.parse({

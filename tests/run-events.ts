@@ -2,6 +2,7 @@ import type { Qualification } from "../src/core/runs/qualification";
 import type { Procedure, RunSetting, Step } from "../src/core/runs/procedure";
 import { usualVariant } from "../src/core/runs/procedure";
 import { againKey, RunReplay } from "../src/core/runs/run";
+import type { RunWhere } from "../src/core/runs/run-outcome";
 import type { RunJob } from "../src/core/runs/run-state";
 import { runEventSchema, type RunEvent, type Seen } from "../src/core/runs/run-event";
 import { isWordKind, WORD_KINDS } from "../src/core/readings/reading-kinds";
@@ -29,6 +30,20 @@ export function jobOf(
     qualification,
   };
 }
+
+/** The furnace’s filter, as the place of a run. */
+export const whereOf = (extra: Partial<RunWhere> = {}): RunWhere => ({
+  homeTimeZone: "Etc/UTC",
+  runId: "run-1",
+  unitId: "furnace",
+  partId: "slot",
+  taskKey: "renew",
+  recordedAt: "2026-03-14T12:00:00Z",
+  itemBefore: "item-1",
+  alarms: ["up", "down"],
+  unitOfSlot: (id) => (id === "other-slot" ? "other-unit" : undefined),
+  ...extra,
+});
 
 /** A reading of every measured kind that procedures ask for, as sound as can be. */
 const SOUND: Record<string, Seen["reading"]> = {

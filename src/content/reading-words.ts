@@ -1,4 +1,3 @@
-import type { CoilGrade } from "@/core/filters/belief";
 import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
 import type { PartKindId } from "./part-kinds";
 import type { UnitKindId } from "./unit-kinds";
@@ -388,11 +387,4 @@ export const UNIT_READINGS: Partial<Record<UnitKindId, readonly ReadingKind[]>> 
   ducts: ["duct-debris", "closed-registers", "static-pressure-pa"],
   thermostat: ["sensor-offset-k"],
   "co-alarm": ["co-ppm", "alarm-age-years"],
-};
-
-/** What a look at a coil showed, beside its dot on the curve. */
-export const COIL_SEEN_WORDS: Readonly<Record<CoilGrade, string>> = {
-  clean: "clean",
-  dusty: "dusted",
-  matted: "matted",
 };

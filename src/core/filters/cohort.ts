@@ -1,4 +1,4 @@
-import { climateSchema, normals, type Climate } from "../climate/climate";
+import { madeUpClimate, madeUpWeather } from "../climate/made-up-weather";
 import type { DayNumber } from "../quantities/plain-date";
 import { equipmentSchema, runDaysBy } from "../climate/run-hours";
 import { chanceFrom, type Chance } from "../quantities/chance";
@@ -76,22 +76,6 @@ const LEAST_RATED_LOAD = 0.05;
 /** A rough town: how filters of one make differ, and eyes, as spreads of ln load. */
 const ROUGH_FILTER_SD = 0.12;
 const ROUGH_EYE_SD = 0.15;
-/** Its weather: how far a day is off its normal, K, and how much of that is left the next day. */
-const ROUGH_WEATHER_K = 4.5;
-const ROUGH_MEMORY = 0.8;
-
-function climateOf(chance: Chance): Climate {
-  const middle = 6 + 10 * chance.uniform();
-  const swing = 6 + 10 * chance.uniform();
-  return climateSchema.parse({
-    monthlyMeanC: Array.from(
-      { length: 12 },
-      (_, month) => middle - swing * Math.cos((2 * Math.PI * month) / 12),
-    ),
-    heatingDesignC: middle - swing - 14,
-    coolingDesignMeanC: middle + swing + 6,
-  });
-}
 
 function driversOf(chance: Chance): Driver[] {
   const drivers: Driver[] = [
@@ -109,18 +93,6 @@ function driversOf(chance: Chance): Driver[] {
   if (chance.uniform() < 0.15) drivers.push({ ...plain, kind: "dusty-hobby" });
   if (chance.uniform() < 0.15) drivers.push({ ...plain, kind: "indoor-smoking" });
   return drivers;
-}
-
-/** Days that go up and down about their normals, warm and cold ones in spells. */
-function weatherOf(climate: Climate, days: number, chance: Chance): Map<DayNumber, number> {
-  const weather = new Map<DayNumber, number>();
-  const fresh = ROUGH_WEATHER_K * Math.sqrt(1 - ROUGH_MEMORY ** 2);
-  let offK = ROUGH_WEATHER_K * chance.normal();
-  normals(climate.monthlyMeanC, 0, days).forEach((normalC, day) => {
-    weather.set(day, normalC + offK);
-    offK = ROUGH_MEMORY * offK + fresh * chance.normal();
-  });
-  return weather;
 }
 
 /** A place with its secrets: what loads it, how fast, and whose eyes look at it. */
@@ -141,7 +113,7 @@ function placeOf(media: Media, days: number, town: Town, chance: Chance): Place 
   const facts = MEDIA[media];
   const span = days + 2 * facts.maxAgeDays;
   const equipment = equipmentSchema.parse({ heats: true, cools: true, fan: { mode: "auto" } });
-  const climate = climateOf(chance);
+  const climate = madeUpClimate(chance);
   const multiplier = dustMultipliers(driversOf(chance), "recirculated", 0, span + 1, climate);
   const lnK = TRUE_SD * chance.normal();
   const isRough = town !== "smooth";
@@ -153,7 +125,9 @@ function placeOf(media: Media, days: number, town: Town, chance: Chance): Place 
     return sums;
   };
   const usual = ratedLoad(new Map());
-  const real = isRough ? ratedLoad(weatherOf(climate, span, chance)) : usual;
+  const real = isRough
+    ? ratedLoad(new Map(madeUpWeather(climate, 0, span, chance).entries()))
+    : usual;
   return {
     ...{ usual, real, lnK },
     known: town === "rough" ? real : usual,

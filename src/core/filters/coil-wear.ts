@@ -8,6 +8,7 @@ import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { Coil, Media } from "./media";
 import type { InstalledPeriod, PlaceContext } from "./place-history";
+import { isGrille } from "./slot-airflow";
 import { fitOfSlot } from "./slot-fit";
 import { contextOf, driversOf, periodsBetween, systemOf } from "./slot-wear";
 import { beliefAfter, likelyDue } from "./wear";
@@ -89,8 +90,6 @@ export function upstreamOf(
   const members = new Set(
     snapshot.units.flatMap(({ id, systemId }) => (systemId && systemId === system?.id ? id : [])),
   );
-  const isGrille = ({ slotPlace }: FilterSlot) =>
-    slotPlace === "wall-grille" || slotPlace === "ceiling-grille";
   const [slot] = snapshot.slots
     .filter(
       ({ airSide, media, unitId }) =>
@@ -163,30 +162,29 @@ const lookOf = ({ date, reading }: HistoryEvent): WearLook[] => {
   return grade ? [{ date, grade, pressureDropPa: undefined }] : [];
 };
 
+/** A coil in its machine. */
+type Coiled = {
+  part: Part;
+  unit: Unit;
+  coil: Coil;
+  /** Of an indoor coil: the filter before it; null where there is none. */
+  upstream: Upstream | null;
+};
+
 /** A coil as its wear is worked out: what surrounds it, and its time from one cleaning to the next. */
-export type CoilPlace = { context: PlaceContext; installedPeriods: InstalledPeriod[] };
+type CoilPlace = { context: PlaceContext; installedPeriods: InstalledPeriod[] };
 
 /**
- * A coil with everything its wear follows from; null where its machine moves no air of its own. It is taken
- * to be clean on the day its machine was fitted, and after each cleaning; before either is known it has
- * no installed period.
- *
- * @example coilPlaceOf(snapshot([]), { id: "coil", unitId: "furnace", kind: "condenser-coil" }, "outdoor-coil", today).installedPeriods // []
+ * A coil with everything its wear follows from. It is taken to be clean on the day its machine was fitted, and
+ * after each cleaning; before either is known it has no installed period.
  */
-export function coilPlaceOf(
+function coilPlaceOf(
   snapshot: HomeSnapshot,
-  part: Part,
-  coil: Coil,
+  { part, unit, coil, upstream }: Coiled,
   today: PlainDate,
-): CoilPlace | null {
-  const unit = snapshot.units.find(({ id }) => id === part.unitId);
-  if (!unit || !systemOf(snapshot, unit)) return null;
+): CoilPlace {
   const { equipment, ...context } = contextOf(snapshot, part, today);
-  const slot = wearSlotOf(
-    coil,
-    unit.kind,
-    coil === "indoor-coil" ? upstreamOf(snapshot, part) : null,
-  );
+  const slot = wearSlotOf(coil, unit.kind, upstream);
   const entries = entriesOfCoil(snapshot, part);
   const cleaned = entries.filter((event) => isCleaned(event, part)).map(({ date }) => date);
   const first = unit.fittedOn && !cleaned.some((date) => date <= unit.fittedOn!);
@@ -202,13 +200,7 @@ export function coilPlaceOf(
 }
 
 /** How a coil stands today. */
-export type CoilStatus = WearStatus & {
-  part: Part;
-  unit: Unit;
-  coil: Coil;
-  /** Of an indoor coil: the filter before it; null where there is none. */
-  upstream: Upstream | null;
-};
+export type CoilStatus = WearStatus & Coiled;
 
 /**
  * How a coil stands on a day: how far it is loaded, and when it is matted; null for a part that is none, or
@@ -223,13 +215,10 @@ export function coilStatusOf(
 ): CoilStatus | null {
   const coil = coilOf(part);
   const unit = snapshot.units.find(({ id }) => id === part.unitId);
-  const ground = coil && unit ? coilPlaceOf(snapshot, part, coil, today) : null;
-  if (!coil || !unit || !ground) return null;
-  return {
-    ...{ part, unit, coil },
-    upstream: coil === "indoor-coil" ? upstreamOf(snapshot, part) : null,
-    ...wearStatusOf(ground, today),
-  };
+  if (!coil || !unit || !systemOf(snapshot, unit)) return null;
+  const upstream = coil === "indoor-coil" ? upstreamOf(snapshot, part) : null;
+  const coiled = { part, unit, coil, upstream };
+  return { ...coiled, ...wearStatusOf(coilPlaceOf(snapshot, coiled, today), today) };
 }
 
 /** A coil behind a good filter mats in ten years: its sheet looks fifteen ahead. */

@@ -19,12 +19,18 @@ export function faceAreaM2({
 }
 
 /**
+ * Whether a slot sits in a grille of a room, where only a part of the air goes through.
+ *
+ * @example isGrille({ slotPlace: "wall-grille" }) // true
+ */
+export const isGrille = ({ slotPlace }: Pick<FilterSlot, "slotPlace">): boolean =>
+  slotPlace === "wall-grille" || slotPlace === "ceiling-grille";
+
+/**
  * Whether two slots of one air stream stand side by side, so that the air parts between them: the grilles
  * of rooms do, and the meshes of heads. What sits in a duct or in the machine stands behind the other.
  */
 function isBeside(a: FilterSlot, b: FilterSlot): boolean {
-  const isGrille = ({ slotPlace }: FilterSlot) =>
-    slotPlace === "wall-grille" || slotPlace === "ceiling-grille";
   const isMesh = ({ media }: FilterSlot) => media === "head-mesh";
   return (isGrille(a) && isGrille(b)) || (isMesh(a) && isMesh(b));
 }

@@ -1,4 +1,5 @@
-import { climateSchema, normals, type Actual, type Climate } from "../climate/climate";
+import type { Actual, Climate } from "../climate/climate";
+import { madeUpClimate, madeUpWeather } from "../climate/made-up-weather";
 import {
   addDays,
   daysFrom,
@@ -16,33 +17,17 @@ import { wearInput, type WearInput } from "./wear-schema";
 const begin = plainDate("2024-09-01");
 const DAYS = 730;
 
-function climateOf(chance: Chance): Climate {
-  const middle = 6 + 10 * chance.uniform();
-  const swing = 6 + 10 * chance.uniform();
-  return climateSchema.parse({
-    monthlyMeanC: Array.from(
-      { length: 12 },
-      (_, i) => middle - swing * Math.cos((Math.PI * i) / 6),
-    ),
-    heatingDesignC: middle - swing - 14,
-    coolingDesignMeanC: middle + swing + 6,
-  });
-}
-
-/** Weather that goes up and down about its normals, in spells. */
+/** What was observed on each day of two years. */
 function weatherOf(climate: Climate, chance: Chance): Actual[] {
-  let off = 0;
   const first = toDay(begin);
-  return [...normals(climate.monthlyMeanC, first, first + DAYS)].map((normal, i) => {
-    off = 0.8 * off + 2.7 * chance.normal();
-    return { date: fromDay(first + i), meanC: normal + off };
-  });
+  const means = madeUpWeather(climate, first, first + DAYS, chance);
+  return Array.from(means, (meanC, i) => ({ date: fromDay(first + i), meanC }));
 }
 
 /** The likely day of one filter after another, on each day of two years, as the weather comes in. */
 function nights(seed: number): { media: string; on: PlainDate; moved: number }[] {
   const chance = chanceFrom(seed);
-  const climate = climateOf(chance);
+  const climate = madeUpClimate(chance);
   const weather = weatherOf(climate, chance);
   const media = MEDIA_KINDS[Math.floor(MEDIA_KINDS.length * chance.uniform())]!;
   const base = wearInput.parse({
@@ -85,7 +70,7 @@ it("moves no date by more than fourteen days in a night in which only weather ar
 it("moves no cause by more than two days from one day to the next, as long as nothing happens", () => {
   const moved = Array.from({ length: 20 }, (_, home) => {
     const chance = chanceFrom(home + 500);
-    const climate = climateOf(chance);
+    const climate = madeUpClimate(chance);
     const pick = <T>(of: readonly T[]) => of[Math.floor(of.length * chance.uniform())]!;
     const media = pick(MEDIA_KINDS);
     const lifeShare = pick([1, 0.75]);

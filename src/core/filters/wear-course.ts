@@ -261,6 +261,23 @@ export const weatherOf = (input: WearInput): Weather => ({
 });
 
 /**
+ * The course that hours and dust make, a day each from fitting, by the share of its life a part is given.
+ *
+ * @example courseOf(asked, new Float64Array(3), new Float64Array(3).fill(1)).load.length // 3
+ */
+export const courseOf = (
+  input: WearInput,
+  hours: Float64Array,
+  multiplier: Float64Array,
+): Course => ({
+  hours,
+  multiplier,
+  ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
+  ageDue: ageDueIndex(input, hours, toDay(input.fittedOn), input.lifeShare),
+  dueAt: input.lifeShare,
+});
+
+/**
  * The course of a part from its fitting to a day, by the share of its life it is given.
  *
  * @example courseTo(asked, NO_WEATHER, [], 20526).load[0] // 0
@@ -273,14 +290,7 @@ export function courseTo(
 ): Course {
   const fitted = toDay(input.fittedOn);
   const hours = wearingHours(input, weather, fitted, last);
-  const multiplier = multipliers(input, drivers, fitted, hours.length);
-  return {
-    hours,
-    multiplier,
-    ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
-    ageDue: ageDueIndex(input, hours, fitted, input.lifeShare),
-    dueAt: input.lifeShare,
-  };
+  return courseOf(input, hours, multipliers(input, drivers, fitted, hours.length));
 }
 
 /**

@@ -1,19 +1,19 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { ScopedDriver } from "../inventory/inventory";
-import { TENTH, type Pace } from "./belief";
+import { TENTH } from "./belief";
 import { isCoil } from "./media";
 import { maxAgeOf } from "./wear-course";
 import { wearInputNow, type InstalledPeriod, type PlaceContext } from "./place-history";
 import { causesSentence, named, pointsSentence, type AgeFacts, type NamedCause } from "./reasons";
 import { driversOf, type WearPlace } from "./slot-wear";
-import { likelyDue, paceNow, wearSummary, type WearSummary } from "./wear";
+import { likelyDue, wearSummary, type WearSummary } from "./wear";
 import { wearCauses } from "./wear-causes";
 import type { WearInput } from "./wear-schema";
 import { weatherWords } from "./weather-words";
 
 /** When what is in place is due, with what was asked of the engine and how fast it loads. */
-export type WearNow = WearSummary & { input: WearInput; pace: Pace };
+export type WearNow = WearSummary & { input: WearInput };
 
 /** How a place stands on a day: when what is in it is due. */
 export type WearStatus = {
@@ -32,17 +32,9 @@ export type Explanation = {
   /** What sets its day apart from the book's, in days that add up; the greatest first. */
   causes: NamedCause[];
   sentence: string;
-  bookDue: PlainDate | null;
-  likely: PlainDate | null;
 };
 
 type Ground = Pick<WearStatus, "context" | "installedPeriods">;
-
-const withDays = (input: WearInput): WearNow => ({
-  ...wearSummary(input),
-  input,
-  pace: paceNow(input),
-});
 
 /**
  * How a place stands on a day. One whose entries contradict each other has no days, and does not break the
@@ -54,7 +46,11 @@ const withDays = (input: WearInput): WearNow => ({
 export function wearStatusOf(ground: Ground, today: PlainDate, horizonDays?: number): WearStatus {
   try {
     const input = wearInputNow(ground.context, ground.installedPeriods, today, horizonDays);
-    return { ...ground, wear: input && withDays(input), fittedOn: input?.fittedOn ?? null };
+    return {
+      ...ground,
+      wear: input && { ...wearSummary(input), input },
+      fittedOn: input?.fittedOn ?? null,
+    };
   } catch {
     return { ...ground, wear: null, fittedOn: null, isAtOdds: true };
   }
@@ -77,9 +73,8 @@ export function explain(
   wordsFor: (driver: ScopedDriver) => string,
   words: PlaceWords,
 ): Explanation {
-  const nothing = { causes: [], bookDue: null, likely: null };
-  if (isAtOdds) return { ...nothing, sentence: AT_ODDS };
-  if (!wear) return { ...nothing, sentence: words.neverFitted };
+  if (isAtOdds) return { causes: [], sentence: AT_ODDS };
+  if (!wear) return { causes: [], sentence: words.neverFitted };
   const drivers = driversOf(snapshot, place);
   const found = wearCauses(wear.input);
   const causes = named(found, {
@@ -93,7 +88,7 @@ export function explain(
   const sentence = isCoil(wear.input.slot.media)
     ? pointsSentence(found, causes)
     : causesSentence(found, causes, ageFacts(wear));
-  return { causes, sentence, bookDue: found.bookDue, likely: found.likely };
+  return { causes, sentence };
 }
 
 const AT_ODDS = "No day can be worked out from what is stored here: look at its entries.";

@@ -201,16 +201,16 @@ export function laterFilters(
   };
 }
 
-/** What `wear` says, but for its days. */
-export type WearSummary = Omit<WearResult, "days">;
+/** What `wear` says, but for its days, and how fast what is in place loads. */
+export type WearSummary = Omit<WearResult, "days"> & { pace: Pace };
 
 /**
  * When a filter or run-hour part is due at this place, between which days, and why.
  *
  * The load rises with run hours, dust and this filter's own factor k; 1 is due. A look narrows what is
- * known of k, of the place and of the filter. A relief (a filter vacuumed on the spot) takes a share of the load off, and neither
- * the filter nor its age is new. `likely` takes the middle of that belief, `early` and `late` its tenths; none is
- * later than the day the part is simply too old.
+ * known of k, of the place and of the filter. A relief (a filter vacuumed on the spot) takes a share of
+ * the load off, and neither the filter nor its age is new. `likely` takes the middle of what is known,
+ * `early` and `late` its tenths; none is later than the day the part is simply too old.
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
  * @example wearSummary({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }).limitedBy // "age"
@@ -223,7 +223,8 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   const rated = ratedHours(input.slot);
   const size = real.hours.length;
   const { known, used } = learnt(input, real);
-  const { lnK, spread } = paceOf(known);
+  const pace = paceOf(known);
+  const { lnK, spread } = pace;
   const belief = beliefOf(known);
   const due = (atLnK: number) => dueByLoadOrAge(real, atLnK);
   const dateAt = (index: number | null): PlainDate | null =>
@@ -264,6 +265,7 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
     })),
     bookDue: dateAt(dueByLoadOrAge(book, 0)),
     weatherDays: hasWeather ? sooner(dueByLoadOrAge(normal, lnK)) : sooner(likely),
+    pace,
   };
 }
 
@@ -278,16 +280,14 @@ export function wear(input: WearInput): WearResult {
   const fitted = toDay(input.fittedOn);
   const course = courseTo(input, weatherOf(input), input.drivers, horizonOf(input));
   const { hours, multiplier, load } = course;
-  const k = Math.exp(paceOf(learnt(input, course).known).lnK);
+  const { early, likely, late, limitedBy, percentNow, belief, looksUsed, pace, ...rest } =
+    summaryOf(input, upTo(course, decisiveDay(input) - fitted));
+  const k = Math.exp(pace.lnK);
   const days = datesBetween(fitted, fitted + load.length - 1).map((date, i) => ({
     date,
     runHours: roundHours(hours[i]!),
     multiplier: roundPhysical(multiplier[i]!),
     load: roundLoad(k * load[i]!),
   }));
-  const { early, likely, late, limitedBy, percentNow, belief, looksUsed, ...rest } = summaryOf(
-    input,
-    upTo(course, decisiveDay(input) - fitted),
-  );
   return { early, likely, late, limitedBy, percentNow, belief, looksUsed, days, ...rest };
 }

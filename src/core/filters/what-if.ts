@@ -13,13 +13,10 @@ import type { Media } from "./media";
 import { MEDIA } from "./media";
 import { beliefAfter, paceNow } from "./wear";
 import {
-  ageDueIndex,
+  courseOf,
   dueByLoadOrAge,
   horizonOf,
-  keptOf,
-  loads,
   multipliers,
-  ratedHours,
   wearingHours,
   weatherOf,
   type Course,
@@ -90,13 +87,7 @@ function courseWith(input: WearInput, changed: WearInput): Course {
     multipliers(input, input.drivers, fitted, today - fitted),
     multipliers(changed, changed.drivers, today, last - today + 1),
   );
-  return {
-    hours,
-    multiplier,
-    ...loads(hours, multiplier, ratedHours(input.slot), keptOf(input)),
-    ageDue: ageDueIndex(input, hours, fitted, input.lifeShare),
-    dueAt: input.lifeShare,
-  };
+  return courseOf(input, hours, multiplier);
 }
 
 export type Point = { x: number; y: number };

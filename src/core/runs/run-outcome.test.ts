@@ -1,5 +1,5 @@
 import { procedure } from "@/content/procedures/library";
-import { event, jobOf, walk } from "../../../tests/run-events";
+import { event, jobOf, walk, whereOf } from "../../../tests/run-events";
 import { replayRun } from "./run";
 import type { RunJob } from "./run-state";
 import type { RunEvent } from "./run-event";
@@ -10,21 +10,8 @@ import {
   deferralEntry,
   seenEntries,
   wordsOf,
-  type RunWhere,
 } from "./run-outcome";
 
-const where = (extra: Partial<RunWhere> = {}): RunWhere => ({
-  homeTimeZone: "Etc/UTC",
-  runId: "run-1",
-  unitId: "furnace",
-  partId: "slot",
-  taskKey: "renew",
-  recordedAt: "2026-03-14T12:00:00Z",
-  itemBefore: "item-1",
-  alarms: ["up", "down"],
-  unitOfSlot: (id) => (id === "other-slot" ? "other-unit" : undefined),
-  ...extra,
-});
 const filter = jobOf(procedure("change-panel-filter")!);
 const line = jobOf(procedure("flush-condensate-line")!);
 const round = jobOf(procedure("walk-round")!);
@@ -33,7 +20,7 @@ const after = (job: RunJob, events: readonly RunEvent[]) => replayRun(job, event
 describe("what was seen on a run, as entries of the record", () => {
   it("is the look at the filter that came out, at the day it was looked at, in the home's own zone", () => {
     const state = after(filter, walk(filter, { seen: { look: { grade: "blocked" } } }));
-    const [look] = seenEntries(state, where());
+    const [look] = seenEntries(state, whereOf());
     expect(look).toMatchObject({
       kind: "look",
       date: "2026-03-14",
@@ -42,16 +29,16 @@ describe("what was seen on a run, as entries of the record", () => {
       itemId: "item-1",
       look: { grade: "blocked" },
     });
-    const [far] = seenEntries(state, where({ homeTimeZone: "Pacific/Kiritimati" }));
+    const [far] = seenEntries(state, whereOf({ homeTimeZone: "Pacific/Kiritimati" }));
     expect(far!.date).toBe("2026-03-14");
-    const [early] = seenEntries(state, where({ homeTimeZone: "Pacific/Pago_Pago" }));
+    const [early] = seenEntries(state, whereOf({ homeTimeZone: "Pacific/Pago_Pago" }));
     // Nine in the morning there is still the evening before.
     expect(early!.date).toBe("2026-03-13");
   });
 
   it("has the same names each time, so that it is never written twice", () => {
     const state = after(line, walk(line));
-    const names = () => seenEntries(state, where()).map(({ id }) => id);
+    const names = () => seenEntries(state, whereOf()).map(({ id }) => id);
     expect(names()).toEqual(names());
     expect(new Set(names()).size).toBe(names().length);
   });
@@ -77,7 +64,7 @@ describe("what was seen on a run, as entries of the record", () => {
         },
       }),
     );
-    const home = where({ unitId: undefined, partId: undefined, itemBefore: undefined });
+    const home = whereOf({ unitId: undefined, partId: undefined, itemBefore: undefined });
     const entries = seenEntries(state, home);
     const at = (kind: string) => entries.filter(({ reading }) => reading?.kind === kind);
     // What has no display has no reading: no zero is written for it.
@@ -106,7 +93,7 @@ describe("what was seen on a run, as entries of the record", () => {
     ]);
     const state = after(house, events);
     expect(state.ends.open).toEqual([]);
-    expect(seenEntries(state, where()).find(({ kind }) => kind === "look")).toMatchObject({
+    expect(seenEntries(state, whereOf()).find(({ kind }) => kind === "look")).toMatchObject({
       partId: "other-slot",
       unitId: "other-unit",
       look: { grade: "light" },
@@ -116,7 +103,7 @@ describe("what was seen on a run, as entries of the record", () => {
   it("is a reading where an answer means one: a joint that weeps is a seal that leaks", () => {
     const magnetic = jobOf(procedure("magnetic-full-clean")!);
     const seen = { "warm-look": { choice: "weeps" }, "weep-again": { choice: "drips" } };
-    const seals = seenEntries(after(magnetic, walk(magnetic, { seen })), where()).filter(
+    const seals = seenEntries(after(magnetic, walk(magnetic, { seen })), whereOf()).filter(
       ({ reading }) => reading?.kind === "seal",
     );
     expect(seals.map(({ reading }) => reading?.value)).toEqual(["sound", "leaking"]);
@@ -138,14 +125,14 @@ describe("what a run amounts to", () => {
     const finished = event({ kind: "finished", minutes: 22, costMinor: 150 });
     const state = after(line, [...walk(line), note, finished]);
     expect(countedStep(state)?.step.id).toBe("pour-and-watch");
-    expect(doneEntry(state, where({ taskKey: "flush" }))).toMatchObject({
+    expect(doneEntry(state, whereOf({ taskKey: "flush" }))).toMatchObject({
       kind: "done",
       taskKey: "flush",
       minutes: 22,
       costMinor: 150,
       words: "the far end is rusty",
     });
-    expect(deferralEntry(state, where())).toBeNull();
+    expect(deferralEntry(state, whereOf())).toBeNull();
   });
 
   it("says what an answer suggests, and nothing of what was as it should be", () => {
@@ -158,8 +145,8 @@ describe("what a run amounts to", () => {
     const so = [...walk(filter, { until: "new-one-in" }), aborted("new-one-in")];
     const state = after(filter, walk(filter, { from: so }));
     expect(countedStep(state)).toBeUndefined();
-    expect(doneEntry(state, where())).toBeNull();
-    expect(deferralEntry(state, where())).toMatchObject({
+    expect(doneEntry(state, whereOf())).toBeNull();
+    expect(deferralEntry(state, whereOf())).toMatchObject({
       kind: "put-off",
       words: "too deep by an inch",
       until: "2026-03-21",
@@ -169,8 +156,8 @@ describe("what a run amounts to", () => {
   it("is a job done where somebody turned back only after it counted", () => {
     const so = [...walk(filter, { until: "call-for-air" }), aborted("call-for-air")];
     const state = after(filter, walk(filter, { from: so }));
-    expect(doneEntry(state, where())?.kind).toBe("done");
-    expect(deferralEntry(state, where())).toBeNull();
+    expect(doneEntry(state, whereOf())?.kind).toBe("done");
+    expect(deferralEntry(state, whereOf())).toBeNull();
   });
 
   it("leaves open what was left with words, under its own name, and nothing else", () => {

@@ -50,10 +50,10 @@ const WIDTH = [4, 96];
  */
 export function staircaseOf(ground: StairGround): Staircase | null {
   const { explanation, wear, measure, today } = ground;
-  const { causes, bookDue, likely } = explanation;
+  const { bookDue, likely } = wear;
   if (!bookDue || !likely) return null;
   const sizeOf = ({ days, points }: NamedCause) => (measure === "days" ? days : points) ?? 0;
-  const moving = causes.filter((cause) => sizeOf(cause) !== 0);
+  const moving = explanation.causes.filter((cause) => sizeOf(cause) !== 0);
   // Where age sets both days, all that is between them is the share for lungs; a coil that goes by its age
   // is no fuller by any cause.
   const isByAge =

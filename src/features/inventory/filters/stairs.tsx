@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { TableBehind } from "@/ui/table-behind";
 import type { Staircase, Step } from "./staircase";
 
 /** The way from the book's day to the likely one, a step a cause; pressing a step says what it is. */
@@ -20,39 +21,27 @@ export function Stairs({ staircase, title }: { staircase: Staircase; title: stri
         </ol>
         <Landing {...foot} isFoot />
       </div>
-      <details className="mt-1">
-        <summary className="inline-flex min-h-11 items-center text-link underline underline-offset-4">
-          The same as a table
-        </summary>
-        <table className="figures mt-1 w-full max-w-xl text-left">
-          <thead>
-            <tr className="border-b-2 border-ink">
-              <th className="py-1 pr-4">Cause</th>
-              <th className="py-1 pr-4">{measure === "days" ? "Brings it nearer by" : "Adds"}</th>
-              <th className="py-1">What it is</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr className="border-b border-rule">
-              <td className="py-1 pr-4" colSpan={3}>
-                {top.words}
-              </td>
-            </tr>
-            {steps.map((step, i) => (
-              <tr key={i} className="border-b border-rule align-top">
-                <td className="py-1 pr-4">{step.words}</td>
-                <td className="py-1 pr-4 whitespace-nowrap">{step.amount}</td>
-                <td className="py-1">{step.what}</td>
-              </tr>
-            ))}
-            <tr>
-              <td className="py-1 pr-4" colSpan={3}>
-                {foot.words}
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </details>
+      <TableBehind
+        heads={["Cause", measure === "days" ? "Brings it nearer by" : "Adds", "What it is"]}
+      >
+        <tr className="border-b border-rule">
+          <td className="py-1 pr-4" colSpan={3}>
+            {top.words}
+          </td>
+        </tr>
+        {steps.map((step, i) => (
+          <tr key={i} className="border-b border-rule align-top">
+            <td className="py-1 pr-4">{step.words}</td>
+            <td className="py-1 pr-4 whitespace-nowrap">{step.amount}</td>
+            <td className="py-1">{step.what}</td>
+          </tr>
+        ))}
+        <tr>
+          <td className="py-1 pr-4" colSpan={3}>
+            {foot.words}
+          </td>
+        </tr>
+      </TableBehind>
     </section>
   );
 }

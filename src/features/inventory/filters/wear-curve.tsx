@@ -4,6 +4,7 @@ import type { ChartConfiguration, Plugin } from "chart.js";
 import { civil, dayNumber, fromDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dateWords, MONTHS } from "@/core/quantities/words";
 import { CHART_FONT, withAlpha, type Palette } from "@/ui/chart-palette";
+import { TableBehind } from "@/ui/table-behind";
 import { ThemedChart } from "@/ui/themed-chart";
 import { curveDate, type Curve } from "./curve";
 
@@ -265,34 +266,18 @@ export function WearCurve({
         The line is the likely load, the band where it may really be, dots what was seen; below, the
         hours it ran each day.{note && ` ${note}`}
       </figcaption>
-      <details className="mt-1">
-        <summary className="inline-flex min-h-11 items-center text-link underline underline-offset-4">
-          The same as a table
-        </summary>
-        <table className="figures mt-1 w-full max-w-xl text-left">
-          <thead>
-            <tr className="border-b-2 border-ink">
-              {["Day", "Full", "Between", "Hours run"].map((head) => (
-                <th key={head} className="py-1 pr-4">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {curve.rows.map((row) => (
-              <tr key={row.date} className="border-b border-rule">
-                <td className="py-1 pr-4">{dateWords(row.date, today)}</td>
-                <td className="pr-4">{percent(row.load)}</td>
-                <td className="pr-4">
-                  {percent(row.low)} and {percent(row.high)}
-                </td>
-                <td>{row.runHours.toFixed(1)} h</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
+      <TableBehind heads={["Day", "Full", "Between", "Hours run"]}>
+        {curve.rows.map((row) => (
+          <tr key={row.date} className="border-b border-rule">
+            <td className="py-1 pr-4">{dateWords(row.date, today)}</td>
+            <td className="pr-4">{percent(row.load)}</td>
+            <td className="pr-4">
+              {percent(row.low)} and {percent(row.high)}
+            </td>
+            <td>{row.runHours.toFixed(1)} h</td>
+          </tr>
+        ))}
+      </TableBehind>
     </figure>
   );
 }

@@ -1,8 +1,7 @@
-import { COIL_SEEN_WORDS } from "@/content/reading-words";
+import { SEEN_WORDS } from "@/content/reading-words";
 import { SEEN_ON_COIL } from "@/core/filters/belief";
 import { gradeOfCoil } from "@/core/filters/coil-wear";
 import { fillBand } from "@/core/filters/wear-status";
-import type { PlainDate } from "@/core/quantities/plain-date";
 import { agoWords, betweenWords, dateWords, spanWords } from "@/core/quantities/words";
 import { slotTitle } from "@/presentation/slot-words";
 import { dueWords } from "@/presentation/schedule-words";
@@ -17,14 +16,10 @@ import type { CoilOnSheet, PartSheet } from "../units/unit-queries";
 /** A coil’s curve is drawn so far, days. */
 const LONGEST_CURVE_DAYS = 5475;
 
+type CoilPart = Extract<PartSheet, { kind: "part" }>;
+
 /** How a coil stands: when it is cleaned, how far it is loaded, why, and what its filter’s leak costs. */
-export function CoilHead({
-  sheet,
-  coil,
-}: {
-  sheet: Extract<PartSheet, { kind: "part" }>;
-  coil: CoilOnSheet;
-}) {
+export function CoilHead({ sheet, coil }: { sheet: CoilPart; coil: CoilOnSheet }) {
   const { snapshot, part, today } = sheet;
   const { wear, sentence, sealed } = coil.sheet;
   const home = `/homes/${snapshot.home.id}`;
@@ -94,7 +89,7 @@ export function CoilHead({
         {wear && (
           <WearCurve
             curve={withSealed(
-              curveOf(wear, seenOf(coil, sheet), coil.drivers, today, LONGEST_CURVE_DAYS),
+              curveOf(wear, seenOf(sheet), coil.drivers, today, LONGEST_CURVE_DAYS),
               sealed,
             )}
             today={today}
@@ -125,11 +120,9 @@ function leakWords({ lasts, wouldLast }: Sealed, filter: string, bypass: number)
 const withSealed = (curve: Curve, sealed: Sealed | null): Curve =>
   sealed ? { ...curve, other: sealed.points.filter(({ x }) => x <= curve.to) } : curve;
 
-const seenOf = (
-  { status }: CoilOnSheet,
-  { snapshot }: { snapshot: PartSheet["snapshot"]; today: PlainDate },
-): SeenLoad[] =>
-  snapshot.history.ofPart(status.part.id).flatMap(({ date, reading }) => {
+const seenOf = ({ snapshot, part }: CoilPart): SeenLoad[] =>
+  snapshot.history.ofPart(part.id).flatMap(({ date, reading }) => {
     const grade = reading && gradeOfCoil(reading);
-    return grade ? [{ date, load: SEEN_ON_COIL[grade].load, words: COIL_SEEN_WORDS[grade] }] : [];
+    const words = SEEN_WORDS[String(reading?.value)] ?? "";
+    return grade ? [{ date, load: SEEN_ON_COIL[grade].load, words }] : [];
   });
