@@ -12,7 +12,7 @@ import { wearCauses } from "./wear-causes";
 import type { WearInput } from "./wear-schema";
 import { weatherWords } from "./weather-words";
 
-/** When what is in place is due, with what was asked of the engine and how fast it loads. */
+/** When what is in place is due, with what was asked of the engine. */
 export type WearNow = WearSummary & { input: WearInput };
 
 /** How a place stands on a day: when what is in it is due. */

@@ -1,15 +1,9 @@
 import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
-import {
-  withSteadyTimes,
-  instantOf,
-  safeEnds,
-  type EndEntry,
-  type EndKind,
-  type LooseEnds,
-} from "./loose-ends";
-import { LEFT_OPEN, stepsFor, type SeenWords, type Step, type StepEnd } from "./procedure";
+import { withSteadyTimes, instantOf, safeEnds, type EndEntry, type LooseEnds } from "./loose-ends";
+import { LEFT_OPEN, stepsFor, type SeenWords, type Step } from "./procedure";
+import { endId, isSupply, later, logOf, openedBy, openKeys } from "./run-ends";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
 import type {
   Again,
@@ -23,17 +17,6 @@ import type {
   RunPlace,
   RunJob,
 } from "./run-state";
-
-const MS_PER_MINUTE = 60_000;
-const later = (at: string, minutes: number): string =>
-  new Date(Date.parse(at) + minutes * MS_PER_MINUTE).toISOString();
-
-/**
- * The name of an end among all runs of a home: its run, and its key there.
- *
- * @example endId({ run: "r1" }, "power") // "r1:power"
- */
-export const endId = (place: RunPlace, key: string) => `${place.run}:${key}`;
 
 /** What a run is at before the ends and times that follow from it. */
 type Bare = Pick<
@@ -65,98 +48,6 @@ const seenOf = (completed: readonly CompletedStep[]): SeenWords =>
       return word === undefined ? [] : [[step.id, word] as const];
     }),
   );
-
-/** Every end that was opened so far, those of steps gone back over among them. */
-const openedBy = ({
-  completed: settled,
-  stillOpen,
-}: Pick<Bare, "completed" | "stillOpen">): StepEnd[] => [
-  ...stillOpen.map(({ end }) => end),
-  ...settled.flatMap(({ step, handedOver }) => (handedOver ? [] : (step.opens ?? []))),
-];
-
-/** The machine an end belongs to: the run's own, or that of the filter chosen on the way. */
-function unitOf({ place }: RunJob, end: StepEnd, completed: readonly CompletedStep[]): string {
-  const chosen = completed.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen
-    .unit;
-  return (end.ofPlace && chosen) || place.unit;
-}
-
-/** The openings and closings that the steps behind us amount to. */
-function logOf(job: RunJob, bare: Pick<Bare, "completed" | "stillOpen" | "again">): EndEntry[] {
-  const { place } = job;
-  const { completed: settled } = bare;
-  const ends = new Map(openedBy(bare).map((end) => [end.key, end]));
-  const live = new Map<string, EndEntry>();
-  const log: EndEntry[] = [];
-  const entry = (end: StepEnd, at: string, action: "open" | "close"): EndEntry => {
-    // A procedure says only that the power goes off; which switch or breaker does it depends on the unit.
-    const kind =
-      end.end === "switch-off" && !end.isInside && !end.ofPlace ? place.isolator : end.end;
-    const opening = action === "open";
-    return {
-      id: endId(place, end.key),
-      unit: unitOf(job, end, settled),
-      // A switch that names a part sits inside the machine and isolates nothing.
-      part: isSupply(end) ? undefined : place.part,
-      end: kind,
-      at,
-      action,
-      readyAt: opening && end.dryMinutes ? later(at, end.dryMinutes) : undefined,
-      after: opening && end.after ? end.after.map((key) => endId(place, key)) : undefined,
-    };
-  };
-  const open = (end: StepEnd, at: string) => {
-    const before = live.get(end.key);
-    // A step that is taken back and done again opens the same end, not a second one; but a part that
-    // dries starts its drying time again.
-    if (before) {
-      if (end.dryMinutes) before.readyAt = later(at, end.dryMinutes);
-      return;
-    }
-    const opening = entry(end, at, "open");
-    live.set(end.key, opening);
-    log.push(opening);
-  };
-  for (const { end, at } of bare.stillOpen) open(end, at);
-  for (const { step, at, leftOpen, handedOver } of withSteadyTimes(settled)) {
-    if (handedOver) continue;
-    const closing = step.closes === undefined ? undefined : ends.get(step.closes);
-    if (closing && leftOpen === undefined && live.delete(closing.key))
-      log.push(entry(closing, at, "close"));
-    for (const end of step.opens ?? []) open(end, at);
-  }
-  for (const { closes, readyAt } of bare.again) {
-    const drying = closes === undefined ? undefined : live.get(closes);
-    if (drying?.readyAt !== undefined && instantOf(readyAt) > instantOf(drying.readyAt))
-      drying.readyAt = readyAt;
-  }
-  return log.sort((a, b) => instantOf(a.at) - instantOf(b.at));
-}
-
-const SUPPLIES: readonly EndKind[] = [
-  "switch-off",
-  "breaker-off",
-  "disconnect-out",
-  "gas-shut",
-  "valve-shut",
-];
-/** Whether it brings power, gas or water back when it is closed. */
-const isSupply = ({ end, isInside }: StepEnd): boolean => SUPPLIES.includes(end) && !isInside;
-
-/** Ends that are open and not left so in words: what the way back still has to close. */
-function openKeys({
-  completed: settled,
-  stillOpen,
-}: Pick<Bare, "completed" | "stillOpen">): Set<string> {
-  const keys = new Set(stillOpen.map(({ end }) => end.key));
-  for (const { step, handedOver } of settled) {
-    if (handedOver) continue;
-    if (step.closes) keys.delete(step.closes);
-    for (const end of step.opens ?? []) keys.add(end.key);
-  }
-  return keys;
-}
 
 /** What is still to do: on the way back only what closes something. */
 function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
@@ -690,6 +581,7 @@ export function endWordsOf(state: RunState, place: RunPlace, id: string): string
   return end ? `${end.thing} ${end.state}` : null;
 }
 
+const MS_PER_MINUTE = 60_000;
 /** A pause longer than this between two steps was no work, minutes. Our choice. */
 const LONGEST_STEP_MINUTES = 15;
 
