@@ -10,6 +10,10 @@ const supersededBy = (entries: readonly HistoryEvent[]): ReadonlySet<string> =>
 
 const NOTHING: readonly HistoryEvent[] = [];
 
+/** Under which the home's own entries stand beside those of its units. */
+const NO_UNIT = "";
+const unitKey = ({ unitId }: HistoryEvent): string => unitId ?? NO_UNIT;
+
 function grouped<K>(
   events: readonly HistoryEvent[],
   keyOf: (event: HistoryEvent) => K | undefined,
@@ -89,10 +93,10 @@ export class HistoryRecord {
     return this.#byPart.get(partId) ?? NOTHING;
   }
 
-  /** What counts of a unit, its parts included. */
-  ofUnit(unitId: string): readonly HistoryEvent[] {
-    this.#byUnit ??= grouped(this.counted, (event) => event.unitId);
-    return this.#byUnit.get(unitId) ?? NOTHING;
+  /** What counts of a unit, its parts included; without one, of the home itself. */
+  ofUnit(unitId: string | undefined): readonly HistoryEvent[] {
+    this.#byUnit ??= grouped(this.counted, unitKey);
+    return this.#byUnit.get(unitId ?? NO_UNIT) ?? NOTHING;
   }
 
   /** What counts of one kind of entry. */
@@ -118,7 +122,7 @@ export class HistoryRecord {
     next.#superseded = this.#superseded;
     next.#counted = placed(this.#counted, events);
     next.#byPart = this.#byPart && placedIn(this.#byPart, events, (event) => event.partId);
-    next.#byUnit = this.#byUnit && placedIn(this.#byUnit, events, (event) => event.unitId);
+    next.#byUnit = this.#byUnit && placedIn(this.#byUnit, events, unitKey);
     next.#byKind = this.#byKind && placedIn(this.#byKind, events, (event) => event.kind);
     if (events.every(({ kind }) => kind !== "reading")) next.#readings = this.#readings;
     return next;

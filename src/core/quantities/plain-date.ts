@@ -107,18 +107,28 @@ export const daysFrom = (first: PlainDate, second: PlainDate): number =>
  */
 export const weekday = (date: PlainDate): number => (((toDay(date) + 4) % 7) + 7) % 7;
 
+/** Making a formatter takes fifty times as long as using it; there are as many as there are zones. */
+const formatters = new Map<string, Intl.DateTimeFormat>();
+function formatterOf(timeZone: string): Intl.DateTimeFormat {
+  const known = formatters.get(timeZone);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat("en-GB", {
+    timeZone,
+    year: "numeric",
+    month: "2-digit",
+    day: "2-digit",
+  });
+  formatters.set(timeZone, made);
+  return made;
+}
+
 /**
  * The calendar day an instant falls on in a time zone given by its IANA name.
  *
  * @example dayIn("Asia/Tokyo", 1773446400000) // "2026-03-14"
  */
 export function dayIn(timeZone: string, instant: number): PlainDate {
-  const parts = new Intl.DateTimeFormat("en-GB", {
-    timeZone,
-    year: "numeric",
-    month: "2-digit",
-    day: "2-digit",
-  }).formatToParts(instant);
+  const parts = formatterOf(timeZone).formatToParts(instant);
   const part = (type: string) => Number(parts.find((each) => each.type === type)?.value);
   return fromDay(dayNumber(part("year"), part("month"), part("day")));
 }

@@ -44,7 +44,7 @@ function unitOf({ place }: RunJob, end: StepEnd, completed: readonly CompletedSt
 /**
  * The openings and closings that the steps behind us amount to, in the order of their times.
  *
- * @example logOf(job, done).map(({ action }) => action).filter((each) => each === "open").length // 3
+ * @example logOf(job, done).map(({ action }) => action).filter((each) => each === "open").length // 4
  */
 export function logOf(job: RunJob, bare: Opened): EndEntry[] {
   const { place } = job;

@@ -89,10 +89,18 @@ function ownTask(setting: TaskSetting, kind: string): PlannedTask {
 export function tasksOf(snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] {
   const isWithoutCooling = !hasCooling(snapshot.home.climate);
   return [
-    ...planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot)),
+    ...tasksOfHome(snapshot, jobs),
     ...snapshot.units.flatMap((unit) => tasksOfUnit(snapshot, unit, jobs, isWithoutCooling)),
   ];
 }
+
+/**
+ * The jobs that belong to no machine: the walk-round, and what people made up for the whole home.
+ *
+ * @example tasksOfHome(snapshot([]), JOBS).every(({ unitId }) => unitId === undefined) // true
+ */
+export const tasksOfHome = (snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] =>
+  planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot));
 
 const settingsOf = (snapshot: HomeSnapshot): Settings =>
   new Map(snapshot.tasks.map((each) => [taskId(each, each.key), each]));

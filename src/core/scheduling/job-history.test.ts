@@ -13,7 +13,7 @@ const event = (kind: HistoryEvent["kind"], date: string, more: Partial<HistoryEv
   recordedAt: `${date}T08:00:00Z`,
   ...more,
 });
-const of = (...events: HistoryEvent[]) => jobHistoryOf(new HistoryRecord(events));
+const of = (...events: HistoryEvent[]) => jobHistoryOf(new HistoryRecord(events).counted);
 
 describe("when a job was last done", () => {
   it("is its latest day, whatever the order in which it was written down", () => {

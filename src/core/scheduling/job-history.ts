@@ -1,5 +1,4 @@
 import type { HistoryEvent, HistoryKind } from "../history/history-event";
-import type { HistoryRecord } from "../history/history-record";
 import type { PlainDate } from "../quantities/plain-date";
 import { LOOK, placeKey, RENEW, type TaskPlace } from "./task";
 
@@ -22,13 +21,6 @@ const keyOf = ({ kind, taskKey }: HistoryEvent): string =>
 /** A filter that comes in is looked at. */
 const CHANGES: readonly HistoryKind[] = ["fitted", "cleaned"];
 
-/** Looks are most of a long record: the last one of a part is found from its end. */
-const lastLook = (history: HistoryRecord, { partId }: TaskPlace): PlainDate | undefined =>
-  partId === undefined
-    ? undefined
-    : history.ofPart(partId).findLast(({ kind }) => kind === "look" || CHANGES.includes(kind))
-        ?.date;
-
 function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
   const keys = byJob.get(place);
   if (keys) keys.set(key, value);
@@ -36,29 +28,26 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
 }
 
 /**
- * When each job was last done and last put off, found by place and key: read once for a snapshot and
- * asked for every job.
+ * When each job was last done and last put off, found by place and key: read once and asked for every
+ * job.
  *
- * @example jobHistoryOf(snapshot([event("fitted", -3)]).history).lastDay({ partId: "slot" }, "renew") // "2026-03-11"
+ * @param entries that count, the oldest first: of a unit, or of a whole home
+ * @example jobHistoryOf([event("fitted", -3)]).lastDay({ partId: "slot" }, "renew") // "2026-03-11"
  */
-export function jobHistoryOf(history: HistoryRecord): JobHistory {
+export function jobHistoryOf(entries: readonly HistoryEvent[]): JobHistory {
   const lastDays: ByJob<PlainDate> = new Map();
   const deferrals: ByJob<HistoryEvent> = new Map();
-  for (const kind of ["done", ...CHANGES] as const)
-    for (const event of history.ofKind(kind)) {
-      const [place, key] = [placeKey(event), keyOf(event)];
-      const known = lastDays.get(place)?.get(key);
-      if (known === undefined || known < event.date) put(lastDays, place, key, event.date);
-    }
-  // What counts comes in the order of its days: the last one set is the latest.
-  for (const event of history.ofKind("put-off"))
-    put(deferrals, placeKey(event), event.taskKey ?? "", event);
+  // The last one set is the latest, as the oldest comes first.
+  for (const event of entries) {
+    const { kind, partId, date } = event;
+    const isChange = CHANGES.includes(kind);
+    if (kind === "done" || isChange) put(lastDays, placeKey(event), keyOf(event), date);
+    if (partId !== undefined && (kind === "look" || isChange))
+      put(lastDays, placeKey({ partId }), LOOK, date);
+    if (kind === "put-off") put(deferrals, placeKey(event), event.taskKey ?? "", event);
+  }
   return {
-    lastDay: (place, key) => {
-      const noted = lastDays.get(placeKey(place))?.get(key);
-      const seen = key === LOOK ? lastLook(history, place) : undefined;
-      return seen !== undefined && (noted === undefined || seen > noted) ? seen : noted;
-    },
+    lastDay: (place, key) => lastDays.get(placeKey(place))?.get(key),
     deferral: (place, key) => deferrals.get(placeKey(place))?.get(key),
   };
 }

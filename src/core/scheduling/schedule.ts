@@ -17,7 +17,9 @@ import { YearTables } from "./year-tables";
 import { DRIFTING_OUT, driftOf, REPLACE_WHEN } from "../readings/capacitor-drift";
 import { ductCleanings } from "../history/duct-cleanings";
 import type { ScopedDriver, Unit } from "../inventory/inventory";
+import type { HistoryRecord } from "../history/history-record";
 import type { HomeSnapshot } from "../history/home-snapshot";
+import { judged, type JudgedReading } from "../history/readings-taken";
 import type { WearStatus } from "../filters/wear-status";
 import { placeKey, RENEW, type PlannedTask } from "./task";
 
@@ -45,10 +47,14 @@ export type JobStatus = {
 /** A try that came to nothing: when, why, and when to try again. */
 export type Deferral = { on: PlainDate; words: string; until: PlainDate | null };
 
+/** What the record says of one unit: when each job was done, and what was measured. */
+type UnitRecord = { jobs: JobHistory; readings: readonly JudgedReading[] };
+
 /** What the dates of the jobs of a home follow from, sorted out once for all of them. */
 export type ScheduleGrounds = {
   snapshot: HomeSnapshot;
-  history: JobHistory;
+  /** What the record says of a unit's jobs, or without one of the home's own. */
+  recordOf: (unitId: string | undefined) => UnitRecord;
   cleanings: readonly PlainDate[];
   years: YearTables;
 };
@@ -66,9 +72,23 @@ export const scheduleGrounds = (
 ): ScheduleGrounds => ({
   snapshot,
   years,
-  history: jobHistoryOf(snapshot.history),
+  recordOf: recordsByUnit(snapshot.history),
   cleanings: ductCleanings(snapshot),
 });
+
+/** Each unit's record is read once, when one of its jobs first asks for it. */
+function recordsByUnit(history: HistoryRecord): ScheduleGrounds["recordOf"] {
+  const known = new Map<string | undefined, UnitRecord>();
+  return (unitId) => {
+    const before = known.get(unitId);
+    if (before) return before;
+    const entries = history.ofUnit(unitId);
+    const readings = judged(entries.filter(({ kind }) => kind === "reading"));
+    const record = { jobs: jobHistoryOf(entries), readings };
+    known.set(unitId, record);
+    return record;
+  };
+}
 
 function deferralOf(
   history: JobHistory,
@@ -151,7 +171,7 @@ function eventsFor(
       ? grounds.snapshot.history.ofPart(task.partId)
       : [];
   // A look on the day of a change was at the filter that came out.
-  const renewed = grounds.history.lastDay(task, RENEW) ?? "";
+  const renewed = grounds.recordOf(task.unitId).jobs.lastDay(task, RENEW) ?? "";
   const looks = own.flatMap(({ kind, date, look }) =>
     kind === "look" && date > renewed && isGrey(look?.grade)
       ? [{ kind: GREY_LOOK, date, to: undefined }]
@@ -164,14 +184,15 @@ const isOfGreyLook = (trigger: Trigger): boolean =>
   trigger.kind === "after" && trigger.event === GREY_LOOK;
 
 /** The day by which a drifting capacitor is to be replaced, where somebody follows that strategy. */
-function driftFor({ snapshot, history }: ScheduleGrounds, task: PlannedTask): DueTask["events"] {
+function driftFor({ snapshot, recordOf }: ScheduleGrounds, task: PlannedTask): DueTask["events"] {
   const part = snapshot.parts.find((each) => each.id === task.partId);
   const follows = part?.attributes[REPLACE_WHEN.key] === REPLACE_WHEN.drifting;
   if (!follows || !partsOf(task.trigger).some(isOfDrift)) return [];
-  const replaced = history.lastDay(task, task.key) ?? "";
+  const { jobs, readings } = recordOf(task.unitId);
+  const replaced = jobs.lastDay(task, task.key) ?? "";
   const drift = driftOf(
     snapshot,
-    snapshot.history.readings.filter(
+    readings.filter(
       ({ event, taken }) =>
         event.partId === part?.id && taken.kind === "capacitor-uf" && event.date > replaced,
     ),
@@ -182,12 +203,11 @@ function driftFor({ snapshot, history }: ScheduleGrounds, task: PlannedTask): Du
 const isOfDrift = (trigger: Trigger): boolean =>
   trigger.kind === "after" && trigger.event === DRIFTING_OUT;
 
-function readingsFor(snapshot: HomeSnapshot, task: PlannedTask): DueTask["readings"] {
-  return snapshot.history.readings.flatMap(({ event, taken, judgement }) => {
-    const isHere = event.partId
-      ? event.partId === task.partId || (!task.partId && event.unitId === task.unitId)
-      : event.unitId === task.unitId;
-    if (!isHere) return [];
+function readingsFor({ recordOf }: ScheduleGrounds, task: PlannedTask): DueTask["readings"] {
+  if (!partsOf(task.trigger).some(({ kind }) => kind === "reading")) return [];
+  return recordOf(task.unitId).readings.flatMap(({ event, taken, judgement }) => {
+    const isElsewhere = event.partId && task.partId && event.partId !== task.partId;
+    if (isElsewhere) return [];
     // A value on the impossible side of its band was measured wrongly: the job is to measure again, not to
     // replace a part.
     const isWrong = taken.kind === "thermocouple-mv" && judgement.facts["side"] === "above";
@@ -253,7 +273,7 @@ export function dueTaskOf(
     // A replacement counts as new on the day it was fitted, until its own manufacturing day is known.
     manufactured: latest(readPlainDate(unit?.attributes["made-on"] ?? ""), lastDone) ?? undefined,
     events: eventsFor(grounds, task, drivers),
-    readings: readingsFor(snapshot, task),
+    readings: readingsFor(grounds, task),
     wear: worn?.wear ? { ...worn.wear.input, horizonDays: WEAR_HORIZON_DAYS } : undefined,
     years,
     ...(worn?.wear ? { wearDays: worn.wear } : {}),
@@ -286,9 +306,10 @@ export function scheduleOf(
     const unit = units.get(task.unitId ?? "") ?? null;
     const isMain = !seen.has(placeKey(task));
     seen.add(placeKey(task));
-    const lastDone = lastDoneOf(grounds.history, task, isMain, byUnit.get(task.unitId) ?? []);
+    const { jobs } = grounds.recordOf(task.unitId);
+    const lastDone = lastDoneOf(jobs, task, isMain, byUnit.get(task.unitId) ?? []);
     const worn = wornParts.get(task.partId ?? "");
-    const deferral = deferralOf(grounds.history, task, lastDone);
+    const deferral = deferralOf(jobs, task, lastDone);
     const problem = task.isUnreadable ? UNREADABLE : null;
     const common = {
       task,

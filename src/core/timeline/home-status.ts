@@ -2,10 +2,10 @@ import type { Climate } from "../climate/climate";
 import { coilOf, type CoilStatus } from "../filters/coil-wear";
 import type { FilterStatus } from "../filters/filter-status";
 import type { HomeSnapshot } from "../history/home-snapshot";
-import type { FilterSlot, Part } from "../inventory/inventory";
+import type { FilterSlot, Part, Unit } from "../inventory/inventory";
 import { addDays, type PlainDate } from "../quantities/plain-date";
 import type { JobCatalogue } from "../scheduling/catalogue";
-import { tasksOf } from "../scheduling/home-tasks";
+import { tasksOfHome } from "../scheduling/home-tasks";
 import {
   scheduleGrounds,
   scheduleOf,
@@ -25,6 +25,9 @@ export type StatusRules = {
   jobs: JobCatalogue;
   filterStatus: (snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate) => FilterStatus;
   coilStatus: (snapshot: HomeSnapshot, part: Part, today: PlainDate) => CoilStatus | null;
+  unitTasks: (snapshot: HomeSnapshot, unit: Unit) => readonly PlannedTask[];
+  /** The jobs of one unit; whoever keeps nothing asks `status.scheduleOf`. */
+  unitJobs: (status: HomeStatus, unit: Unit) => readonly JobStatus[];
   years: (climate: Climate) => YearTables;
 };
 
@@ -46,13 +49,14 @@ export const wearByPart = (
  * A home as it stands on a day: its filters, its jobs and its year, all from one snapshot. Each is
  * worked out when it is first asked for, once, and lives as long as the status.
  *
- * @example new HomeStatus(snapshot([]), today, { jobs: JOBS }).tasks.some(({ id }) => id === "slot.renew") // true
+ * @example new HomeStatus(snapshot([]), today, { jobs: JOBS, unitTasks: () => [] }).tasks.some(({ id }) => id === "slot.renew") // false
  */
 export class HomeStatus {
   #filters: FilterStatus[] | undefined;
   #coils: CoilStatus[] | undefined;
   #tasks: PlannedTask[] | undefined;
   #jobs: JobStatus[] | undefined;
+  #worn: WearByPart | undefined;
   #lintel: Lintel | undefined;
   #grounds: ScheduleGrounds | undefined;
 
@@ -83,22 +87,38 @@ export class HomeStatus {
 
   /** Every job there is, whether or not anything calls for it. */
   get tasks(): readonly PlannedTask[] {
-    this.#tasks ??= tasksOf(this.snapshot, this.rules.jobs);
+    const { snapshot, rules } = this;
+    this.#tasks ??= [
+      ...tasksOfHome(snapshot, rules.jobs),
+      ...snapshot.units.flatMap((unit) => rules.unitTasks(snapshot, unit)),
+    ];
     return this.#tasks;
   }
 
   /** Every job as it stands, with its rounds of the next two years. */
   get jobs(): readonly JobStatus[] {
-    this.#jobs ??= this.scheduleOf(this.tasks);
+    const { snapshot, rules } = this;
+    this.#jobs ??= [
+      ...this.scheduleOf(tasksOfHome(snapshot, rules.jobs)),
+      ...snapshot.units.flatMap((unit) => rules.unitJobs(this, unit)),
+    ];
     return this.#jobs;
+  }
+
+  /** How what wears in a unit stands: its filters and coils. */
+  wornIn(unit: Unit): readonly (FilterStatus | CoilStatus)[] {
+    return [
+      ...this.filters.filter(({ slot }) => slot.unitId === unit.id),
+      ...this.coils.filter(({ part }) => part.unitId === unit.id),
+    ];
   }
 
   /** Some jobs as they would stand, whoever planned them. */
   scheduleOf(tasks: readonly PlannedTask[]): JobStatus[] {
     const { snapshot, today } = this;
     const until = addDays(today, SCHEDULE_DAYS);
-    const worn = wearByPart(this.filters, this.coils);
-    return scheduleOf(snapshot, tasks, worn, today, until, this.grounds);
+    this.#worn ??= wearByPart(this.filters, this.coils);
+    return scheduleOf(snapshot, tasks, this.#worn, today, until, this.grounds);
   }
 
   private get grounds(): ScheduleGrounds {

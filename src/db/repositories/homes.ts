@@ -5,7 +5,7 @@ import { dayIn } from "@/core/quantities/plain-date";
 import type { Home, Level, Mains } from "@/core/inventory/inventory";
 import type { Reader, Tx } from "../client";
 import { withoutNulls, readJson } from "../columns";
-import { homeNotices, homes, levels, weatherDays } from "../schema";
+import { homeNotices, homes, levels, registerNumber, weatherDays } from "../schema";
 
 const figures = z.array(z.number());
 const mainSchema = z.object({ place: z.string(), offPosition: z.string().optional() });
@@ -103,6 +103,12 @@ export async function observedVersion(db: Reader, homeId: string): Promise<numbe
     .from(homes)
     .where(eq(homes.id, homeId));
   return rows[0]?.version ?? 0;
+}
+
+/** How often what homes consist of was changed; the record of what happened does not count. */
+export async function registerNumberNow(db: Reader): Promise<number> {
+  const rows = await db.select({ number: registerNumber.number }).from(registerNumber);
+  return rows[0]?.number ?? 0;
 }
 
 export async function listWeatherDays(db: Reader, homeId: string) {

@@ -90,3 +90,13 @@ export const householdAnswers = sqliteTable(
   },
   (table) => [primaryKey({ columns: [table.homeId, table.kind] })],
 );
+
+/**
+ * One row, whose number goes up with every change to a home, its rooms, units, parts, systems, contacts,
+ * drivers or tasks: triggers of the database see to it, whoever writes. Who holds a reading with the same
+ * number need not read those again.
+ */
+export const registerNumber = sqliteTable("register_number", {
+  id: integer("id").primaryKey(),
+  number: integer("number").notNull(),
+});

@@ -225,3 +225,39 @@ describe("a database of the first days", () => {
     old.close();
   });
 });
+
+describe("the number of the register", () => {
+  /** What a reading goes on from by other means, or does not hold. */
+  const NOT_COUNTED =
+    /^(__|sqlite_|search_|events$|looks$|readings$|items$|weather_days$|measured_hours$|runs$|run_events$|loose_end_entries$|photos$|photo_files$|commands$|household_answers$|home_notices$|register_number$)/;
+  const names = async (sql: string) =>
+    (await store.client.execute(sql)).rows.map(({ name }) => String(name));
+  const number = async () => (await readHome(store.db, HOME))!.registerNumber;
+
+  it("goes up with every change to each table that a home is read from", async () => {
+    const tables = (await names("SELECT name FROM sqlite_master WHERE type = 'table'")).filter(
+      (name) => !NOT_COUNTED.test(name),
+    );
+    expect(tables).toContain("parts");
+    const triggers = await names("SELECT name FROM sqlite_master WHERE type = 'trigger'");
+    for (const table of tables) {
+      for (const action of ["insert", "update", "delete"])
+        expect(triggers).toContain(`${table}_${action}_counted`);
+      const column = (await names(`SELECT name FROM pragma_table_info('${table}')`))[0]!;
+      const before = await number();
+      const { rowsAffected } = await store.client.execute(
+        `UPDATE ${table} SET ${column} = ${column}`,
+      );
+      expect(await number()).toBeGreaterThanOrEqual(before + rowsAffected);
+    }
+  });
+
+  it("stays where only the record grows, and the register with it", async () => {
+    const before = (await readHome(store.db, HOME))!;
+    await store.write((tx) => appendEvent(tx, HOME, note("only-a-note", "Quiet.")));
+    const after = (await readHome(store.db, HOME, before))!;
+    expect(after.registerNumber).toBe(before.registerNumber);
+    expect(after.snapshot.parts).toBe(before.snapshot.parts);
+    expect(after.snapshot.history.entries.at(-1)!.id).toBe("only-a-note");
+  });
+});

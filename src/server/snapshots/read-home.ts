@@ -6,7 +6,13 @@ import type { Reader } from "@/db/client";
 import { listContacts } from "@/db/repositories/contacts";
 import { listDrivers } from "@/db/repositories/drivers";
 import { listEventsAfter, newestOrdinal } from "@/db/repositories/history";
-import { findHome, listLevels, listWeatherDays, observedVersion } from "@/db/repositories/homes";
+import {
+  findHome,
+  listLevels,
+  listWeatherDays,
+  observedVersion,
+  registerNumberNow,
+} from "@/db/repositories/homes";
 import { listItems, listItemsOfHome, listParts, listSlots } from "@/db/repositories/parts";
 import { listRegisters, listRooms } from "@/db/repositories/rooms";
 import { listEndEntries, type RecordedEnd } from "@/db/repositories/runs";
@@ -19,6 +25,8 @@ export type HomeRead = {
   snapshot: HomeSnapshot;
   /** The newest entry of the record in it. */
   ordinal: number;
+  /** How often what homes consist of had been changed. */
+  registerNumber: number;
   /** How often days had been observed. */
   observed: number;
   /** The runs somebody has begun and not ended, and the ends that outlived their run. */
@@ -38,10 +46,68 @@ function keep<T extends { id: string }>(before: readonly T[] | undefined, fresh:
   return isSame ? (before as T[]) : kept;
 }
 
+type Register = Pick<
+  HomeSnapshot,
+  | "home"
+  | "levels"
+  | "rooms"
+  | "registers"
+  | "contacts"
+  | "systems"
+  | "units"
+  | "retired"
+  | "slots"
+  | "retiredSlots"
+  | "parts"
+  | "drivers"
+  | "tasks"
+>;
+
+/** What a home consists of; what did not change since an earlier reading is the very same object. */
+async function readRegister(
+  db: Reader,
+  homeId: string,
+  before: Register | undefined,
+): Promise<Register | null> {
+  const home = await findHome(db, homeId);
+  if (!home) return null;
+  const units = await listUnits(db, homeId);
+  const slots = await listSlots(db, homeId);
+  const retired = new Set(units.flatMap((unit) => (unit.retiredOn ? [unit.id] : [])));
+  const [keptHome] = keep(before ? [before.home] : undefined, [home]);
+  return {
+    home: keptHome!,
+    levels: keep(before?.levels, await listLevels(db, homeId)),
+    rooms: keep(before?.rooms, await listRooms(db, homeId)),
+    registers: keep(before?.registers, await listRegisters(db, homeId)),
+    contacts: keep(before?.contacts, await listContacts(db, homeId)),
+    systems: keep(before?.systems, await listSystems(db, homeId)),
+    units: keep(
+      before?.units,
+      units.filter(({ id }) => !retired.has(id)),
+    ),
+    retired: keep(
+      before?.retired,
+      units.filter(({ id }) => retired.has(id)),
+    ),
+    slots: keep(
+      before?.slots,
+      slots.filter(({ unitId }) => !retired.has(unitId)),
+    ),
+    retiredSlots: keep(
+      before?.retiredSlots,
+      slots.filter(({ unitId }) => retired.has(unitId)),
+    ),
+    parts: keep(before?.parts, await listParts(db, homeId)),
+    drivers: keep(before?.drivers, await listDrivers(db, homeId)),
+    tasks: keep(before?.tasks, await listTasks(db, homeId)),
+  };
+}
+
 /**
  * Reads a home with everything its due dates follow from; null when there is none of that id. With
- * an earlier reading only what was added to the record since is read again: the record is append
- * only, and the rest is short.
+ * an earlier reading only what was added to the record since is read again, as the record is append
+ * only, and what the home consists of where its number moved.
  */
 export async function readHome(
   db: Reader,
@@ -49,55 +115,19 @@ export async function readHome(
   earlier: HomeRead | null = null,
 ): Promise<HomeRead | null> {
   const ordinal = await newestOrdinal(db);
-  const home = await findHome(db, homeId);
-  if (!home) return null;
   const before = earlier?.snapshot;
+  const number = await registerNumberNow(db);
+  const register =
+    before && earlier.registerNumber === number ? before : await readRegister(db, homeId, before);
+  if (!register) return null;
   const observed = await observedVersion(db, homeId);
-  const [levels, rooms, registers, contacts, systems, allUnits, allSlots, parts, drivers, tasks] = [
-    await listLevels(db, homeId),
-    await listRooms(db, homeId),
-    await listRegisters(db, homeId),
-    await listContacts(db, homeId),
-    await listSystems(db, homeId),
-    await listUnits(db, homeId),
-    await listSlots(db, homeId),
-    await listParts(db, homeId),
-    await listDrivers(db, homeId),
-    await listTasks(db, homeId),
-  ];
-  const isRetired = new Set(allUnits.flatMap((unit) => (unit.retiredOn ? [unit.id] : [])));
   const isStale = !before || earlier.observed !== observed;
   const added = await listEventsAfter(db, homeId, earlier?.ordinal ?? 0);
   const items = before
     ? [...before.items, ...(await listItems(db, unknownItems(before, added)))]
     : await listItemsOfHome(db, homeId);
-  const [keptHome] = keep(before ? [before.home] : undefined, [home]);
   const snapshot: HomeSnapshot = {
-    home: keptHome!,
-    levels: keep(before?.levels, levels),
-    rooms: keep(before?.rooms, rooms),
-    registers: keep(before?.registers, registers),
-    contacts: keep(before?.contacts, contacts),
-    systems: keep(before?.systems, systems),
-    units: keep(
-      before?.units,
-      allUnits.filter((unit) => !isRetired.has(unit.id)),
-    ),
-    retired: keep(
-      before?.retired,
-      allUnits.filter((unit) => isRetired.has(unit.id)),
-    ),
-    slots: keep(
-      before?.slots,
-      allSlots.filter((slot) => !isRetired.has(slot.unitId)),
-    ),
-    retiredSlots: keep(
-      before?.retiredSlots,
-      allSlots.filter((slot) => isRetired.has(slot.unitId)),
-    ),
-    parts: keep(before?.parts, parts),
-    drivers: keep(before?.drivers, drivers),
-    tasks: keep(before?.tasks, tasks),
+    ...register,
     items: before && items.length === before.items.length ? before.items : items,
     history: !before
       ? new HistoryRecord(added)
@@ -113,7 +143,7 @@ export async function readHome(
     measured: isStale
       ? await listMeasuredHours(
           db,
-          systems.map((system) => system.id),
+          register.systems.map((system) => system.id),
         )
       : before.measured,
   };
@@ -123,6 +153,7 @@ export async function readHome(
   return {
     snapshot: isSame ? before : snapshot,
     ordinal,
+    registerNumber: number,
     observed,
     going: await listGoing(db, homeId),
     recordedEnds: await listEndEntries(db, homeId),

@@ -2,7 +2,9 @@ import { addDays } from "@/core/quantities/plain-date";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { filterStatusOf } from "@/core/filters/filter-status";
-import { reasonWords, filterStatusesOf } from "./snapshot-cache";
+import { JOBS } from "@/content/default-tasks";
+import { tasksOf } from "@/core/scheduling/home-tasks";
+import { filterStatusesOf, homeStatus, reasonWords, scheduleNow } from "./snapshot-cache";
 import { snapshot, today } from "../../../tests/demo-snapshot";
 
 const look = (id: string, partId: string): HistoryEvent => ({
@@ -78,5 +80,32 @@ describe("filter statuses that are kept", () => {
   it("are others on another day", () => {
     const tomorrow = by(snapshot, "cellar-filter", addDays(today, 1)).wear!;
     expect(tomorrow.percentNow).toBeGreaterThan(by(snapshot, "cellar-filter").wear!.percentNow);
+  });
+});
+
+describe("jobs that are kept", () => {
+  const jobsOf = (of: HomeSnapshot, unitId: string) =>
+    scheduleNow(of, today).filter(({ task }) => task.unitId === unitId);
+
+  it("are those that would be worked out, in the order of the jobs", () => {
+    const status = homeStatus(snapshot, today);
+    expect(status.jobs).toEqual(status.scheduleOf(status.tasks));
+    const seen = { ...snapshot, history: snapshot.history.with(look("seen", "gallery-bank")) };
+    const after = homeStatus(seen, today);
+    expect(after.jobs).toEqual(after.scheduleOf(tasksOf(seen, JOBS)));
+  });
+
+  it("are worked out anew for the unit in which something was seen or set", () => {
+    const start = { ...snapshot };
+    const before = jobsOf(start, "cellar-furnace");
+    const gallery = jobsOf(start, "gallery");
+    const seen = { ...start, history: start.history.with(look("seen", "gallery-bank")) };
+    expect(jobsOf(seen, "cellar-furnace")[0]).toBe(before[0]);
+    expect(jobsOf(seen, "gallery")).not.toEqual(gallery);
+    const { key, partId, unitId } = before[0]!.task;
+    const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
+    const off = { id: "off", key, ...place, changes: { isOff: true } };
+    const set = { ...snapshot, tasks: [...snapshot.tasks, off] };
+    expect(jobsOf(set, "cellar-furnace")[0]!.due).toBeNull();
   });
 });

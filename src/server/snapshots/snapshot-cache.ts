@@ -13,11 +13,13 @@ import { filterStatusOf, type FilterStatus } from "@/core/filters/filter-status"
 import { ductCleanings } from "@/core/history/duct-cleanings";
 import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import type { FilterSlot, Part, ScopedDriver } from "@/core/inventory/inventory";
+import type { FilterSlot, Part, ScopedDriver, Unit } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import { tasksOfUnit } from "@/core/scheduling/home-tasks";
 import type { JobStatus } from "@/core/scheduling/schedule";
+import type { PlannedTask } from "@/core/scheduling/task";
 import { YearTables } from "@/core/scheduling/year-tables";
-import { HomeStatus } from "@/core/timeline/home-status";
+import { HomeStatus, type StatusRules } from "@/core/timeline/home-status";
 import { appStore } from "@/db/app-store";
 import { readHome, type HomeRead } from "./read-home";
 
@@ -32,6 +34,8 @@ import { readHome, type HomeRead } from "./read-home";
  * | the status of a filter  | its slot, and everything in `groundsOf`                 |
  * | the status of a coil    | its part, and everything in `groundsOf`                 |
  * | the sheet of a coil     | its status                                              |
+ * | the jobs of a unit      | the unit, and what they are planned from                |
+ * | how those stand         | the unit, everything in `groundsOf`, and what wears     |
  * | the turns of the year   | the climate itself                                      |
  *
  * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
@@ -44,9 +48,11 @@ type Kept = { version: number; read: Promise<HomeRead | null> };
 const shared = globalThis as typeof globalThis & { amberHomes?: Map<string, Kept> };
 const homes = (shared.amberHomes ??= new Map<string, Kept>());
 const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
-type Worked<S> = { grounds: unknown[]; entries: readonly HistoryEvent[]; status: S };
+type Worked<S> = { grounds: readonly unknown[]; entries: readonly HistoryEvent[]; result: S };
 const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
 const coils = new WeakMap<Part, Worked<CoilStatus | null>>();
+const unitTasks = new WeakMap<Unit, Worked<readonly PlannedTask[]>>();
+const unitJobs = new WeakMap<Unit, Worked<readonly JobStatus[]>>();
 const coilSheets = new WeakMap<CoilStatus, CoilSheet>();
 const years = new WeakMap<Climate, YearTables>();
 
@@ -93,21 +99,19 @@ const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((each, i) => each === b[i]));
 
 /** What stands as long as nothing it follows from has changed, worked out anew where it has. */
-function kept<P extends { id: string }, S>(
+function kept<P extends object, S>(
   known: WeakMap<P, Worked<S>>,
-  entriesOf: (snapshot: HomeSnapshot, place: P) => readonly HistoryEvent[],
-  work: (snapshot: HomeSnapshot, place: P, today: PlainDate, wordsFor: typeof reasonWords) => S,
-) {
-  return (snapshot: HomeSnapshot, place: P, today: PlainDate): S => {
-    const grounds = groundsOf(snapshot, today);
-    const entries = entriesOf(snapshot, place);
-    const before = known.get(place);
-    if (before && isSame(before.grounds, grounds) && isSame(before.entries, entries))
-      return before.status;
-    const status = work(snapshot, place, today, reasonWords);
-    known.set(place, { grounds, entries, status });
-    return status;
-  };
+  of: P,
+  grounds: readonly unknown[],
+  entries: readonly HistoryEvent[],
+  work: () => S,
+): S {
+  const before = known.get(of);
+  if (before && isSame(before.grounds, grounds) && isSame(before.entries, entries))
+    return before.result;
+  const result = work();
+  known.set(of, { grounds, entries, result });
+  return result;
 }
 
 function yearsOf(climate: Climate): YearTables {
@@ -118,10 +122,31 @@ function yearsOf(climate: Climate): YearTables {
   return made;
 }
 
-const RULES = {
+const tasksNow: StatusRules["unitTasks"] = (snapshot, unit) => {
+  const { home, slots, parts, systems, drivers, tasks } = snapshot;
+  const grounds = [home, slots, parts, systems, drivers, tasks];
+  return kept(unitTasks, unit, grounds, [], () => tasksOfUnit(snapshot, unit, JOBS));
+};
+
+const RULES: StatusRules = {
   jobs: JOBS,
-  filterStatus: kept(filters, ({ history }, { id }) => history.ofPart(id), filterStatusOf),
-  coilStatus: kept(coils, entriesOfCoil, coilStatusOf),
+  filterStatus: (snapshot, slot, today) =>
+    kept(filters, slot, groundsOf(snapshot, today), snapshot.history.ofPart(slot.id), () =>
+      filterStatusOf(snapshot, slot, today, reasonWords),
+    ),
+  coilStatus: (snapshot, part, today) =>
+    kept(coils, part, groundsOf(snapshot, today), entriesOfCoil(snapshot, part), () =>
+      coilStatusOf(snapshot, part, today),
+    ),
+  unitTasks: tasksNow,
+  unitJobs: (status, unit) => {
+    const { snapshot, today } = status;
+    const tasks = tasksNow(snapshot, unit);
+    const grounds = [...groundsOf(snapshot, today), snapshot.parts, tasks, ...status.wornIn(unit)];
+    return kept(unitJobs, unit, grounds, snapshot.history.ofUnit(unit.id), () =>
+      status.scheduleOf(tasks),
+    );
+  },
   years: yearsOf,
 };
 
