@@ -1,12 +1,11 @@
-import { JOBS } from "@/content/default-tasks";
+import { tasksNow } from "@/server/snapshots/snapshot-cache";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { tasksOf } from "@/core/scheduling/home-tasks";
 import type { PlannedTask, TaskChanges } from "@/core/scheduling/task";
 import type { jobForm } from "./jobs-form";
 
 /** A job of a home by its id. */
 export const findTask = (snapshot: HomeSnapshot | null, id: string): PlannedTask | undefined =>
-  snapshot ? tasksOf(snapshot, JOBS).find((task) => task.id === id) : undefined;
+  snapshot ? tasksNow(snapshot).find((task) => task.id === id) : undefined;
 
 /** Only what differs from the default is a change: what is typed the same stays with the content. */
 export function changesFrom(

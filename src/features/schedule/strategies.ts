@@ -1,6 +1,5 @@
 import { JOBS } from "@/content/default-tasks";
 import "server-only";
-import { tasksOf } from "@/core/scheduling/home-tasks";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { triggerWords, STRATEGY_WORDS } from "@/presentation/task-words";
 import { GRADE_WORDS } from "@/content/words";
@@ -11,7 +10,7 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterStatus } from "@/core/filters/filter-status";
 import { LOOK_EVERY_DAYS, RENEW, STRATEGIES, taskId, type Strategy } from "@/core/scheduling/task";
 import { factorWords, sureWords } from "@/core/filters/reasons";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
 import { jobStatusesWith } from "./job-dates";
 
@@ -39,8 +38,7 @@ export type StrategiesOf = {
 export async function strategiesOf(homeId: string, slotId: string): Promise<StrategiesOf | null> {
   const snapshot = await homeSnapshot(homeId);
   const task =
-    snapshot &&
-    tasksOf(snapshot, JOBS).find((each) => each.id === taskId({ partId: slotId }, RENEW));
+    snapshot && tasksNow(snapshot).find((each) => each.id === taskId({ partId: slotId }, RENEW));
   if (!snapshot || !task) return null;
   const today = todayIn(snapshot.home.timeZone);
   const filterStatus = filterStatusesOf(snapshot, today).find((each) => each.slot.id === slotId);

@@ -15,7 +15,7 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterSlot, Part, ScopedDriver, Unit } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { tasksOfUnit } from "@/core/scheduling/home-tasks";
+import { tasksOfHome, tasksOfUnit } from "@/core/scheduling/home-tasks";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import type { PlannedTask } from "@/core/scheduling/task";
 import { YearTables } from "@/core/scheduling/year-tables";
@@ -122,7 +122,7 @@ function yearsOf(climate: Climate): YearTables {
   return made;
 }
 
-const tasksNow: StatusRules["unitTasks"] = (snapshot, unit) => {
+const tasksOfUnitNow: StatusRules["unitTasks"] = (snapshot, unit) => {
   const { home, slots, parts, systems, drivers, tasks } = snapshot;
   const grounds = [home, slots, parts, systems, drivers, tasks];
   return kept(unitTasks, unit, grounds, [], () => tasksOfUnit(snapshot, unit, JOBS));
@@ -138,10 +138,10 @@ const RULES: StatusRules = {
     kept(coils, part, groundsOf(snapshot, today), entriesOfCoil(snapshot, part), () =>
       coilStatusOf(snapshot, part, today),
     ),
-  unitTasks: tasksNow,
+  unitTasks: tasksOfUnitNow,
   unitJobs: (status, unit) => {
     const { snapshot, today } = status;
-    const tasks = tasksNow(snapshot, unit);
+    const tasks = tasksOfUnitNow(snapshot, unit);
     const grounds = [...groundsOf(snapshot, today), snapshot.parts, tasks, ...status.wornIn(unit)];
     return kept(unitJobs, unit, grounds, snapshot.history.ofUnit(unit.id), () =>
       status.scheduleOf(tasks),
@@ -168,6 +168,12 @@ export const filterStatusesOf = (
 /** Every job of a home as it stands on a day. */
 export const scheduleNow = (snapshot: HomeSnapshot, today: PlainDate): readonly JobStatus[] =>
   homeStatus(snapshot, today).jobs;
+
+/** Every job of a home, whether or not anything calls for it. */
+export const tasksNow = (snapshot: HomeSnapshot): readonly PlannedTask[] => [
+  ...tasksOfHome(snapshot, JOBS),
+  ...snapshot.units.flatMap((unit) => tasksOfUnitNow(snapshot, unit)),
+];
 
 /** What the sheet of a coil says of its wear. */
 export function coilSheet(snapshot: HomeSnapshot, status: CoilStatus, today: PlainDate): CoilSheet {

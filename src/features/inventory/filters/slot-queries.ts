@@ -4,7 +4,6 @@ import { slotTitle } from "@/presentation/slot-words";
 import { mediaFor, unitKind } from "@/content/unit-kinds";
 import { moneyFigure } from "@/core/quantities/money";
 import { ratingWords } from "@/core/quantities/rating";
-import { HistoryRecord } from "@/core/history/history-record";
 import type { FilterSlot, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { MEDIA_KINDS, type Media } from "@/core/filters/media";
@@ -116,9 +115,7 @@ export async function slotChoicesOf(homeId: string) {
 /** An entry of the record as its form shows it, where it still counts. */
 export async function entryOf(homeId: string, eventId: string) {
   const snapshot = await homeSnapshot(homeId);
-  const event =
-    snapshot &&
-    new HistoryRecord(snapshot.history.entries).counted.find((each) => each.id === eventId);
+  const event = snapshot && snapshot.history.counted.find((each) => each.id === eventId);
   if (!snapshot || !event) return null;
   return {
     unitId: event.unitId,

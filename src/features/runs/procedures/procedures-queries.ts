@@ -1,11 +1,9 @@
-import { JOBS } from "@/content/default-tasks";
 import "server-only";
-import { tasksOf } from "@/core/scheduling/home-tasks";
 import { procedure } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
 
 export type JobPlace = { jobId: string; words: string };
 
@@ -17,7 +15,7 @@ export async function jobOf(
   const snapshot = await homeSnapshot(homeId);
   const job = procedure(procedureId);
   if (!snapshot || !job) return null;
-  const places = tasksOf(snapshot, JOBS)
+  const places = tasksNow(snapshot)
     .filter((task) => !task.isOff && task.procedureIds.includes(procedureId))
     .map((task) => {
       const unit = snapshot.units.find(({ id }) => id === task.unitId);
