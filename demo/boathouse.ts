@@ -10,6 +10,7 @@ import type {
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
+import type { NotedSetting } from "@/core/inventory/as-it-should-be";
 import type { HistoryEvent } from "@/core/history/history-event";
 import type { Truth } from "./demo-history";
 import { always, equipment, partsOf, roomsOn, slot, system, unit, readingsAt } from "./entering";
@@ -198,6 +199,18 @@ export function partsIn(units: readonly Unit[]): Part[] {
 export const drivers = (): ScopedDriver[] => [
   { id: "boat-people", scope: "home", kind: "people", count: 1 },
   { id: "boat-road", scope: "home", kind: "busy-road", label: "the towpath road" },
+];
+
+/** How things are set when all is as it should be. */
+export const settings = (today: PlainDate): NotedSetting[] => [
+  {
+    id: "set-boat-programme",
+    unitId: "boat-thermostat",
+    key: "mode",
+    label: "Mode and setting",
+    value: "programme, 19 by day",
+    on: addDays(today, -190),
+  },
 ];
 
 export function notes(today: PlainDate): HistoryEvent[] {

@@ -72,6 +72,7 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
     ...{ home, levels, rooms, registers, contacts, systems, units, slots },
     parts: sluice.partsIn(units),
     drivers: sluice.drivers(today),
+    settings: sluice.settings(today),
   };
   const drying = sluice.leftDrying(now);
   return {
@@ -89,6 +90,7 @@ export function theBoathouse(today: PlainDate): Demo {
     registers: [],
     parts: boathouse.partsIn(units),
     drivers: boathouse.drivers(),
+    settings: boathouse.settings(today),
   };
   return {
     snapshot: lived(facts, boathouse.truths, boathouse.notes(today), [], today),

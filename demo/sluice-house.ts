@@ -11,6 +11,7 @@ import type {
   ScopedDriver,
   Unit,
 } from "@/core/inventory/inventory";
+import type { NotedSetting } from "@/core/inventory/as-it-should-be";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
 import { washRecoveryCore } from "../src/content/procedures/wash-recovery-core";
@@ -645,6 +646,33 @@ export function drivers(today: PlainDate): ScopedDriver[] {
       fraction: 0.016,
       label: "air past its rail",
     },
+  ];
+}
+
+/** How things are set when all is as it should be. */
+export function settings(today: PlainDate): NotedSetting[] {
+  const set = (
+    id: string,
+    daysAgo: number,
+    unitId: string,
+    label: string,
+    value: string,
+    partId?: string,
+  ): NotedSetting => ({
+    id: `set-${id}`,
+    unitId,
+    ...(partId ? { partId } : {}),
+    key: id,
+    label,
+    value,
+    on: addDays(today, -daysAgo),
+  });
+  return [
+    set("mode", 160, "thermostat-hall", "Mode and setting", "heating, 20 by day, 17 at night"),
+    set("fan", 160, "thermostat-hall", "Fan", "auto"),
+    set("level", 320, "loft-ventilator", "Level", "2, by day and night"),
+    set("humidistat", 150, "humidifier", "Humidistat", "35 %"),
+    set("damper", 150, "humidifier", "Damper", "winter", "humidifier-damper"),
   ];
 }
 

@@ -21,6 +21,7 @@ import { insertItem, insertPart, insertSlot } from "../src/db/repositories/parts
 import { insertPhoto } from "../src/db/repositories/photos";
 import { insertRegister, insertRoom } from "../src/db/repositories/rooms";
 import { appendRunEvents, insertRun } from "../src/db/repositories/runs";
+import { insertSetting } from "../src/db/repositories/settings";
 import { ensureTask, saveTask } from "../src/db/repositories/tasks";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
 
@@ -62,6 +63,7 @@ export async function enterHome(
   for (const [i, driver] of book.drivers.entries())
     await insertDriver(tx, homeId, driver, created(i));
   for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
+  for (const setting of book.settings) await insertSetting(tx, homeId, setting, created(0));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.history.entries);
   for (const run of runs) await enterRun(tx, book, run);
@@ -89,6 +91,8 @@ async function enterRun(tx: Tx, snapshot: HomeSnapshot, run: DemoRun): Promise<v
     variant: usualVariant(job),
     qualification: "owner",
     isolator: isolatorOf(unit),
+    parked: [],
+    together: [],
     startedAt,
     endedAt: null,
   });

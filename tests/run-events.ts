@@ -72,6 +72,10 @@ export function soundAt({ records, repeats, recordIsOptional }: Step): Seen {
       return { count: 4 };
     case "words":
       return { words: "as on its label" };
+    case "setting":
+      return records.options ? { choice: records.options[0]!.value } : { words: "as it was" };
+    case "settings":
+      return { each: [{ place: "set-1", value: "so" }] };
     case "alarms":
       return { alarms: [{ place: "hall-alarm", state: "tested" }] };
     case "reading": {

@@ -99,6 +99,7 @@ export const snapshot = (
   items: [],
   drivers: [],
   tasks: [],
+  settings: [],
   history: new HistoryRecord(events),
   actuals: [],
   measured: [],

@@ -1,3 +1,4 @@
+import type { NotedSetting } from "../inventory/as-it-should-be";
 import type {
   AirSystem,
   Contact,
@@ -36,6 +37,8 @@ export type HomeSnapshot = {
   drivers: ScopedDriver[];
   /** What was changed of the jobs that come round. */
   tasks: TaskSetting[];
+  /** Every note of how things are set, in the order in which they were made. */
+  settings: NotedSetting[];
   /** Everything recorded, and what it amounts to. */
   history: HistoryRecord;
   actuals: { date: PlainDate; meanC: number }[];

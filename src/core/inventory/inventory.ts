@@ -10,6 +10,7 @@ import type { AirSide, DriverKind } from "../filters/drivers";
 import type { Media } from "../filters/media";
 import type { Direction } from "./directions";
 import type { Attributes } from "./attribute";
+import type { Identity } from "./identity";
 
 /** Where the whole house is shut off. */
 export const MAINS = ["water", "gas", "power"] as const;
@@ -123,6 +124,8 @@ export type Part = {
   roomId?: string;
   note?: string;
   attributes: Attributes;
+  /** Who made it, and what it takes when something of it is to be had. */
+  identity?: Identity;
   /** The day it was entered, once it is stored. */
   enteredOn?: PlainDate;
 };
@@ -172,6 +175,7 @@ export type FilterSlot = {
   priceMinor?: number;
   baseHours?: number;
   maxAgeDays?: number;
+  identity?: Identity;
 };
 
 export type Item = {

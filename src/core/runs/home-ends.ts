@@ -1,4 +1,4 @@
-import type { EndEntry, LooseEnds, OpenEnd } from "./loose-ends";
+import type { EndEntry, LooseEnds, OpenEnd, Together } from "./loose-ends";
 import { withSteadyTimes, safeEnds } from "./loose-ends";
 import { endWordsOf } from "./run";
 import type { RunJob, RunState } from "./run-state";
@@ -49,7 +49,13 @@ export function openBeside(
   return log.filter(({ id, action }) => action === "open" && open.has(id));
 }
 
-export type HomeEnds = { open: HomeEnd[]; order: string[] };
+export type HomeEnds = {
+  open: HomeEnd[];
+  /** Left so for a season: shown at its machine, and nagging nobody. */
+  parked: ParkedAtHome[];
+  order: string[];
+};
+export type ParkedAtHome = OpenEnd & { label: string };
 
 type Recorded = EndEntry & { label?: string; words?: string };
 type Going = { job: RunJob; state: RunState };
@@ -64,8 +70,9 @@ export function endsOfHome(
   now: string,
   recorded: readonly Recorded[],
   going: readonly Going[],
+  together: readonly Together[] = [],
 ): HomeEnds {
-  const ends: LooseEnds = safeEnds({ now, log: logOfHome(recorded, going) });
+  const ends: LooseEnds = safeEnds({ now, log: logOfHome(recorded, going) }, together);
   const open = ends.open.map((end): HomeEnd => {
     const run = going.find((each) => isOf(end, each));
     const said = recorded.findLast((entry) => entry.id === end.id && entry.action === "open");
@@ -79,7 +86,9 @@ export function endsOfHome(
       isDrying: ends.blocked.some((block) => block.id === end.id && block.why === "still-drying"),
     };
   });
-  return { open, order: ends.order };
+  const labelled = (id: string) => recorded.findLast((entry) => entry.id === id && entry.label);
+  const parked = ends.parked.map((end) => ({ ...end, label: labelled(end.id)?.label ?? "" }));
+  return { open, parked, order: ends.order };
 }
 
 /** What one thing left open is: all of a run that is going on, or one end that outlived its run. */
@@ -100,7 +109,7 @@ export type LeftOpen = {
  *
  * @example leftOpenOf({ open: [], order: [] }) // []
  */
-export function leftOpenOf({ open, order }: HomeEnds): LeftOpen[] {
+export function leftOpenOf({ open, order }: Pick<HomeEnds, "open" | "order">): LeftOpen[] {
   const groups = new Map<string, LeftOpen>();
   for (const id of order) {
     const end = open.find((each) => each.id === id);

@@ -3,6 +3,7 @@ import { isIsolator, safeEnds, type EndEntry } from "./loose-ends";
 import {
   procedureSchema,
   stepsFor,
+  wokenEnds,
   type JobFact,
   type Procedure,
   type RunSetting,
@@ -76,17 +77,28 @@ export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step
   const rounds = once.length > 0 ? [[], once] : [[]];
   const variants = procedure.variants?.map((variant) => variant.id) ?? [null];
   return variants.flatMap((variant) =>
-    subsets(facts).flatMap((some) => {
-      const setting = { facts: some, variant };
-      return seen.flatMap((words) =>
-        rounds.map((before) => ({
-          setting,
-          steps: stepsFor(procedure, setting, words, new Set(before)),
-        })),
-      );
-    }),
+    subsets(facts).flatMap((some) =>
+      parkedBefore(procedure).flatMap((parked) => {
+        const setting = { facts: some, variant, ...parked };
+        return seen.flatMap((words) =>
+          rounds.map((before) => ({
+            setting,
+            steps: stepsFor(procedure, setting, words, new Set(before)),
+          })),
+        );
+      }),
+    ),
   );
 }
+
+/** With nothing left parked by an earlier season, and with all that the steps wake. */
+function parkedBefore({ steps }: Procedure): Pick<RunSetting, "parked">[] {
+  const parked = steps.flatMap(({ wakes }) =>
+    wakes ? [{ key: wakes.key, end: wakes.end, id: `before:${wakes.key}`, since: LONG_AGO }] : [],
+  );
+  return parked.length > 0 ? [{}, { parked }] : [{}];
+}
+const LONG_AGO = "1999-06-01T00:00:00Z";
 
 const subsets = <T>(all: readonly T[]): T[][] =>
   all.reduce<T[][]>((sets, each) => [...sets, ...sets.map((set) => [...set, each])], [[]]);
@@ -112,7 +124,7 @@ export function lintProcedures({ procedures }: z.output<typeof lintProceduresInp
       };
     checkReferences(procedure, noteIn(""));
     for (const { setting, steps } of waysOf(procedure))
-      checkWay(procedure, steps, noteIn(setting.variant ?? ""));
+      checkWay(procedure, setting, steps, noteIn(setting.variant ?? ""));
   }
   return { faults: [...faults.values()] };
 }
@@ -134,6 +146,7 @@ function checkReferences(procedure: Procedure, note: Note): void {
       (step.repeats === undefined || ids.slice(0, i + 1).includes(step.repeats.from)) &&
       (step.insteadOf === undefined ||
         steps.some(({ id, once }) => id === step.insteadOf && once === true)) &&
+      (step.recalls ?? []).every((each) => earlier.includes(each)) &&
       (step.records?.kind !== "count" ||
         step.records.same === undefined ||
         earlier.includes(step.records.same));
@@ -142,9 +155,14 @@ function checkReferences(procedure: Procedure, note: Note): void {
   });
 }
 
-function checkWay(procedure: Procedure, steps: readonly Step[], note: Note): void {
+function checkWay(
+  procedure: Procedure,
+  setting: RunSetting,
+  steps: readonly Step[],
+  note: Note,
+): void {
   if (steps.filter((step) => step.renews).length !== 1) note(steps.at(-1)?.id ?? "", "counts-once");
-  checkEnds(steps, note);
+  checkEnds(wokenEnds(procedure, setting), steps, note);
   checkCleaning(steps, note);
   checkLoops(steps, note);
   checkWaits(steps, note);
@@ -209,12 +227,10 @@ const RULE_OF = {
   "after-another": "refit-before-dry",
 } as const;
 
-function checkEnds(steps: readonly Step[], note: Note): void {
-  let open: Open[] = [];
-  let log: EndEntry[] = [];
+function checkEnds(woken: ReturnType<typeof wokenEnds>, steps: readonly Step[], note: Note): void {
   let clock = Date.UTC(2000, 0, 1);
   const wasOpened = new Set<string>();
-  const entry = (end: StepEnd, action: "open" | "close"): EndEntry => ({
+  const entry = (end: StepEnd, action: "open" | "close" | "park"): EndEntry => ({
     id: end.key,
     unit: "unit",
     part: partOf(end),
@@ -227,6 +243,8 @@ function checkEnds(steps: readonly Step[], note: Note): void {
         : undefined,
     after: action === "open" ? end.after : undefined,
   });
+  let open: Open[] = woken.map(({ end }) => ({ end, step: "" }));
+  let log: EndEntry[] = woken.map(({ end }) => entry(end, "open"));
   for (const step of steps) {
     clock += 60_000;
     if (step.closes !== undefined) {
@@ -239,7 +257,8 @@ function checkEnds(steps: readonly Step[], note: Note): void {
         const now = new Date(clock).toISOString();
         for (const block of safeEnds({ now, log }).blocked)
           if (block.id === end.key) note(step.id, RULE_OF[block.why]);
-        if (open.at(-1) !== closing && !step.outOfTurn) note(step.id, "out-of-turn");
+        const last = open.findLast(({ end: each }) => !each.parks);
+        if (last !== closing && !step.outOfTurn && !step.wakes) note(step.id, "out-of-turn");
         open = open.filter((each) => each !== closing);
         log = [...log, entry(end, "close")];
       }
@@ -249,16 +268,17 @@ function checkEnds(steps: readonly Step[], note: Note): void {
       if (end.end === "part-drying" && !end.dryMinutes) note(step.id, "no-drying-time");
       if (
         needsPowerOff(end) &&
+        !end.harmless &&
         !open.some(({ end: each }) => isIsolator({ end: each.end, part: partOf(each) }))
       )
         note(step.id, "power-first");
       if (wasOpened.has(end.key)) continue;
       wasOpened.add(end.key);
       open = [...open, { end, step: step.id }];
-      log = [...log, entry(end, "open")];
+      log = [...log, entry(end, end.parks ? "park" : "open")];
     }
   }
-  for (const { step } of open) note(step, "left-open");
+  for (const { end, step } of open) if (!end.parks) note(step, "left-open");
 }
 
 /** Dry cleaning comes before wet, and what was wet dries before it goes back. */

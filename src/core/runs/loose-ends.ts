@@ -200,11 +200,22 @@ function firstFault(log: readonly EndEntry[]): { entry: EndEntry; message: strin
 type Why = (typeof BLOCKS)[number];
 type Blocked = { by: EndEntry[]; why: Why };
 
+/** Machines behind one shut-off: what closes it brings power, gas or water back to all of them. */
+export type Together = { end: EndKind; units: readonly string[] };
+
 const inUnit = (
   end: EndEntry,
   others: readonly EndEntry[],
   kinds: readonly EndKind[],
-): EndEntry[] => others.filter((other) => other.unit === end.unit && kinds.includes(other.end));
+  together: readonly Together[] = [],
+): EndEntry[] => {
+  const units = together.flatMap((each) =>
+    each.end === end.end && each.units.includes(end.unit) ? each.units : [],
+  );
+  return others.filter(
+    ({ unit, end: kind }) => (unit === end.unit || units.includes(unit)) && kinds.includes(kind),
+  );
+};
 
 /** What keeps an end from being closed, by the contract: power last, and what a step says. */
 function contractBlocks(
@@ -213,27 +224,35 @@ function contractBlocks(
   open: readonly EndEntry[],
 ): Blocked[] {
   const power = isIsolator(end) ? inUnit(end, others, BEFORE_POWER) : [];
-  const steps = open.filter((other) => other.id !== end.id && (end.after ?? []).includes(other.id));
   return [
     ...(power.length > 0 ? [{ by: power, why: "power-comes-last" as const }] : []),
-    ...(steps.length > 0 ? [{ by: steps, why: "after-another" as const }] : []),
+    ...afterAnother(end, open),
   ];
 }
 
-/** The same, and gas and water no sooner than what they would run out of. */
-function supplyBlocks(
-  end: EndEntry,
-  others: readonly EndEntry[],
-  open: readonly EndEntry[],
-): Blocked[] {
-  const gas = end.end === "gas-shut" ? inUnit(end, others, BEFORE_GAS) : [];
-  const water = end.end === "valve-shut" ? inUnit(end, others, BEFORE_WATER) : [];
-  return [
-    ...contractBlocks(end, others, open),
-    ...(gas.length > 0 ? [{ by: gas, why: "gas-comes-last" as const }] : []),
-    ...(water.length > 0 ? [{ by: water, why: "water-comes-last" as const }] : []),
-  ];
+/** What a step says has to be closed before this end. */
+function afterAnother(end: EndEntry, open: readonly EndEntry[]): Blocked[] {
+  const steps = open.filter((other) => other.id !== end.id && (end.after ?? []).includes(other.id));
+  return steps.length > 0 ? [{ by: steps, why: "after-another" }] : [];
 }
+
+/**
+ * The same, and gas and water no sooner than what they would run out of; of every machine behind the
+ * same shut-off.
+ */
+const supplyBlocks =
+  (together: readonly Together[]) =>
+  (end: EndEntry, others: readonly EndEntry[], open: readonly EndEntry[]): Blocked[] => {
+    const power = isIsolator(end) ? inUnit(end, others, BEFORE_POWER, together) : [];
+    const gas = end.end === "gas-shut" ? inUnit(end, others, BEFORE_GAS, together) : [];
+    const water = end.end === "valve-shut" ? inUnit(end, others, BEFORE_WATER, together) : [];
+    return [
+      ...(power.length > 0 ? [{ by: power, why: "power-comes-last" as const }] : []),
+      ...afterAnother(end, open),
+      ...(gas.length > 0 ? [{ by: gas, why: "gas-comes-last" as const }] : []),
+      ...(water.length > 0 ? [{ by: water, why: "water-comes-last" as const }] : []),
+    ];
+  };
 type BlocksOf = typeof contractBlocks;
 
 /** Last opened first, but nothing before what it has to wait for. */
@@ -279,13 +298,18 @@ export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
  * The same for a log that was put together from several devices: what cannot have happened (an end
  * opened twice, one closed that nobody opened) is passed over, and gas and water wait as power does.
  *
+ * @param together machines that one shut-off serves: it waits for all of them
+ *
  * @example safeEnds({ now: "2026-03-14T08:00:00Z", log: [{ id: "a", unit: "furnace", end: "panel-off", at: "2026-03-14T07:00:00Z", action: "close" }] }).open // []
  */
-export function safeEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
+export function safeEnds(
+  input: z.output<typeof looseEndsInput>,
+  together: readonly Together[] = [],
+): LooseEnds {
   return endsOf(
     replay(inOrder(input.log), () => undefined),
     input.now,
-    supplyBlocks,
+    supplyBlocks(together),
   );
 }
 

@@ -32,6 +32,18 @@ export const JOB_FACTS = [
   "bank",
   "top-comes-off",
   "has-filters",
+  "door-switch",
+  "plastic-vent",
+  "metal-vent",
+  "several-heads",
+  "on-roof",
+  "in-grille",
+  "has-float",
+  "has-display",
+  "on-batteries",
+  "belt-drive",
+  "owner-opens-box",
+  "coil-eases-out",
 ] as const;
 export type JobFact = (typeof JOB_FACTS)[number];
 
@@ -54,6 +66,10 @@ const stepEndSchema = z.strictObject({
   dryMinutes: z.number().int().positive().optional(),
   /** Ends of this procedure that have to be closed before this one. */
   after: z.array(id).optional(),
+  /** Nothing behind it is live or moves: a register’s grille, an alarm’s battery. No power goes off for it. */
+  harmless: z.literal(true).optional(),
+  /** It stays so when the job is over, until a job of another season wakes it: “until winter”. */
+  parks: words.optional(),
 });
 export type StepEnd = z.output<typeof stepEndSchema>;
 
@@ -102,10 +118,33 @@ const recordSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("direction") }),
   /** Whether each CO alarm is quiet and sounded at its test, and what it shows if it has a display. */
   z.strictObject({ kind: z.literal("alarms") }),
-  /** How many of something; `same` names the step at which as many were counted out. */
-  z.strictObject({ kind: z.literal("count"), label: words, same: id.optional() }),
+  /**
+   * How many of something; `same` names the step at which as many were counted out, `known` what the
+   * inventory says of it.
+   */
+  z.strictObject({
+    kind: z.literal("count"),
+    label: words,
+    same: id.optional(),
+    known: z.enum(["filters", "heads"]).optional(),
+  }),
   /** A few words to be kept; `keep` is the attribute of the part that remembers them. */
   z.strictObject({ kind: z.literal("words"), label: words, keep: id.optional() }),
+  /**
+   * How something is set that belongs so: noted before it is touched, or as it is set for good. The
+   * home’s sheet of settings keeps it under `key`; one of `options`, or in a few words.
+   */
+  z.strictObject({
+    kind: z.literal("setting"),
+    key: id,
+    label: words,
+    options: z
+      .array(z.strictObject({ value: id, name: words }))
+      .min(2)
+      .optional(),
+  }),
+  /** Each setting of the home’s sheet: as it should be, put back, or otherwise. */
+  z.strictObject({ kind: z.literal("settings") }),
 ]);
 
 export const stepSchema = z.strictObject({
@@ -125,6 +164,12 @@ export const stepSchema = z.strictObject({
   closes: id.optional(),
   /** Turns something up, down or over for a while: such a step opens `setting-changed`, or finds it open. */
   changesSetting: z.literal(true).optional(),
+  /** Ends what a job of an earlier season left parked, where it did: closes it like an end of this job. */
+  wakes: stepEndSchema.pick({ key: true, end: true, thing: true, state: true }).optional(),
+  /** Steps whose notes and pictures are shown again here. */
+  recalls: z.array(id).min(1).optional(),
+  /** The plate of the part or machine is in sight: what is not known of it yet is asked, and may wait. */
+  plate: z.enum(["unit", "part"]).optional(),
   /** Why this end is closed while one opened later is still open. */
   outOfTurn: words.optional(),
   /** Cleaning of something, named by the key of its end or a word of its own. */
@@ -259,8 +304,21 @@ export type Procedure = z.output<typeof procedureSchema>;
 
 export type PlaceAsk = NonNullable<Procedure["asks"]>[number];
 
+/** What an earlier job left parked at the place of a run, since when, by the name it was recorded under. */
+export const parkedEndSchema = z.strictObject({
+  key: id,
+  end: z.enum(END_KINDS),
+  since: words,
+  id: words,
+});
+export type ParkedEnd = z.output<typeof parkedEndSchema>;
+
 /** What is fixed for a run when it begins. */
-export type RunSetting = { facts: readonly JobFact[]; variant: string | null };
+export type RunSetting = {
+  facts: readonly JobFact[];
+  variant: string | null;
+  parked?: readonly ParkedEnd[];
+};
 
 /** What was seen at a step, by its plain word: an answer, the word of a reading, a grade. */
 export type SeenWords = ReadonlyMap<string, string>;
@@ -298,9 +356,31 @@ export function stepsFor(
       const opens = step.opens?.filter(
         ({ when }) => when === undefined || setting.facts.includes(when),
       );
-      return opens?.length === step.opens?.length ? step : { ...step, opens };
+      const woken = step.wakes && parkedFor(setting, step.wakes);
+      if (!woken && opens?.length === step.opens?.length) return step;
+      return { ...step, opens, ...(woken ? { closes: woken.key } : {}) };
     });
 }
+
+/** What is parked at the place of a run and is what a step wakes. */
+const parkedFor = (
+  { parked = [] }: RunSetting,
+  { key, end }: Pick<StepEnd, "key" | "end">,
+): ParkedEnd | undefined => parked.find((each) => each.key === key && each.end === end);
+
+/**
+ * What an earlier season left parked and the steps of a procedure wake, as ends of the run itself.
+ *
+ * @example wokenEnds(job.procedure, job.setting) // []
+ */
+export const wokenEnds = (
+  { steps }: Procedure,
+  setting: RunSetting,
+): { end: StepEnd; at: string }[] =>
+  steps.flatMap(({ wakes }) => {
+    const parked = wakes && parkedFor(setting, wakes);
+    return wakes && parked ? [{ end: wakes, at: parked.since }] : [];
+  });
 
 /**
  * The variant a run follows when nobody chose: the first, or none where there are none.

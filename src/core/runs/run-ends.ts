@@ -18,6 +18,13 @@ export const later = (at: string, minutes: number): string =>
  */
 export const endId = (place: RunPlace, key: string) => `${place.run}:${key}`;
 
+/**
+ * The key an end has within its run.
+ *
+ * @example keyOfEnd("r1:power") // "power"
+ */
+export const keyOfEnd = (id: string): string => id.slice(id.indexOf(":") + 1);
+
 /** What of a run opens and closes ends: its steps, what stayed open of others, and what waits once more. */
 type Opened = Pick<RunState, "completed" | "stillOpen" | "again">;
 
@@ -52,11 +59,11 @@ export function logOf(job: RunJob, bare: Opened): EndEntry[] {
   const ends = new Map(openedBy(bare).map((end) => [end.key, end]));
   const live = new Map<string, EndEntry>();
   const log: EndEntry[] = [];
-  const entry = (end: StepEnd, at: string, action: "open" | "close"): EndEntry => {
+  const entry = (end: StepEnd, at: string, action: EndEntry["action"]): EndEntry => {
     // A procedure says only that the power goes off; which switch or breaker does it depends on the unit.
     const kind =
       end.end === "switch-off" && !end.isInside && !end.ofPlace ? place.isolator : end.end;
-    const opening = action === "open";
+    const opening = action !== "close";
     return {
       id: endId(place, end.key),
       unit: unitOf(job, end, settled),
@@ -77,7 +84,8 @@ export function logOf(job: RunJob, bare: Opened): EndEntry[] {
       if (end.dryMinutes) before.readyAt = later(at, end.dryMinutes);
       return;
     }
-    const opening = entry(end, at, "open");
+    // What stays so for a season keeps nothing else off: the humidifier’s water, not its power.
+    const opening = entry(end, at, end.parks ? "park" : "open");
     live.set(end.key, opening);
     log.push(opening);
   };

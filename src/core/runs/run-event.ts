@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { DIRECTIONS } from "../inventory/directions";
 import { GRADES } from "../filters/belief";
+import { identitySchema } from "../inventory/identity";
 
 const base = { id: z.string().min(8).max(64), at: z.iso.datetime({ offset: true }) };
 const step = z.string().min(1).max(64);
@@ -121,6 +122,14 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     step,
     photo: z.string().min(8).max(64),
     moment: z.enum(PHOTO_MOMENTS),
+  }),
+  /** What the plate of the machine or the part says, as far as somebody read it. */
+  z.strictObject({
+    ...base,
+    kind: z.literal("plate"),
+    step,
+    of: z.enum(["unit", "part"]),
+    identity: identitySchema,
   }),
   z.strictObject({ ...base, kind: z.literal("alarm"), alarm: z.enum(ALARMS) }),
   /** What put the run on hold has been seen to, and by whom. */

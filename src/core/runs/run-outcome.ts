@@ -1,9 +1,11 @@
 import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
 import type { AlarmSeen, AlarmState, ReadingSeen } from "./run-event";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
+import { wokenEnds } from "./procedure";
 import { endWordsOf } from "./run";
+import { endId } from "./run-ends";
 import type { RunJob, RunState, CompletedStep } from "./run-state";
-import type { EndEntry } from "./loose-ends";
+import type { EndEntry, EndKind } from "./loose-ends";
 import type { HistoryEvent } from "../history/history-event";
 
 export type RunWhere = {
@@ -218,8 +220,11 @@ export function endsLeft(
   job: RunJob,
   state: RunState,
 ): (EndEntry & { label?: string; words?: string })[] {
-  return state.ends.open.flatMap((end) => {
-    const entry = state.log.find((each) => each.id === end.id && each.action === "open");
+  const woken = new Set(wokenEnds(job.procedure, job.setting).map(({ end }) => end.key));
+  return [...state.ends.open, ...state.ends.parked].flatMap((end) => {
+    // What was parked before this run, and is so still, stands under its earlier name.
+    if ([...woken].some((key) => endId(job.place, key) === end.id)) return [];
+    const entry = state.log.find((each) => each.id === end.id && each.action !== "close");
     const left = state.completed.find(
       ({ step, leftOpen }) =>
         leftOpen !== undefined && end.id === `${job.place.run}:${step.closes}`,
@@ -229,4 +234,33 @@ export function endsLeft(
       ? [{ ...entry, ...(label ? { label } : {}), ...(left ? { words: left.leftOpen } : {}) }]
       : [];
   });
+}
+
+/**
+ * Which parked ends of an earlier season this run has ended, as they were recorded then.
+ *
+ * @example wokenBy(job, done) // []
+ */
+export function wokenBy(job: RunJob, state: RunState): { id: string; end: EndKind }[] {
+  const open = new Set(state.ends.open.map(({ id }) => id));
+  return wokenEnds(job.procedure, job.setting).flatMap(({ end }) => {
+    const parked = job.setting.parked?.find((each) => each.key === end.key && each.end === end.end);
+    return parked && !open.has(endId(job.place, end.key)) ? [{ id: parked.id, end: end.end }] : [];
+  });
+}
+
+/**
+ * The settings noted or made on the way, for the home’s sheet of how things should be: the last word of
+ * each.
+ *
+ * @example settingsNoted(done) // []
+ */
+export function settingsNoted(state: RunState): { key: string; label: string; value: string }[] {
+  const noted = state.completed.flatMap(({ step: { records }, seen, leftOpen }) => {
+    if (records?.kind !== "setting" || leftOpen !== undefined) return [];
+    const chosen = records.options?.find(({ value }) => value === seen.choice)?.name;
+    const value = chosen ?? seen.words;
+    return value === undefined ? [] : [{ key: records.key, label: records.label, value }];
+  });
+  return [...new Map(noted.map((each) => [each.key, each])).values()];
 }

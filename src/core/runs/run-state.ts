@@ -1,6 +1,7 @@
 import type { ReadingKind } from "../readings/reading-kinds";
+import type { Identity } from "../inventory/identity";
 import type { Qualification } from "./qualification";
-import type { EndEntry, EndKind, LooseEnds } from "./loose-ends";
+import type { EndEntry, EndKind, LooseEnds, Together } from "./loose-ends";
 import type { Procedure, RunSetting, Step, StepEnd } from "./procedure";
 import type { Alarm, NotPossible, PhotoMoment, ReadingSeen, RunEvent, Seen } from "./run-event";
 
@@ -104,12 +105,21 @@ export type RunState = {
   safetyStop: SafetyStop | null;
   madeSafe: { words: string; at: string }[];
   notes: { step: string; words: string; at: string }[];
+  /** What was read off plates on the way. */
+  plates: { of: "unit" | "part"; identity: Identity }[];
   photos: { photo: string; step: string; moment: PhotoMoment }[];
   finish: Finish | null;
   refused: { event: RunEvent; why: RunRefusal }[];
 };
 
-export type RunPlace = { unit: string; part?: string; run: string; isolator: EndKind };
+export type RunPlace = {
+  unit: string;
+  part?: string;
+  run: string;
+  isolator: EndKind;
+  /** Other machines behind the same shut-offs. */
+  together?: readonly Together[];
+};
 
 /**
  * What else is open at the machines of a run: of other runs, or left over from ended ones. It counts

@@ -2,7 +2,7 @@ import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
 import { withSteadyTimes, instantOf, safeEnds, type EndEntry, type LooseEnds } from "./loose-ends";
-import { LEFT_OPEN, stepsFor, type SeenWords, type Step } from "./procedure";
+import { LEFT_OPEN, stepsFor, wokenEnds, type SeenWords, type Step } from "./procedure";
 import { endId, isSupply, later, logOf, openedBy, openKeys } from "./run-ends";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
 import type {
@@ -56,7 +56,8 @@ function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
   const left = steps.filter((step) => !behind.has(step.id));
   if (!aborted) return left;
   const open = openKeys(bare);
-  return left.filter((step) => step.closes !== undefined && open.has(step.closes));
+  // What an earlier season parked stays as it was.
+  return left.filter((step) => step.closes !== undefined && !step.wakes && open.has(step.closes));
 }
 
 /**
@@ -69,17 +70,17 @@ export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
   return input.success ? judge(input.data) : null;
 }
 
-const fresh: Bare = {
+const freshOf = ({ procedure, setting }: RunJob): Bare => ({
   completed: [],
   round: 0,
   earlier: [],
-  stillOpen: [],
+  stillOpen: wokenEnds(procedure, setting),
   backOn: [],
   again: [],
   aborted: null,
   safetyStop: null,
   madeSafe: [],
-};
+});
 
 /**
  * What Back makes of a run: the step is to do again, but what it switched off, opened or took out
@@ -88,14 +89,14 @@ const fresh: Bare = {
 function goneBack(job: RunJob, state: RunState, before: Bare): Bare {
   const had = new Map(openedBy(state).map((end) => [endId(job.place, end.key), end]));
   const log = logOf(job, before);
-  const isOpen = new Set(
-    safeEnds({ now: state.log.at(-1)?.at ?? LONG_AGO, log }).open.map(({ id }) => id),
-  );
-  const lost = state.ends.open.flatMap(({ id, since }): StillOpen[] => {
+  const still = safeEnds({ now: state.log.at(-1)?.at ?? LONG_AGO, log });
+  const isOpen = new Set([...still.open, ...still.parked].map(({ id }) => id));
+  const were = [...state.ends.open, ...state.ends.parked];
+  const lost = were.flatMap(({ id, since }): StillOpen[] => {
     const end = had.get(id);
     return end && !isOpen.has(id) ? [{ end, at: since }] : [];
   });
-  const wasOpen = new Set(state.ends.open.map(({ id }) => id));
+  const wasOpen = new Set(were.map(({ id }) => id));
   const reopened = openedBy(before).filter((end) => {
     const id = endId(job.place, end.key);
     return isSupply(end) && isOpen.has(id) && !wasOpen.has(id);
@@ -168,10 +169,11 @@ export class RunReplay {
     private readonly now?: string,
     private readonly beside?: Beside,
   ) {
-    this.#state = stateOf(job, fresh, {
+    this.#state = stateOf(job, freshOf(job), {
       status: "going",
       undoes: null,
       notes: [],
+      plates: [],
       photos: [],
       finish: null,
       refused: [],
@@ -327,6 +329,10 @@ function applied(
       const { photo, step, moment } = event;
       return { kind: "beside", change: { photos: [...state.photos, { photo, step, moment }] } };
     }
+    case "plate": {
+      const { of, identity } = event;
+      return { kind: "beside", change: { plates: [...state.plates, { of, identity }] } };
+    }
     case "alarm": {
       if (state.safetyStop?.why === event.alarm) return nothing;
       const safetyStop: SafetyStop = { why: event.alarm, at, step: state.current?.id ?? "" };
@@ -347,9 +353,9 @@ function applied(
       return { kind: "beside", change: { status: "finished", finish } };
     }
     case "stopped":
-      return state.ends.open.length > 0
-        ? refuse("ends-open")
-        : { kind: "beside", change: { status: "stopped" } };
+      return state.ends.open.every(({ id }) => isAsFound(job, state, id))
+        ? { kind: "beside", change: { status: "stopped" } }
+        : refuse("ends-open");
   }
 }
 
@@ -361,10 +367,16 @@ const MADE_SAFE = "made-safe";
 const isBehind = (state: RunState, step: string) =>
   state.completed.some((each) => each.step.id === step);
 
+/** Whether an end is one that an earlier season parked, which this run has not touched. */
+const isAsFound = ({ procedure, setting, place }: RunJob, state: RunState, id: string): boolean =>
+  wokenEnds(procedure, setting).some(({ end }) => endId(place, end.key) === id) &&
+  !state.completed.some(({ step }) => step.wakes && endId(place, step.wakes.key) === id);
+
 /** Ends that are open though no step is left that would close them, and nobody said why. */
 const forgotten = (job: RunJob, state: RunState) =>
   state.ends.open.filter(
     ({ id }) =>
+      !isAsFound(job, state, id) &&
       !state.completed.some(
         ({ step, leftOpen }) =>
           leftOpen !== undefined &&
@@ -424,7 +436,7 @@ export function blocksOf(
   const last = state.log.at(-1)?.at ?? at;
   const now = Date.parse(at) < Date.parse(last) ? last : at;
   const log = [...elsewhere, ...state.log];
-  return safeEnds({ now, log }).blocked.filter((block) => block.id === id);
+  return safeEnds({ now, log }, job.place.together).blocked.filter((block) => block.id === id);
 }
 
 function doneAt(
@@ -568,6 +580,13 @@ function seenProblem(
     }
     case "words":
       return seen.words === undefined ? isMissing : null;
+    case "setting":
+      if (seen.choice === undefined && seen.words === undefined) return isMissing;
+      return !records.options || records.options.some(({ value }) => value === seen.choice)
+        ? null
+        : "seen-unreadable";
+    case "settings":
+      return (seen.each ?? []).length === 0 ? isMissing : null;
   }
 }
 

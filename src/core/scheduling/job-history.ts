@@ -31,7 +31,7 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
  * When each job was last done and last put off, found by place and key: read once and asked for every
  * job.
  *
- * @param entries that count, the oldest first: of a unit, or of a whole home
+ * @param entries that count, the oldest of each place first: of a unit, or of a whole home
  * @example jobHistoryOf([event("fitted", -3)]).lastDay({ partId: "slot" }, "renew") // "2026-03-11"
  */
 export function jobHistoryOf(entries: readonly HistoryEvent[]): JobHistory {

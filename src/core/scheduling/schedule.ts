@@ -17,7 +17,7 @@ import { YearTables } from "./year-tables";
 import { DRIFTING_OUT, driftOf, REPLACE_WHEN } from "../readings/capacitor-drift";
 import { ductCleanings } from "../history/duct-cleanings";
 import type { ScopedDriver, Unit } from "../inventory/inventory";
-import type { HistoryRecord } from "../history/history-record";
+import type { HistoryEvent } from "../history/history-event";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import { judged, type JudgedReading } from "../history/readings-taken";
 import type { WearStatus } from "../filters/wear-status";
@@ -72,17 +72,34 @@ export const scheduleGrounds = (
 ): ScheduleGrounds => ({
   snapshot,
   years,
-  recordOf: recordsByUnit(snapshot.history),
+  recordOf: recordsByUnit(snapshot),
   cleanings: ductCleanings(snapshot),
 });
 
+/**
+ * What counts of a unit and of the parts it has now, whatever unit those stood in when it happened; or of
+ * the home itself. The oldest of each place first.
+ *
+ * @example entriesOfUnit(snapshot([event("note", 0)]), "furnace").length // 1
+ */
+export function entriesOfUnit(
+  { history, slots, parts }: Pick<HomeSnapshot, "history" | "slots" | "parts">,
+  unitId: string | undefined,
+): HistoryEvent[] {
+  const here = [...slots, ...parts].filter((each) => each.unitId === unitId);
+  return [
+    ...history.ofUnit(unitId).filter(({ partId }) => partId === undefined),
+    ...here.flatMap(({ id }) => history.ofPart(id)),
+  ];
+}
+
 /** Each unit's record is read once, when one of its jobs first asks for it. */
-function recordsByUnit(history: HistoryRecord): ScheduleGrounds["recordOf"] {
+function recordsByUnit(snapshot: HomeSnapshot): ScheduleGrounds["recordOf"] {
   const known = new Map<string | undefined, UnitRecord>();
   return (unitId) => {
     const before = known.get(unitId);
     if (before) return before;
-    const entries = history.ofUnit(unitId);
+    const entries = entriesOfUnit(snapshot, unitId);
     const readings = judged(entries.filter(({ kind }) => kind === "reading"));
     const record = { jobs: jobHistoryOf(entries), readings };
     known.set(unitId, record);

@@ -4,6 +4,8 @@ import type { Rating, RatingScheme } from "@/core/quantities/rating";
 import type { SizeMm } from "@/core/quantities/size";
 import type { Direction } from "@/core/inventory/directions";
 import type { FilterSlot, Item, Part, SlotPlace, TypedSize } from "@/core/inventory/inventory";
+import { identitySchema, type Identity } from "@/core/inventory/identity";
+import type { Attributes } from "@/core/inventory/attribute";
 import type { Media } from "@/core/filters/media";
 import type { Reader, Tx } from "../client";
 import { withoutNulls, readAttributesColumn } from "../columns";
@@ -28,6 +30,35 @@ const typedSize = (
 ): TypedSize | undefined =>
   text === null || w === null || h === null ? undefined : { text, mm: sizeOf(w, h, d) };
 
+/** In the column of attributes, so that they are found by; no kind asks anything by such a key. */
+const IDENTITY = "identity.";
+const isOfIdentity = ([key]: [string, unknown]): boolean => key.startsWith(IDENTITY);
+const YES = "yes";
+
+function identityIn(answers: Attributes): { identity?: Identity } {
+  const stored = Object.entries(answers)
+    .filter(isOfIdentity)
+    .map(([key, value]) => [key.slice(IDENTITY.length), value] as const);
+  const read = Object.fromEntries(
+    stored.map(([key, value]) => [key, key === "warrantyRegistered" ? value === YES : value]),
+  );
+  const identity = identitySchema.safeParse(read);
+  return stored.length > 0 && identity.success ? { identity: identity.data } : {};
+}
+
+const answersOf = (attributes: Attributes, identity: Identity = {}): { answers: string } => ({
+  answers: JSON.stringify({
+    ...attributes,
+    ...Object.fromEntries(
+      Object.entries(identity).flatMap(([key, value]) =>
+        value === undefined
+          ? []
+          : [[IDENTITY + key, value === true ? YES : value === false ? "no" : value]],
+      ),
+    ),
+  }),
+});
+
 function toSlot(
   part: typeof parts.$inferSelect,
   slot: typeof filterSlots.$inferSelect,
@@ -39,6 +70,7 @@ function toSlot(
     slotPlace: slot.slotPlace as SlotPlace,
     media: slot.media as Media,
     ...ratingOf(slot.ratingScheme, slot.ratingClass),
+    ...identityIn(readAttributesColumn(part.answers)),
     airSide: slot.airSide,
     filterCount: slot.filterCount,
     nominal: {
@@ -141,15 +173,21 @@ export async function listParts(db: Reader, homeId: string): Promise<Part[]> {
     )
     .orderBy(asc(parts.createdAt), asc(parts.id));
   return rows.map(
-    ({ part: { id, unitId, kind, name, place, roomId, note, ...rest }, timeZone }) => ({
-      id,
-      unitId,
-      kind,
-      name,
-      attributes: readAttributesColumn(rest.answers),
-      enteredOn: dayIn(timeZone, Date.parse(rest.createdAt)),
-      ...withoutNulls({ place, roomId, note }),
-    }),
+    ({ part: { id, unitId, kind, name, place, roomId, note, ...rest }, timeZone }) => {
+      const answers = readAttributesColumn(rest.answers);
+      return {
+        id,
+        unitId,
+        kind,
+        name,
+        attributes: Object.fromEntries(
+          Object.entries(answers).filter((entry) => !isOfIdentity(entry)),
+        ),
+        ...identityIn(answers),
+        enteredOn: dayIn(timeZone, Date.parse(rest.createdAt)),
+        ...withoutNulls({ place, roomId, note }),
+      };
+    },
   );
 }
 
@@ -171,26 +209,27 @@ const ownRow = ({ name, place, roomId, note }: Omit<Part, "kind" | "attributes">
 
 export async function insertSlot(tx: Tx, slot: FilterSlot, createdAt: string): Promise<void> {
   const { id, unitId } = slot;
-  await tx.insert(parts).values({ id, unitId, kind: SLOT, ...ownRow(slot), createdAt });
+  const row = { ...ownRow(slot), ...answersOf({}, slot.identity) };
+  await tx.insert(parts).values({ id, unitId, kind: SLOT, ...row, createdAt });
   await tx.insert(filterSlots).values({ partId: id, ...toRow(slot) });
 }
 
 export async function updateSlot(tx: Tx, slot: FilterSlot): Promise<void> {
-  await tx.update(parts).set(ownRow(slot)).where(eq(parts.id, slot.id));
+  const row = { ...ownRow(slot), ...answersOf({}, slot.identity) };
+  await tx.update(parts).set(row).where(eq(parts.id, slot.id));
   await tx.update(filterSlots).set(toRow(slot)).where(eq(filterSlots.partId, slot.id));
 }
 
 export async function insertPart(tx: Tx, part: Part, createdAt: string): Promise<void> {
-  const { id, unitId, kind, attributes } = part;
-  await tx
-    .insert(parts)
-    .values({ id, unitId, kind, ...ownRow(part), answers: JSON.stringify(attributes), createdAt });
+  const { id, unitId, kind, attributes, identity } = part;
+  const row = { ...ownRow(part), ...answersOf(attributes, identity) };
+  await tx.insert(parts).values({ id, unitId, kind, ...row, createdAt });
 }
 
 export async function updatePart(tx: Tx, part: Part): Promise<void> {
   await tx
     .update(parts)
-    .set({ ...ownRow(part), kind: part.kind, answers: JSON.stringify(part.attributes) })
+    .set({ ...ownRow(part), kind: part.kind, ...answersOf(part.attributes, part.identity) })
     .where(eq(parts.id, part.id));
 }
 

@@ -2,9 +2,16 @@ import { and, asc, desc, eq, gte, isNotNull, isNull, max, or } from "drizzle-orm
 import { z } from "zod";
 import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
 import type { Qualification } from "@/core/runs/qualification";
-import { JOB_FACTS, procedureSchema, type JobFact, type Procedure } from "@/core/runs/procedure";
+import {
+  JOB_FACTS,
+  parkedEndSchema,
+  procedureSchema,
+  type JobFact,
+  type ParkedEnd,
+  type Procedure,
+} from "@/core/runs/procedure";
 import type { RunJob } from "@/core/runs/run-state";
-import { END_KINDS, type EndEntry, type EndKind } from "@/core/runs/loose-ends";
+import { END_KINDS, type EndEntry, type EndKind, type Together } from "@/core/runs/loose-ends";
 import type { Reader, Tx } from "../client";
 import { readJson } from "../columns";
 import { looseEndEntries, runEvents, runs, tasks } from "../schema";
@@ -24,6 +31,8 @@ export type Run = {
   variant: string | null;
   qualification: Qualification;
   isolator: EndKind;
+  parked: ParkedEnd[];
+  together: Together[];
   startedAt: string;
   endedAt: string | null;
 };
@@ -37,6 +46,10 @@ const oldFactsSchema = z
   ]);
 const factsSchema = z.union([z.array(z.enum(JOB_FACTS)), oldFactsSchema]);
 
+const togetherSchema = z
+  .array(z.strictObject({ end: z.enum(END_KINDS), units: z.array(z.string()) }))
+  .catch([]);
+
 type Row = { run: typeof runs.$inferSelect; taskKey: string };
 const toRun = ({ run: { learned: _, ...row }, taskKey }: Row): Run => ({
   ...row,
@@ -44,6 +57,8 @@ const toRun = ({ run: { learned: _, ...row }, taskKey }: Row): Run => ({
   facts: factsSchema.parse(JSON.parse(row.facts)),
   procedure: procedureSchema.parse(JSON.parse(row.procedure)),
   isolator: z.enum(END_KINDS).parse(row.isolator),
+  parked: z.array(parkedEndSchema).catch([]).parse(readJson(row.parked)),
+  together: togetherSchema.parse(readJson(row.together)),
 });
 
 const select = (db: Reader) =>
@@ -54,19 +69,25 @@ const select = (db: Reader) =>
     .$dynamic();
 
 export async function insertRun(tx: Tx, run: Omit<Run, "taskKey">): Promise<void> {
-  const json = { facts: JSON.stringify(run.facts), procedure: JSON.stringify(run.procedure) };
+  const json = {
+    facts: JSON.stringify(run.facts),
+    procedure: JSON.stringify(run.procedure),
+    parked: JSON.stringify(run.parked),
+    together: JSON.stringify(run.together),
+  };
   await tx.insert(runs).values({ ...run, ...json });
 }
 
 /** A run as the core replays it; what goes through the whole house stands at the home itself. */
 export const jobOfRun = (run: Run): RunJob => ({
   procedure: run.procedure,
-  setting: { facts: run.facts, variant: run.variant },
+  setting: { facts: run.facts, variant: run.variant, parked: run.parked },
   place: {
     unit: run.unitId ?? run.homeId,
     ...(run.partId ? { part: run.partId } : {}),
     run: run.id,
     isolator: run.isolator,
+    together: run.together,
   },
   qualification: run.qualification,
 });

@@ -9,3 +9,4 @@ export * from "./tasks";
 export * from "./history";
 export * from "./runs";
 export * from "./photos";
+export * from "./settings";

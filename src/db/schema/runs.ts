@@ -28,6 +28,10 @@ export const runs = sqliteTable(
     /** Who does it: what only a licensed person may do is theirs. */
     qualification: text("doer", { enum: QUALIFICATIONS }).notNull().default("owner"),
     isolator: text("isolator").notNull(),
+    /** JSON: what an earlier season left parked there. */
+    parked: text("parked").notNull().default("[]"),
+    /** JSON: other machines behind the same shut-offs. */
+    together: text("together").notNull().default("[]"),
     startedAt: text("started_at").notNull(),
     endedAt: text("ended_at"),
     /** JSON: what the part learned from it, and what stood there before, for when it is taken back. */

@@ -75,6 +75,8 @@ async function begin(
       variant: variant ?? usualVariant(job),
       qualification: "owner",
       isolator: unit ? isolatorOf(unit) : "switch-off",
+      parked: [],
+      together: [],
       startedAt: "2026-03-14T09:00:00.000Z",
       endedAt: null,
     });

@@ -7,6 +7,9 @@ import type { RunEvent } from "@/core/runs/run-event";
 import { HistoryRecord } from "@/core/history/history-record";
 import { replacementOf } from "@/core/history/replacement";
 import type { Attributes } from "@/core/inventory/attribute";
+import { asItShouldBe, type NotedSetting } from "@/core/inventory/as-it-should-be";
+import { unitWithIdentity, withIdentity, type Identity } from "@/core/inventory/identity";
+import { placeKey } from "@/core/scheduling/task";
 import type { FilterSlot } from "@/core/inventory/inventory";
 import type { HistoryEvent } from "@/core/history/history-event";
 import {
@@ -15,6 +18,8 @@ import {
   endsLeft,
   deferralEntry,
   seenEntries,
+  settingsNoted,
+  wokenBy,
   wordsOf,
   type RunWhere,
 } from "@/core/runs/run-outcome";
@@ -34,7 +39,8 @@ import {
   takeLearned,
   type Run,
 } from "@/db/repositories/runs";
-import { listUnits } from "@/db/repositories/units";
+import { insertSetting, listSettings } from "@/db/repositories/settings";
+import { listUnits, updateUnit } from "@/db/repositories/units";
 import { openBesideRun, readRun } from "@/server/snapshots/read-runs";
 
 /** A device's clock may be this far off before what it says is not believed, ms. */
@@ -164,8 +170,37 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
     ...(deferral ? [deferral] : []),
   ]);
   await learn(tx, state, run, slot);
+  await learnPlates(tx, state, run);
   for (const end of endsLeft(job, state))
     await appendEndEntry(tx, run.homeId, { ...end, runId: run.id });
+  await wake(tx, run, wokenBy(job, state), now);
+  await noteSettings(tx, run, state, where);
+}
+
+/** What was parked for a season and is in use again. */
+async function wake(tx: Tx, run: Run, woken: ReturnType<typeof wokenBy>, now: Date): Promise<void> {
+  const entries = await listEndEntries(tx, run.homeId);
+  for (const { id } of woken) {
+    const parked = entries.findLast((entry) => entry.id === id);
+    if (parked?.action === "park")
+      await appendEndEntry(tx, run.homeId, {
+        ...parked,
+        at: now.toISOString(),
+        action: "close",
+        runId: run.id,
+      });
+  }
+}
+
+/** How things were set before the work, or are from now on. */
+async function noteSettings(tx: Tx, run: Run, state: RunState, where: RunWhere): Promise<void> {
+  const on = dayIn(where.homeTimeZone, Date.parse(state.finish?.at ?? where.recordedAt));
+  const { unitId, partId } = where;
+  const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
+  for (const { key, label, value } of settingsNoted(state)) {
+    const setting = { id: randomUUID(), ...place, key, label, value, on, runId: run.id };
+    await insertSetting(tx, run.homeId, setting, where.recordedAt);
+  }
 }
 
 async function whereOf(
@@ -261,10 +296,28 @@ async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
       runId: run.id,
     })),
   );
-  const log = (await listEndEntries(tx, run.homeId)).filter((entry) => entry.runId === run.id);
-  for (const entry of log.filter(({ action }) => action === "open"))
-    if (log.findLast(({ id }) => id === entry.id)?.action === "open")
+  await unsettle(tx, run, recordedAt);
+  const all = await listEndEntries(tx, run.homeId);
+  const log = all.filter((entry) => entry.runId === run.id);
+  // What it woke is parked once more.
+  for (const entry of log.filter(({ action, id }) => action === "close" && !id.startsWith(run.id)))
+    if (all.findLast(({ id }) => id === entry.id)?.action === "close")
+      await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "park" });
+  for (const entry of log.filter(({ action }) => action !== "close"))
+    if (log.findLast(({ id }) => id === entry.id)?.action !== "close")
       await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "close" });
+}
+
+/** The settings a run noted, as they were known before it. */
+async function unsettle(tx: Tx, run: Run, recordedAt: string): Promise<void> {
+  const notes = await listSettings(tx, run.homeId);
+  const nameOf = (note: NotedSetting) => `${placeKey(note)} ${note.key}`;
+  for (const note of asItShouldBe(notes).filter(({ runId }) => runId === run.id)) {
+    const before = notes.findLast((each) => each.runId !== run.id && nameOf(each) === nameOf(note));
+    const { value: _, runId: __, ...rest } = note;
+    const value = before?.value === undefined ? {} : { value: before.value };
+    await insertSetting(tx, run.homeId, { ...rest, ...value, id: randomUUID() }, recordedAt);
+  }
 }
 
 /** What was found out on the way belongs to the part from now on; what stood there is kept beside. */
@@ -292,6 +345,24 @@ async function learn(
   );
   await updatePart(tx, { ...part, attributes: { ...part.attributes, ...after } });
   await keepLearned(tx, run.id, { before, after });
+}
+
+/** What plates said is true whatever becomes of the job: it stays when a finish is taken back. */
+async function learnPlates(tx: Tx, { plates }: RunState, run: Run): Promise<void> {
+  const read = (of: "unit" | "part") =>
+    plates
+      .filter((plate) => plate.of === of)
+      .reduce<Identity>((known, { identity }) => withIdentity(known, identity), {});
+  const [ofUnit, ofPart] = [read("unit"), read("part")];
+  const slot = (await listSlots(tx, run.homeId)).find(({ id }) => id === run.partId);
+  const part = (await listParts(tx, run.homeId)).find(({ id }) => id === run.partId);
+  const unit = (await listUnits(tx, run.homeId)).find(({ id }) => id === run.unitId);
+  const has = (identity: Identity) => Object.keys(identity).length > 0;
+  if (unit && has(ofUnit)) await updateUnit(tx, unitWithIdentity(unit, ofUnit));
+  if (slot && has(ofPart))
+    await updateSlot(tx, { ...slot, identity: withIdentity(slot.identity, ofPart) });
+  if (part && has(ofPart))
+    await updatePart(tx, { ...part, identity: withIdentity(part.identity, ofPart) });
 }
 
 type Learned = Partial<Pick<FilterSlot, "opening" | "nominal" | "direction">>;

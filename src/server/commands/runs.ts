@@ -3,7 +3,9 @@ import { randomUUID } from "node:crypto";
 import type { Attributes } from "@/core/inventory/attribute";
 import { isolatorOf, type FilterSlot, type Part, type Unit } from "@/core/inventory/inventory";
 import { endsOfHome } from "@/core/runs/home-ends";
-import type { JobFact, Procedure } from "@/core/runs/procedure";
+import { togetherOf } from "@/core/inventory/shared-shut-offs";
+import type { JobFact, ParkedEnd, Procedure } from "@/core/runs/procedure";
+import { keyOfEnd } from "@/core/runs/run-ends";
 import type { Qualification } from "@/core/runs/qualification";
 import type { RunEvent } from "@/core/runs/run-event";
 import { replayRun } from "@/core/runs/run";
@@ -65,10 +67,26 @@ export async function beginRun(
     variant,
     qualification,
     isolator: unit ? isolatorOf(unit) : ("switch-off" as const),
+    parked: parkedHere(home, unit, part),
+    together: unit
+      ? togetherOf(home.snapshot.units).filter(({ units }) => units.includes(unit.id))
+      : [],
     startedAt,
     endedAt: null,
   });
   return id;
+}
+
+/** What an earlier season left parked at the place of a run, by the keys its steps wake. */
+function parkedHere(
+  { now: at, recordedEnds, going }: OpenHome,
+  unit: Unit | undefined,
+  part: FilterSlot | Part | undefined,
+): ParkedEnd[] {
+  const { parked } = endsOfHome(at.toISOString(), recordedEnds, going);
+  return parked
+    .filter((end) => end.unit === unit?.id && (end.part === undefined || end.part === part?.id))
+    .map(({ id, end, since }) => ({ id, end, since, key: keyOfEnd(id) }));
 }
 
 /** Keeps what was found out of a place: what belongs to its unit there, the rest at the part. */
@@ -85,7 +103,8 @@ export async function keepAttributes(
 /** Someone has put right what outlived its run. An end that still has to wait stays open. */
 export async function closeEnd(home: OpenHome, endId: string): Promise<void> {
   const at = createdAt(home);
-  const { open } = endsOfHome(at, home.recordedEnds, home.going);
+  const together = togetherOf(home.snapshot.units);
+  const { open } = endsOfHome(at, home.recordedEnds, home.going, together);
   const end = open.find((each) => each.id === endId);
   if (!end || end.blockedBy.length > 0 || end.isDrying || end.runId) return;
   const { unit, part, end: kind } = end;

@@ -16,6 +16,7 @@ import {
 import { listItems, listItemsOfHome, listParts, listSlots } from "@/db/repositories/parts";
 import { listRegisters, listRooms } from "@/db/repositories/rooms";
 import { listEndEntries, type RecordedEnd } from "@/db/repositories/runs";
+import { listSettings } from "@/db/repositories/settings";
 import { listTasks } from "@/db/repositories/tasks";
 import { listGoing, type GoingRun } from "./read-runs";
 import { listMeasuredHours, listSystems, listUnits } from "@/db/repositories/units";
@@ -61,6 +62,7 @@ type Register = Pick<
   | "parts"
   | "drivers"
   | "tasks"
+  | "settings"
 >;
 
 /** What a home consists of; what did not change since an earlier reading is the very same object. */
@@ -101,6 +103,7 @@ async function readRegister(
     parts: keep(before?.parts, await listParts(db, homeId)),
     drivers: keep(before?.drivers, await listDrivers(db, homeId)),
     tasks: keep(before?.tasks, await listTasks(db, homeId)),
+    settings: keep(before?.settings, await listSettings(db, homeId)),
   };
 }
 

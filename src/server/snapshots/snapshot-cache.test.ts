@@ -95,6 +95,15 @@ describe("jobs that are kept", () => {
     expect(after.jobs).toEqual(after.scheduleOf(tasksOf(seen, JOBS)));
   });
 
+  it("know what was recorded at a part while it stood in another machine", () => {
+    const done = { kind: "done" as const, taskKey: "clean", unitId: "gone", date: today };
+    const partId = "cellar-furnace-blower";
+    const event = { ...look("earlier", partId), ...done, look: undefined } as HistoryEvent;
+    const home = { ...snapshot, history: snapshot.history.with(event) };
+    const blower = scheduleNow(home, today).find(({ task }) => task.id === `${partId}.clean`)!;
+    expect(blower.lastDone).toBe(today);
+  });
+
   it("are worked out anew for the unit in which something was seen or set", () => {
     const start = { ...snapshot };
     const before = jobsOf(start, "cellar-furnace");

@@ -16,7 +16,7 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterSlot, Part, ScopedDriver, Unit } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { tasksOfHome, tasksOfUnit } from "@/core/scheduling/home-tasks";
-import type { JobStatus } from "@/core/scheduling/schedule";
+import { entriesOfUnit, type JobStatus } from "@/core/scheduling/schedule";
 import type { PlannedTask } from "@/core/scheduling/task";
 import { YearTables } from "@/core/scheduling/year-tables";
 import { HomeStatus, type StatusRules } from "@/core/timeline/home-status";
@@ -143,7 +143,7 @@ const RULES: StatusRules = {
     const { snapshot, today } = status;
     const tasks = tasksOfUnitNow(snapshot, unit);
     const grounds = [...groundsOf(snapshot, today), snapshot.parts, tasks, ...status.wornIn(unit)];
-    return kept(unitJobs, unit, grounds, snapshot.history.ofUnit(unit.id), () =>
+    return kept(unitJobs, unit, grounds, entriesOfUnit(snapshot, unit.id), () =>
       status.scheduleOf(tasks),
     );
   },

@@ -1,5 +1,6 @@
 import "server-only";
 import { listWords } from "@/core/quantities/words";
+import { togetherOf } from "@/core/inventory/shared-shut-offs";
 import { offInFrost } from "@/core/runs/frost";
 import {
   endsOfHome,
@@ -18,7 +19,9 @@ export const goingRuns = async (homeId: string): Promise<readonly GoingRun[]> =>
 
 export async function openEnds(homeId: string): Promise<HomeEnds> {
   const home = await homeNow(homeId);
-  return endsOfHome(now().toISOString(), home?.recordedEnds ?? [], home?.going ?? []);
+  if (!home) return { open: [], parked: [], order: [] };
+  const { recordedEnds, going, snapshot } = home;
+  return endsOfHome(now().toISOString(), recordedEnds, going, togetherOf(snapshot.units));
 }
 
 /** What is left open in a home, all of one run together. */

@@ -59,6 +59,17 @@ export function readSeen(step: Step, typed: Typed, system: UnitSystem): ReadSeen
       return typed.word ? seen({ direction: typed.word as Direction }) : { kind: "nothing" };
     case "count":
       return readCount(typed, seen);
+    case "setting": {
+      const words = (typed.said ?? "").trim();
+      if (records.options) return typed.word ? seen({ choice: typed.word }) : { kind: "nothing" };
+      return words === "" ? { kind: "nothing" } : seen({ words });
+    }
+    case "settings": {
+      const each = Object.entries(typed.each ?? {}).flatMap(([at, value]) =>
+        value === "" ? [] : [{ place: at, value }],
+      );
+      return each.length === 0 ? { kind: "nothing" } : seen({ each });
+    }
     case "words": {
       const words = (typed.said ?? "").trim();
       return words === "" ? { kind: "nothing" } : seen({ words });

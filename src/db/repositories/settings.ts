@@ -1,0 +1,32 @@
+import { asc, eq } from "drizzle-orm";
+import type { NotedSetting } from "@/core/inventory/as-it-should-be";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import type { Reader, Tx } from "../client";
+import { withoutNulls } from "../columns";
+import { settings } from "../schema";
+
+/** Every note of how something is set, in the order in which they were made. */
+export async function listSettings(db: Reader, homeId: string): Promise<NotedSetting[]> {
+  const rows = await db
+    .select()
+    .from(settings)
+    .where(eq(settings.homeId, homeId))
+    .orderBy(asc(settings.ordinal));
+  return rows.map(({ id, key, label, notedOn, unitId, partId, value, runId }) => ({
+    id,
+    key,
+    label,
+    on: notedOn as PlainDate,
+    ...withoutNulls({ unitId, partId, value, runId }),
+  }));
+}
+
+export async function insertSetting(
+  tx: Tx,
+  homeId: string,
+  setting: NotedSetting,
+  createdAt: string,
+): Promise<void> {
+  const { on: notedOn, ...rest } = setting;
+  await tx.insert(settings).values({ ...rest, homeId, notedOn, createdAt });
+}
