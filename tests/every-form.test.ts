@@ -14,6 +14,7 @@ import { PART_KIND_IDS } from "@/content/part-kinds";
 import { houseOf } from "@/features/house/house-queries";
 import { changeSystem } from "@/features/inventory/air-systems/system-actions";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
+import { saveSetting } from "@/features/inventory/settings/settings-actions";
 import { fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
 import { changeSlot, createSlot } from "@/features/inventory/filters/slot-actions";
 import { slotFieldsOf } from "@/features/inventory/filters/slot-queries";
@@ -337,6 +338,11 @@ const CASES: Case[] = [
       drop: figure("45", "120,5"),
     },
     send: (previous, form) => noteLook(HOME, previous, form),
+  },
+  {
+    form: "a setting",
+    fields: { place: oneOf("", "cellar-furnace"), label: words, value: words },
+    send: (previous, form) => saveSetting(HOME, null, previous, form),
   },
   {
     form: "a note",

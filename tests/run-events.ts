@@ -49,6 +49,9 @@ export const whereOf = (extra: Partial<RunWhere> = {}): RunWhere => ({
 const SOUND: Record<string, Seen["reading"]> = {
   "cooling-split-k": { value: 10, unit: "K" },
   "boiler-pressure-bar": { value: 1.5, unit: "bar" },
+  "thermocouple-mv": { value: 26, unit: "mV" },
+  "co-ppm": { value: 0, unit: "ppm" },
+  "clearance-m": { value: 1.1, unit: "m" },
 };
 
 /** What a step wants to have seen so that the run goes on, everything being well. */

@@ -1,4 +1,5 @@
 import { JOBS } from "./default-tasks";
+import { procedure } from "./procedures/library";
 import { snapshot, today } from "../../tests/demo-snapshot";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { JobStatus } from "@/core/scheduling/schedule";
@@ -123,9 +124,11 @@ describe("when things come round by default", () => {
       ...JOBS.part("evaporator-coil", "ductless-head"),
       ...JOBS.part("condenser-coil", "ductless-head"),
     ];
-    for (const task of head) {
-      expect(task.procedureIds ?? []).toEqual([]);
-      if (task.key === "clean") expect(task.who).toBe("licensed");
+    for (const { key, who, procedureIds = [] } of head) {
+      if (key === "clean") expect(who).toBe("licensed");
+      // What an owner is led to looks, and cleans no coil.
+      const steps = who === "licensed" ? [] : procedureIds.flatMap((id) => procedure(id)!.steps);
+      expect(steps.filter(({ cleans }) => cleans?.what === "coil")).toEqual([]);
     }
   });
 

@@ -231,6 +231,7 @@ export const PART_KINDS = [
     name: "Inhibitor",
     done: "Topped up",
     care: "less sludge each year shows that it works",
+    attributes: [{ key: "inhibitor", label: "Which one is in", kind: "text" }],
   },
   {
     id: "pressure",
@@ -301,6 +302,43 @@ export const PART_KINDS = [
     done: "Read",
     care: "zero; many alarms keep silent below 50 ppm",
   },
+  {
+    id: "gas-hose",
+    name: "Gas hose and regulator",
+    done: "Checked",
+    care: "replaced by its printed date, proved with soapy water",
+    attributes: [{ key: "hose-date", label: "Date printed on it", kind: "text" }],
+  },
+  {
+    id: "gas-bottle",
+    name: "Gas bottle",
+    done: "Changed",
+    care: "upright, above ground, its valve shut when it rests",
+    attributes: [{ key: "size", label: "Size", hint: "“11 kg”.", kind: "text" }],
+  },
+  { id: "room-air", name: "Air for the room", done: "Looked at", care: "open to outside" },
+  {
+    id: "grease-filter",
+    name: "Grease filters",
+    done: "Washed",
+    care: "hot water and dish soap, dry before they go back",
+    attributes: [{ key: "count", label: "How many", kind: "count" }],
+  },
+  { id: "hood-carbon", name: "Carbon", done: "Changed", care: "not washed: changed" },
+  {
+    id: "water-tank",
+    name: "Water tank",
+    done: "Washed",
+    care: "free of slime, its float moves",
+  },
+  {
+    id: "relief-valve",
+    name: "Relief valve",
+    done: "Tried",
+    care: "lifted once a year: the last safety there is",
+  },
+  { id: "sediment", name: "Tank’s bottom", done: "Flushed", care: "until it runs clear" },
+  { id: "anode", name: "Anode", done: "Looked at", care: "rusts in the tank’s place" },
   { id: "other", name: "Something else", done: "Serviced", care: "as its manual says" },
 ] as const satisfies readonly PartKind[];
 

@@ -12,6 +12,7 @@ export const changePanelFilter = {
   waitingMinutes: 0,
   checks: [
     { id: "size", words: "The new filter is here: the right size, or for once a sheet to cut" },
+    { id: "step", words: "A step or a footed ladder below the grille", when: "in-grille" },
   ],
   steps: [
     {

@@ -27,6 +27,8 @@ export const coolingTest = {
       title: "Note mode and setting",
       detail: "As the thermostat stands now. A picture does.",
       photo: "before",
+      records: { kind: "setting", key: "mode", label: "Mode and setting" },
+      recordIsOptional: true,
     },
     {
       id: "set-cooling",
@@ -136,6 +138,7 @@ export const coolingTest = {
       kind: "restore",
       title: "Set mode and setting back",
       detail: "As they were before.",
+      recalls: ["note-setting"],
       closes: "setting",
       shows: "photos",
       renews: true,

@@ -390,7 +390,7 @@ export const liftFloat: Procedure = {
 
 export const clearBaseDrains: Procedure = {
   id: "clear-base-drains",
-  title: "Clear the holes in its base",
+  title: "Clear the holes in the outdoor unit’s base",
   verb: "Clear",
   who: "owner",
   handsOnMinutes: 5,
@@ -428,7 +428,7 @@ export const clearBaseDrains: Procedure = {
 
 export const lookForIce: Procedure = {
   id: "look-for-ice",
-  title: "Look for ice under its base",
+  title: "Look for ice under the outdoor unit",
   verb: "Look",
   who: "owner",
   handsOnMinutes: 5,
@@ -470,7 +470,7 @@ export const lookForIce: Procedure = {
 
 export const cutBackGrowth: Procedure = {
   id: "cut-back-growth",
-  title: "Cut back what grows round it",
+  title: "Cut back what grows round the outdoor unit",
   verb: "Cut",
   who: "owner",
   handsOnMinutes: 10,
@@ -503,7 +503,7 @@ export const cutBackGrowth: Procedure = {
 
 export const digFreeOfSnow: Procedure = {
   id: "dig-free-of-snow",
-  title: "Dig it free of snow",
+  title: "Dig the outdoor unit free of snow",
   verb: "Dig",
   who: "owner",
   handsOnMinutes: 10,

@@ -1,6 +1,15 @@
 import type { Procedure } from "@/core/runs/procedure";
 import { LEFT_OPEN } from "../keys";
-import { callFor, countedIn, countedOut, hearIt, isItDry, powerOff, powerOn, setToDry } from "./common";
+import {
+  callFor,
+  countedIn,
+  countedOut,
+  hearIt,
+  isItDry,
+  powerOff,
+  powerOn,
+  setToDry,
+} from "./common";
 
 /** What is done at a ductless heat pump, its heads and its outdoor unit. */
 const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
@@ -195,7 +204,7 @@ export const lookAtHeadCoil: Procedure = {
 
 export const pourThroughHeadDrain: Procedure = {
   id: "pour-through-head-drain",
-  title: "Pour water through its drain",
+  title: "Pour water through a head’s drain",
   verb: "Pour",
   who: "owner",
   handsOnMinutes: 10,
@@ -271,7 +280,7 @@ const PARKED_UNTIL = "until it is woken";
 
 export const layUpHeatPump: Procedure = {
   id: "lay-up-heat-pump",
-  title: "Lay it up for a long idle time",
+  title: "Lay a heat pump up for a long idle time",
   verb: "Lay up",
   who: "owner",
   handsOnMinutes: 5,
@@ -325,7 +334,7 @@ export const layUpHeatPump: Procedure = {
 
 export const wakeHeatPump: Procedure = {
   id: "wake-heat-pump",
-  title: "Wake it from its idle time",
+  title: "Wake a heat pump from its idle time",
   verb: "Wake",
   who: "owner",
   handsOnMinutes: 10,

@@ -107,6 +107,13 @@ export const lookFurnaceOver: Procedure = {
       detail: "In reverse: the one that hangs on the other comes last.",
       renews: true,
     }),
+    {
+      id: "door-sits",
+      kind: "inspect",
+      title: "See that the door presses its switch",
+      detail: "A click as it sits. Without it nothing starts; taped down it protects nobody.",
+      when: "door-switch",
+    },
     powerOn(),
     {
       id: "watch-start",
@@ -340,7 +347,8 @@ export const newBelt: Procedure = {
       id: "belt-in",
       kind: "fit",
       title: "Roll the new belt on, draw the motor back",
-      detail: "To the pencil line, and on until it gives 2 cm in its middle. Tighter ruins bearings.",
+      detail:
+        "To the pencil line, and on until it gives 2 cm in its middle. Tighter ruins bearings.",
       closes: "belt",
       recalls: ["tension"],
       renews: true,
@@ -390,7 +398,8 @@ export const lookAtVentPipe: Procedure = {
       id: "pipe",
       kind: "inspect",
       title: "Look along it, from the machine to the wall",
-      detail: "It rises all the way; three screws a joint; no rust, no white crust, no stain below.",
+      detail:
+        "It rises all the way; three screws a joint; no rust, no white crust, no stain below.",
       caution: HOT_VENT,
       records: { kind: "reading", reading: "vent-pipe" },
       tools: ["a torch"],

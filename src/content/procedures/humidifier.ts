@@ -32,7 +32,11 @@ export const humidifierWinter: Procedure = {
         kind: "choice",
         options: [
           { value: "good", name: "Open and supple" },
-          { value: "scaled", name: "White scale in its openings", suggests: "A new panel goes in." },
+          {
+            value: "scaled",
+            name: "White scale in its openings",
+            suggests: "A new panel goes in.",
+          },
           { value: "brittle", name: "Brittle, or torn", suggests: "A new panel goes in." },
         ],
       },

@@ -5,6 +5,17 @@ import { changePanelFilter } from "./change-panel-filter";
 import { cleanWashableFilter } from "./clean-washable-filter";
 import { coolingTest } from "./cooling-test";
 import { flushCondensateLine } from "./flush-condensate-line";
+import * as furnace from "./furnace";
+import * as humidifier from "./humidifier";
+import * as rooms from "./rooms";
+import * as cooling from "./cooling";
+import * as ductless from "./ductless";
+import * as ventilation from "./ventilation";
+import * as hydronic from "./hydronic";
+import * as portable from "./portable";
+import * as gas from "./gas";
+import * as ducts from "./ducts";
+import * as technician from "./technician";
 import { magneticFullClean, magneticQuickFlush } from "./magnetic-filter";
 import { polishFlameSensor } from "./polish-flame-sensor";
 import { purifierPreFilter } from "./purifier-pre-filter";
@@ -14,28 +25,47 @@ import { washElectrostaticCells } from "./wash-electrostatic-cells";
 import { washFineFilter } from "./wash-fine-filter";
 import { washRecoveryCore } from "./wash-recovery-core";
 
-export const PROCEDURES: readonly Procedure[] = [
-  changePanelFilter,
-  cleanWashableFilter,
-  walkRound,
-  polishFlameSensor,
-  flushCondensateLine,
-  coolingTest,
-  rinseOutdoorCoil,
-  washFineFilter,
-  washRecoveryCore,
-  purifierPreFilter,
-  magneticQuickFlush,
-  magneticFullClean,
-  washElectrostaticCells,
-  brushPortableCoils,
+/** The library by what it is about, each in the order of its year. */
+export const LIBRARY: readonly { name: string; procedures: readonly Procedure[] }[] = [
+  {
+    name: "The whole house",
+    procedures: [walkRound, ...Object.values(rooms)],
+  },
+  {
+    name: "Filters in ducts and machines",
+    procedures: [changePanelFilter, cleanWashableFilter, washElectrostaticCells],
+  },
+  { name: "Furnace and vent", procedures: [...Object.values(furnace), polishFlameSensor] },
+  {
+    name: "Cooling",
+    procedures: [...Object.values(cooling), flushCondensateLine, coolingTest, rinseOutdoorCoil],
+  },
+  { name: "Ductless heat pump", procedures: [...Object.values(ductless), washFineFilter] },
+  {
+    name: "Ventilation and purifiers",
+    procedures: [...Object.values(ventilation), washRecoveryCore, purifierPreFilter],
+  },
+  { name: "Humidifier", procedures: Object.values(humidifier) },
+  {
+    name: "Heating by water",
+    procedures: [magneticQuickFlush, magneticFullClean, ...Object.values(hydronic)],
+  },
+  {
+    name: "Machines that stand in a room",
+    procedures: [...Object.values(portable), brushPortableCoils],
+  },
+  { name: "Bottles, hoses, hot water", procedures: Object.values(gas) },
+  { name: "Ducts and dryer", procedures: Object.values(ducts) },
+  { name: "By licensed people", procedures: Object.values(technician) },
 ];
+
+export const PROCEDURES: readonly Procedure[] = LIBRARY.flatMap(({ procedures }) => procedures);
 
 export function procedure(id: string): Procedure | null {
   return PROCEDURES.find((each) => each.id === id) ?? null;
 }
 
-const RENEWALS: Partial<Record<Media, Procedure>> = {
+const RENEWALS: Readonly<Record<Media, Procedure>> = {
   "fibreglass-25": changePanelFilter,
   "pleated-25": changePanelFilter,
   "pleated-50": changePanelFilter,
@@ -44,10 +74,17 @@ const RENEWALS: Partial<Record<Media, Procedure>> = {
   "washable-panel": cleanWashableFilter,
   "carbon-prefilter": purifierPreFilter,
   "electrostatic-cell": washElectrostaticCells,
+  "head-mesh": ductless.cleanHeadMesh,
+  "heater-mesh": portable.cleanHeaterMesh,
+  "portable-mesh": portable.cleanPortableMesh,
+  "vent-coarse": ventilation.changeVentFilter,
+  "vent-fine": ventilation.changeVentFilter,
+  "hepa-cylinder": ventilation.changeHepa,
+  "humidifier-panel": humidifier.changeWaterPanel,
 };
 
-/** The job that renews a filter of this kind, where the library has it step by step. */
-export const renewalOf = (media: Media): Procedure | null => RENEWALS[media] ?? null;
+/** How a filter of this kind is renewed, step by step. */
+export const renewalOf = (media: Media): Procedure => RENEWALS[media];
 
 /** What a procedure is found by: what its steps say. */
 export const procedureWords = (): { id: string; title: string; words: string }[] =>

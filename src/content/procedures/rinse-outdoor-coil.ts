@@ -45,8 +45,10 @@ export const rinseOutdoorCoil = {
       id: "stop-it",
       kind: "prepare",
       title: "Stop it at the thermostat",
-      detail: "Cooling off, its fan standing.",
+      detail: "Cooling off, its fan standing. Write down first how it stood.",
       changesSetting: true,
+      records: { kind: "setting", key: "mode", label: "Mode and setting" },
+      recordIsOptional: true,
       opens: [{ key: "setting", end: "setting-changed", thing: "thermostat", state: "off" }],
     },
     {
@@ -230,6 +232,7 @@ export const rinseOutdoorCoil = {
       kind: "restore",
       title: "Set the thermostat back",
       closes: "setting",
+      recalls: ["stop-it"],
     },
     {
       id: "sounds-right",

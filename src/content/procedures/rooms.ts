@@ -1,4 +1,5 @@
 import type { Procedure } from "@/core/runs/procedure";
+import { LEFT_OPEN } from "../keys";
 import { coverOff, coverOn, countedIn, countedOut, grilleOff, grilleOn } from "./common";
 
 /** What is done in the rooms: registers, thermostats, alarms, and the shut-offs everybody has to know. */
@@ -129,7 +130,7 @@ export const washRegisters: Procedure = {
 
 export const vacuumGrilles: Procedure = {
   id: "vacuum-grilles",
-  title: "Vacuum the grilles",
+  title: "Vacuum a machine’s grilles",
   verb: "Vacuum",
   who: "owner",
   handsOnMinutes: 10,
@@ -163,7 +164,7 @@ export const vacuumGrilles: Procedure = {
 
 export const changeBatteries: Procedure = {
   id: "change-batteries",
-  title: "Put in new batteries",
+  title: "Put new batteries into a thermostat or an alarm",
   verb: "Change",
   who: "owner",
   handsOnMinutes: 5,
@@ -174,6 +175,7 @@ export const changeBatteries: Procedure = {
       kind: "prepare",
       title: "Write down mode and setting",
       detail: "Some forget them without their battery.",
+      when: "keeps-settings",
       photo: "before",
       records: { kind: "setting", key: "mode", label: "Mode and setting" },
       recordIsOptional: true,
@@ -214,14 +216,22 @@ export const changeBatteries: Procedure = {
       kind: "test",
       title: "See that it stands as before",
       detail: "Mode, setting, hour and day.",
+      when: "keeps-settings",
       recalls: ["note"],
+    },
+    {
+      id: "sounds",
+      kind: "test",
+      title: "An alarm: press its test until it sounds",
+      detail: "New batteries do not make it younger: its date counts.",
+      unlessSeen: { step: "in", is: [LEFT_OPEN] },
     },
   ],
 };
 
 export const checkProgramme: Procedure = {
   id: "check-programme",
-  title: "Check its times and its reading",
+  title: "Check a thermostat’s times and its reading",
   verb: "Check",
   who: "owner",
   handsOnMinutes: 5,
@@ -252,7 +262,11 @@ export const checkProgramme: Procedure = {
         kind: "choice",
         options: [
           { value: "fine", name: "No warning" },
-          { value: "weak", name: "It warns", suggests: "New ones today: a dead one lets pipes freeze." },
+          {
+            value: "weak",
+            name: "It warns",
+            suggests: "New ones today: a dead one lets pipes freeze.",
+          },
         ],
       },
     },
@@ -301,7 +315,11 @@ export const testAlarms: Procedure = {
         kind: "choice",
         options: [
           { value: "all", name: "All sounded" },
-          { value: "silent", name: "One stayed silent", suggests: "Its battery now; else a new one." },
+          {
+            value: "silent",
+            name: "One stayed silent",
+            suggests: "Its battery now; else a new one.",
+          },
           { value: "none", name: "There is none", suggests: "One per floor and sleeping room." },
         ],
       },
@@ -353,15 +371,21 @@ export const replaceAlarm: Procedure = {
       id: "test",
       kind: "test",
       title: "Press its test until it sounds",
-      detail: "One with a display reads zero after a minute.",
-      caution: "A new one that shows more than zero is believed: air out, everyone outside, call.",
+    },
+    {
+      id: "zero",
+      kind: "test",
+      title: "Does its display read zero after a minute?",
+      caution: "A new one that shows more than zero is believed: everyone outside, then call.",
+      when: "has-display",
+      records: { kind: "reading", reading: "co-ppm" },
     },
   ],
 };
 
 export const dustSmokeAlarm: Procedure = {
   id: "dust-smoke-alarm",
-  title: "Vacuum its slots and test it",
+  title: "Vacuum a smoke alarm, and test it",
   verb: "Vacuum",
   who: "owner",
   handsOnMinutes: 5,

@@ -125,10 +125,13 @@ export const walkRound = {
       detail: "Free of leaves, snow, nests and webs; the outdoor unit with its space around it.",
     },
     {
-      id: "thermostat",
+      id: "settings",
       kind: "inspect",
-      title: "Read the thermostat",
-      detail: "The right mode, no hold left over, no weak battery in its display.",
+      title: "Is everything set as it should be?",
+      detail:
+        "Thermostats, dampers, levels: the sheet says how. No hold left over, no weak battery.",
+      records: { kind: "settings" },
+      recordIsOptional: true,
     },
     {
       id: "nothing-left",

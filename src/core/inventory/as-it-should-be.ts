@@ -5,8 +5,17 @@ import type { PlainDate } from "../quantities/plain-date";
 /** The longest name and value of a setting, letters. Our choice. */
 const LONGEST_LABEL = 60;
 const LONGEST_VALUE = 120;
-export const settingLabel = z.string().trim().min(1).max(LONGEST_LABEL);
-export const settingValue = z.string().trim().min(1).max(LONGEST_VALUE);
+const LONGEST = "Shorter, please.";
+export const settingLabel = z
+  .string()
+  .trim()
+  .min(1, "Say what is set.")
+  .max(LONGEST_LABEL, LONGEST);
+export const settingValue = z
+  .string()
+  .trim()
+  .min(1, "Say how it is set.")
+  .max(LONGEST_VALUE, LONGEST);
 
 /** A note of how something is set; one without a value takes it off the sheet. */
 export type NotedSetting = {

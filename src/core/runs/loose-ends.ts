@@ -291,7 +291,7 @@ export function looseEnds(input: z.output<typeof looseEndsInput>): LooseEnds {
   const live = replay(inOrder(input.log), (_, message) => {
     throw new Error(`looseEnds: ${message}`);
   });
-  return endsOf(live, input.now, contractBlocks);
+  return endsOf(live, input.now, contractBlocks, ({ parked }) => !parked);
 }
 
 /**
@@ -310,10 +310,17 @@ export function safeEnds(
     replay(inOrder(input.log), () => undefined),
     input.now,
     supplyBlocks(together),
+    // What wakes after a season waits like anything else.
+    () => true,
   );
 }
 
-function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf): LooseEnds {
+function endsOf(
+  ends: ReadonlyMap<string, Live>,
+  at: string,
+  blocksOf: BlocksOf,
+  waits: (end: Live) => boolean,
+): LooseEnds {
   const live = [...ends.values()];
   const open = live.filter((end) => !end.parked).map((end) => end.entry);
   // A parked panel is off all the same: power waits for it too. A valve shut for the season does not.
@@ -322,7 +329,7 @@ function endsOf(ends: ReadonlyMap<string, Live>, at: string, blocksOf: BlocksOf)
     .map((end) => end.entry);
   const now = instantOf(at);
   const blocked: LooseEnds["blocked"] = [];
-  for (const end of open) {
+  for (const { entry: end } of live.filter(waits)) {
     if (end.end === "part-drying" && end.readyAt !== undefined && instantOf(end.readyAt) > now)
       blocked.push({ id: end.id, by: [], why: "still-drying" });
     for (const { by, why } of blocksOf(end, stillOff, open))

@@ -36,7 +36,6 @@ export const JOB_FACTS = [
   "plastic-vent",
   "metal-vent",
   "several-heads",
-  "on-roof",
   "in-grille",
   "has-float",
   "has-display",
@@ -44,6 +43,7 @@ export const JOB_FACTS = [
   "belt-drive",
   "owner-opens-box",
   "coil-eases-out",
+  "keeps-settings",
 ] as const;
 export type JobFact = (typeof JOB_FACTS)[number];
 
@@ -362,6 +362,8 @@ export function stepsFor(
     });
 }
 
+const STILL = "until it is woken";
+
 /** What is parked at the place of a run and is what a step wakes. */
 const parkedFor = (
   { parked = [] }: RunSetting,
@@ -369,7 +371,8 @@ const parkedFor = (
 ): ParkedEnd | undefined => parked.find((each) => each.key === key && each.end === end);
 
 /**
- * What an earlier season left parked and the steps of a procedure wake, as ends of the run itself.
+ * What an earlier season left parked and the steps of a procedure wake, as ends of the run itself:
+ * parked still, until a step wakes them.
  *
  * @example wokenEnds(job.procedure, job.setting) // []
  */
@@ -379,7 +382,7 @@ export const wokenEnds = (
 ): { end: StepEnd; at: string }[] =>
   steps.flatMap(({ wakes }) => {
     const parked = wakes && parkedFor(setting, wakes);
-    return wakes && parked ? [{ end: wakes, at: parked.since }] : [];
+    return wakes && parked ? [{ end: { ...wakes, parks: STILL }, at: parked.since }] : [];
   });
 
 /**

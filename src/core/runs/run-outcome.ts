@@ -145,6 +145,17 @@ function alarmWords(alarms: readonly AlarmSeen[]): string[] {
   return words.length > 0 ? [`CO alarms: ${words.join(", ")}`] : [];
 }
 
+const counted = (n: number, words: string): string[] => (n > 0 ? [`${n} ${words}`] : []);
+
+/** How the settings of the house were found, where not all was as it should be. */
+function settingWords(each: readonly { value: string }[]): string[] {
+  const count = (state: string) => each.filter(({ value }) => value === state).length;
+  return [
+    ...counted(count("put-back"), "settings put back as they should be"),
+    ...counted(count("otherwise"), "settings otherwise now"),
+  ];
+}
+
 /**
  * What was said in passing, and which answers suggest something, in one line.
  *
@@ -163,6 +174,9 @@ export function wordsOf(state: RunState): string | undefined {
       records?.kind === "words" && seen.words ? [`${records.label}: ${seen.words}`] : [],
     ),
     ...state.completed.flatMap(({ seen }) => alarmWords(seen.alarms ?? [])),
+    ...state.completed.flatMap(({ step: { records }, seen }) =>
+      records?.kind === "settings" ? settingWords(seen.each ?? []) : [],
+    ),
     ...state.notes.map((note) => note.words),
     ...state.madeSafe.map(({ words }) => `made safe: ${words}`),
     ...(state.round > 0 ? [`${state.round + 1} rounds until it was clear`] : []),
@@ -242,7 +256,7 @@ export function endsLeft(
  * @example wokenBy(job, done) // []
  */
 export function wokenBy(job: RunJob, state: RunState): { id: string; end: EndKind }[] {
-  const open = new Set(state.ends.open.map(({ id }) => id));
+  const open = new Set([...state.ends.open, ...state.ends.parked].map(({ id }) => id));
   return wokenEnds(job.procedure, job.setting).flatMap(({ end }) => {
     const parked = job.setting.parked?.find((each) => each.key === end.key && each.end === end.end);
     return parked && !open.has(endId(job.place, end.key)) ? [{ id: parked.id, end: end.end }] : [];

@@ -353,9 +353,9 @@ function applied(
       return { kind: "beside", change: { status: "finished", finish } };
     }
     case "stopped":
-      return state.ends.open.every(({ id }) => isAsFound(job, state, id))
-        ? { kind: "beside", change: { status: "stopped" } }
-        : refuse("ends-open");
+      return state.ends.open.length > 0
+        ? refuse("ends-open")
+        : { kind: "beside", change: { status: "stopped" } };
   }
 }
 
@@ -367,16 +367,10 @@ const MADE_SAFE = "made-safe";
 const isBehind = (state: RunState, step: string) =>
   state.completed.some((each) => each.step.id === step);
 
-/** Whether an end is one that an earlier season parked, which this run has not touched. */
-const isAsFound = ({ procedure, setting, place }: RunJob, state: RunState, id: string): boolean =>
-  wokenEnds(procedure, setting).some(({ end }) => endId(place, end.key) === id) &&
-  !state.completed.some(({ step }) => step.wakes && endId(place, step.wakes.key) === id);
-
 /** Ends that are open though no step is left that would close them, and nobody said why. */
 const forgotten = (job: RunJob, state: RunState) =>
   state.ends.open.filter(
     ({ id }) =>
-      !isAsFound(job, state, id) &&
       !state.completed.some(
         ({ step, leftOpen }) =>
           leftOpen !== undefined &&

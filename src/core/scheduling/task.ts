@@ -25,6 +25,8 @@ export type TaskDefinition = {
   alsoDoes?: readonly string[];
   /** Only offered once something happened or was read; never owed by the calendar. */
   onlyWhen?: true;
+  /** It comes round only where somebody switched it on: for what not every household has. */
+  whereWanted?: true;
   /** It keeps people from harm: it comes before what is for comfort. */
   safety?: true;
   /** Readings that are out of date once it was done: a new seal, a cleaned coil. */
@@ -137,7 +139,7 @@ export function planned(
     isSafety: definition.safety === true,
     settles: definition.settles ?? [],
     isUnreadable: setting?.isUnreadable === true,
-    isOff: changes.isOff ?? false,
+    isOff: changes.isOff ?? definition.whereWanted === true,
     isChanged: Object.keys(changes).length > 0,
     isOwn: key.startsWith(OWN_KEY),
     ...(key.startsWith(OWN_KEY) && setting?.enteredOn ? { madeUpOn: setting.enteredOn } : {}),

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { asc, eq } from "drizzle-orm";
 import type { NotedSetting } from "@/core/inventory/as-it-should-be";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -29,4 +30,19 @@ export async function insertSetting(
 ): Promise<void> {
   const { on: notedOn, ...rest } = setting;
   await tx.insert(settings).values({ ...rest, homeId, notedOn, createdAt });
+}
+
+/** Takes a line off the sheet, or puts it on again as it stood: a further note, as all that is written. */
+export async function markSettingOff(
+  tx: Tx,
+  homeId: string,
+  id: string,
+  at: Date,
+  isOff: boolean,
+): Promise<void> {
+  const note = (await listSettings(tx, homeId)).find((each) => each.id === id);
+  if (!note) return;
+  const { value, runId: _, ...rest } = note;
+  const again = { ...rest, id: randomUUID(), ...(isOff || value === undefined ? {} : { value }) };
+  await insertSetting(tx, homeId, again, at.toISOString());
 }

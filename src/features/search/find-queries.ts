@@ -117,7 +117,7 @@ function toFound(snapshot: HomeSnapshot, row: FoundRow): Found | null {
 }
 
 const placesOf = (snapshot: HomeSnapshot, procedureId: string): string => {
-  const count = snapshot.slots.filter((slot) => renewalOf(slot.media)?.id === procedureId).length;
+  const count = snapshot.slots.filter((slot) => renewalOf(slot.media).id === procedureId).length;
   return count === 0
     ? "for nothing here yet"
     : `for ${count === 1 ? "one slot" : `${count} slots`} here`;

@@ -87,6 +87,7 @@ export async function recordInRun(
   const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
   const known = new Set(events.map(({ id }) => id));
   const places = await placesIn(tx, run.homeId);
+  const settings = new Set((await listSettings(tx, run.homeId)).map(({ id }) => id));
   const refused: Refused[] = [];
   const fresh = sent.filter((event) => {
     if (known.has(event.id)) return false;
@@ -96,7 +97,7 @@ export async function recordInRun(
         ? "clock-off"
         : event.kind === "undone" && isLate
           ? "too-late"
-          : placesOf(event).every((place) => places.has(place))
+          : placesOf(event).every((place) => places.has(place) || settings.has(place))
             ? null
             : "unknown-place";
     if (why) refused.push({ id: event.id, why });
@@ -197,7 +198,11 @@ async function noteSettings(tx: Tx, run: Run, state: RunState, where: RunWhere):
   const on = dayIn(where.homeTimeZone, Date.parse(state.finish?.at ?? where.recordedAt));
   const { unitId, partId } = where;
   const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
+  const known = asItShouldBe(await listSettings(tx, run.homeId));
   for (const { key, label, value } of settingsNoted(state)) {
+    // A furnace is called by the thermostat: what stands on the sheet for that is not noted twice.
+    if (known.some((each) => each.key === key && each.label === label && each.value === value))
+      continue;
     const setting = { id: randomUUID(), ...place, key, label, value, on, runId: run.id };
     await insertSetting(tx, run.homeId, setting, where.recordedAt);
   }

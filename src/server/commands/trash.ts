@@ -6,6 +6,7 @@ import { markHomeDeleted } from "@/db/repositories/homes";
 import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
 import { markPhotoDeleted } from "@/db/repositories/photos";
 import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
+import { markSettingOff } from "@/db/repositories/settings";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { writeAgain } from "@/db/repositories/history";
 import { appStore } from "@/db/app-store";
@@ -13,7 +14,18 @@ import type { Tx } from "@/db/client";
 import { now } from "@/lib/clock";
 
 export const removableSchema = z.object({
-  kind: z.enum(["home", "unit", "slot", "room", "register", "contact", "driver", "photo", "entry"]),
+  kind: z.enum([
+    "home",
+    "unit",
+    "slot",
+    "room",
+    "register",
+    "contact",
+    "driver",
+    "photo",
+    "entry",
+    "setting",
+  ]),
   homeId: z.string(),
   id: z.string(),
 });
@@ -40,6 +52,8 @@ async function mark(tx: Tx, { kind, homeId, id }: Removable, at: string | null):
       return markDriverDeleted(tx, homeId, id, at);
     case "photo":
       return markPhotoDeleted(tx, homeId, id, at);
+    case "setting":
+      return markSettingOff(tx, homeId, id, now(), at !== null);
     case "entry":
       return at === null ? writeAgain(tx, homeId, id, now()) : undefined;
   }

@@ -219,7 +219,7 @@ export async function partSheetOf(
     filterStatus,
     events,
     drivers: driversOf(snapshot, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
-    guide: renewalOf(slot.media)?.verb ?? null,
+    guide: renewalOf(slot.media).verb ?? null,
     status: summaryOf(homeStatus(snapshot, today), filterStatus),
     siblings: siblings.map((each) => summaryOf(homeStatus(snapshot, today), each)),
   };

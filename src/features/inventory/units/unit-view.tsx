@@ -69,6 +69,7 @@ export function UnitView({
         )}
         {unit.retiredOn && <OutOfService sheet={sheet} />}
         <OpenEnds unit={unit} ends={ends} />
+        <Parked unit={unit} ends={ends} />
         <Parts {...{ sheet, light }} />
         {!unit.retiredOn && jobs}
         <div className="wide:hidden">
@@ -120,6 +121,19 @@ function OpenEnds({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
         Left open: {open.map((end) => end.label ?? END_WORDS[end.end].open).join(", ")}
       </p>
     </div>
+  );
+}
+
+/** What is laid by for a season: it nags nobody, and a job of the other season ends it. */
+function Parked({ unit, ends }: { unit: Unit; ends: HomeEnds }) {
+  const parked = ends.parked.filter((end) => end.unit === unit.id);
+  if (parked.length === 0) return null;
+  return (
+    <p className="border-l-4 border-second bg-surface px-4 py-2.5">
+      <strong>Laid by for the season.</strong>{" "}
+      {parked.map(({ label, end }) => label || END_WORDS[end].open).join(", ")}: until the job that
+      wakes it.
+    </p>
   );
 }
 

@@ -19,6 +19,7 @@ import { judgementOf } from "@/core/history/readings-taken";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
+import { LeadPanel } from "@/ui/lead-panel";
 import { Needle } from "@/ui/needle";
 import type { RunSheet } from "../guide/run-queries";
 import { PhotoFigure } from "../pictures/photos";
@@ -50,6 +51,11 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
           {state.aborted.until &&
             `. To be tried again ${dateWords(state.aborted.until as PlainDate, sheet.today)}.`}
         </p>
+      )}
+      {!isStopped && (
+        <div className="mt-4">
+          <LeadPanel leads={sheet.leads} />
+        </div>
       )}
       {!isStopped && <NextDue sheet={sheet} />}
       <StillOpen sheet={sheet} />

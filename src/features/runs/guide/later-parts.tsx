@@ -6,6 +6,7 @@ import { loadDialogBox } from "./run-dialogs";
 
 const runAsks = () => import("./run-asks");
 const records = () => import("../step/step-record");
+const plates = () => import("../step/plate-card");
 const calculators = () => import("../step/step-bench");
 
 /** What a run asks in passing. */
@@ -18,7 +19,7 @@ export const RunAsks = dynamic(runAsks, { ssr: false });
 export function useLaterParts(): void {
   // What the browser has fetched React does not know.
   useEffect(() => {
-    for (const load of [loadDialogBox, runAsks, records, calculators])
+    for (const load of [loadDialogBox, runAsks, records, plates, calculators])
       void load().catch(() => undefined);
   }, []);
 }

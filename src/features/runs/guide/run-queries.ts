@@ -6,12 +6,16 @@ import {
   type Photo,
   type Run,
 } from "@/server/snapshots/beside";
-import { homeStatus } from "@/server/snapshots/snapshot-cache";
+import { leadsOf, type LeadWords } from "@/presentation/lead-words";
+import type { SeenThere } from "@/core/readings/leads";
+import { homeStatus, tasksNow } from "@/server/snapshots/snapshot-cache";
 import "server-only";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { unitKind } from "@/content/unit-kinds";
+import { settingsAt } from "@/presentation/setting-words";
+import { identityOfUnit } from "@/core/inventory/identity";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
@@ -44,6 +48,8 @@ export type RunSheet = {
   status: FilterSummary | undefined;
   /** What the run wrote and what counts of it. */
   written: HistoryEvent[];
+  /** What was seen on the way leads to. */
+  leads: LeadWords[];
   /** What comes next: at the same machine first. */
   next: JobStatus | undefined;
 };
@@ -89,9 +95,24 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     written: written.filter(
       ({ id, kind }) => kind !== "withdrawn" && !snapshot.history.isSuperseded(id),
     ),
+    leads: leadsOf([...written, ...answersOf(run, state)], snapshot, tasksNow(snapshot)),
     next: nextOf(schedule, own, unit, today),
   };
 }
+
+/** What was answered on the way that is no reading. */
+const answersOf = (run: Run, { completed }: RunState): SeenThere[] =>
+  completed.flatMap(({ step, seen: { choice } }) =>
+    choice === undefined
+      ? []
+      : {
+          procedure: run.procedureId,
+          step: step.id,
+          word: choice,
+          ...(run.unitId ? { unitId: run.unitId } : {}),
+          ...(run.partId ? { partId: run.partId } : {}),
+        },
+  );
 
 /** The most pressing job after this one that the person at work may do: at the same machine, else anywhere. */
 function nextOf(
@@ -125,7 +146,7 @@ const todayWords = (today: PlainDate): string =>
 
 /** What the screen of a run knows beside the run. */
 export function runWith(sheet: RunSheet): RunWith {
-  const { run, snapshot: book, unit, slot, today, photos } = sheet;
+  const { run, snapshot: book, unit, part, slot, today, photos } = sheet;
   const { home } = book;
   const named = (units: readonly Unit[]) =>
     units.map(({ id, name }) => ({ value: id, label: name }));
@@ -135,6 +156,15 @@ export function runWith(sheet: RunSheet): RunWith {
   );
   return {
     homeId: home.id,
+    identity: { unit: unit ? identityOfUnit(unit) : {}, part: part?.identity ?? {} },
+    kindOfPart: slot
+      ? slot.media === "humidifier-panel"
+        ? slot.media
+        : "filter-slot"
+      : part && "kind" in part
+        ? part.kind
+        : "",
+    settings: settingsAt(book),
     unit,
     slot,
     title: runTitle(sheet),

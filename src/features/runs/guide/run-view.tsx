@@ -155,6 +155,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               beside={input.beside}
               tried={triedAt === here}
               setTyped={(next) => setFilled({ at: here, typed: next })}
+              onPlate={(plate) => act({ kind: "plate", step: current.id, ...plate })}
             />
           ) : (
             <FinishForm

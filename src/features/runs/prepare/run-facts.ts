@@ -30,6 +30,18 @@ export function factsOf(
     [isWet && water !== "header-tank", "sealed-system"],
     [part?.attributes["top"] === "off", "top-comes-off"],
     [hasFilters, "has-filters"],
+    [has("door-switch"), "door-switch"],
+    [has("plastic-vent"), "plastic-vent"],
+    [has("metal-vent"), "metal-vent"],
+    [has("float-switch"), "has-float"],
+    [has("alarm-display"), "has-display"],
+    [has("belt"), "belt-drive"],
+    [Number(unit?.attributes["heads"] ?? "1") > 1, "several-heads"],
+    [slot?.slotPlace === "wall-grille" || slot?.slotPlace === "ceiling-grille", "in-grille"],
+    [unit?.attributes["power"] !== "wired", "on-batteries"],
+    [unit?.kind === "thermostat", "keeps-settings"],
+    [part?.attributes["intake-box"] === "owner", "owner-opens-box"],
+    [part?.attributes["coil-comes-out"] === "flexes", "coil-eases-out"],
   ];
   return facts.flatMap(([isSo, fact]) => (isSo ? [fact] : []));
 }

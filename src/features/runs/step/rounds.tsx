@@ -4,6 +4,7 @@ import { ALARM_STATES } from "@/core/runs/run-event";
 import { WORD_KINDS, type WordReading } from "@/core/readings/reading-kinds";
 import { Button } from "@/ui/button";
 import { SelectField, TextField, type Option } from "@/ui/field";
+import type { SettingAt } from "@/presentation/setting-words";
 import type { Typed } from "./seen";
 
 /** Where something may be seen or read in a run. */
@@ -150,6 +151,49 @@ export function AlarmRounds({
           {error}
         </p>
       )}
+    </Rounds>
+  );
+}
+
+const SETTING_STATES: Option[] = [
+  NOT_SEEN,
+  { value: "so", label: "so it is" },
+  { value: "put-back", label: "put back to that" },
+  { value: "otherwise", label: "otherwise now, and rightly so" },
+];
+
+/** Each line of the sheet of how things should be. */
+export function SettingRounds({
+  settings,
+  typed,
+  setTyped,
+}: Fill & { settings: readonly SettingAt[] }) {
+  const each = typed.each ?? {};
+  if (settings.length === 0)
+    return <p>Nothing is written down yet: jobs note how things are set as they touch them.</p>;
+  return (
+    <Rounds
+      all="All as it should be"
+      onAll={() =>
+        setTyped({ ...typed, each: Object.fromEntries(settings.map(({ id }) => [id, "so"])) })
+      }
+    >
+      <div className="grid gap-3 wide:grid-cols-2">
+        {settings.map(({ id, place, label, value }) => (
+          <SelectField
+            key={id}
+            id={`each-${id}`}
+            name={`each-${id}`}
+            label={`${place}, ${label.toLowerCase()}: ${value}`}
+            options={SETTING_STATES}
+            className="min-h-14"
+            value={each[id] ?? ""}
+            onChange={(event) =>
+              setTyped({ ...typed, each: { ...each, [id]: event.target.value } })
+            }
+          />
+        ))}
+      </div>
     </Rounds>
   );
 }

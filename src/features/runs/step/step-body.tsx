@@ -11,9 +11,12 @@ import type { ReadSeen, Typed } from "./seen";
 import { CallBack } from "../times/call-back";
 import { LicensedBlock } from "./licensed-block";
 import type { RunWith } from "../guide/run-with";
+import { withIdentity, type Identity } from "@/core/inventory/identity";
+import { Recall } from "./recall";
 import { StepHelp } from "./step-help";
 
 const StepRecord = dynamic(() => import("./step-record"));
+const PlateCard = dynamic(() => import("./plate-card"), { ssr: false });
 
 const WARNING = "border-l-[6px] border-attention bg-wash px-4 py-3";
 
@@ -33,6 +36,7 @@ export function StepBody({
   typed,
   setTyped,
   photos,
+  onPlate,
 }: {
   current: Step;
   state: RunState;
@@ -48,6 +52,7 @@ export function StepBody({
   typed: Typed;
   setTyped: (typed: Typed) => void;
   photos: RunState["photos"];
+  onPlate: (read: RunState["plates"][number]) => void;
 }) {
   const { aborted, completed, steps, round } = state;
   const drying = heldUp === "still-drying" ? dryingOf(state, job.place) : null;
@@ -92,6 +97,7 @@ export function StepBody({
         <LicensedBlock contacts={known.contacts} rules={known.rules} />
       )}
       <StepHelp step={current} known={known} photos={photos} />
+      <Recall step={current} completed={completed} photos={photos} />
       <div id="step-record">
         {current.records && (
           <StepRecord
@@ -103,9 +109,18 @@ export function StepBody({
             places={known.places}
             system={known.system}
             slot={known.slot}
+            settings={known.settings}
+            procedureId={job.procedure.id}
           />
         )}
       </div>
+      {current.plate && !aborted && (
+        <PlateCard
+          of={current.plate === "unit" ? "unit" : { part: known.kindOfPart }}
+          known={identityNow(known, state, current.plate)}
+          onKeep={(identity) => onPlate({ of: current.plate!, identity })}
+        />
+      )}
       {tried && read.kind === "nothing" && !current.recordIsOptional && (
         <p role="alert" className={WARNING}>
           Say what you see first: it is kept for the next time.
@@ -114,6 +129,12 @@ export function StepBody({
     </div>
   );
 }
+
+/** What is known of a plate: from before, and from this run so far. */
+const identityNow = (known: RunWith, { plates }: RunState, of: "unit" | "part"): Identity =>
+  plates
+    .filter((plate) => plate.of === of)
+    .reduce<Identity>((all, { identity }) => withIdentity(all, identity), known.identity[of]);
 
 const COMES_LAST: Partial<Record<RunRefusal, string>> = {
   "power-comes-last": "Power comes last.",

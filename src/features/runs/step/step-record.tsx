@@ -19,7 +19,10 @@ import { SwatchChoice } from "@/ui/swatch-choice";
 import { DIRECTIONS } from "@/core/inventory/directions";
 import { DIRECTION_WORDS } from "@/content/words";
 import { FlowArrow } from "@/ui/flow-arrow";
-import { AlarmRounds, MachineRounds, type Places } from "./rounds";
+import { leadNow } from "@/presentation/lead-words";
+import type { SettingAt } from "@/presentation/setting-words";
+import { AlarmRounds, MachineRounds, SettingRounds, type Places } from "./rounds";
+import { SettingField } from "./setting-field";
 import type { ReadSeen, Typed } from "./seen";
 
 type Props = {
@@ -32,6 +35,8 @@ type Props = {
   places: Places;
   system: UnitSystem;
   slot: FilterSlot | undefined;
+  settings: readonly SettingAt[];
+  procedureId: string;
 };
 
 /** What a step asks to have seen or measured, judged while it is chosen. */
@@ -64,7 +69,8 @@ export default function StepRecord(props: Props) {
   );
 }
 
-function FormContext({ step, typed, setTyped, read, tried, system, slot, places }: Props) {
+function FormContext(props: Props) {
+  const { step, typed, setTyped, read, tried, system, slot, places, settings } = props;
   const { records } = step;
   const choose = (word: string) => setTyped({ ...typed, word });
   const problem = (field: "count" | "alarms") =>
@@ -99,6 +105,7 @@ function FormContext({ step, typed, setTyped, read, tried, system, slot, places 
         <TextField
           label={records.label}
           name="count"
+          hint={countHint(records.known, slot)}
           inputMode="numeric"
           className="figures min-h-14 text-[1.5rem]"
           value={typed.count ?? ""}
@@ -117,6 +124,14 @@ function FormContext({ step, typed, setTyped, read, tried, system, slot, places 
           onChange={(event) => setTyped({ ...typed, said: event.target.value })}
         />
       );
+    case "setting": {
+      const kept = settings.find(
+        ({ key, label }) => key === records.key && label === records.label,
+      );
+      return <SettingField {...{ records, typed, setTyped, kept }} />;
+    }
+    case "settings":
+      return <SettingRounds {...{ settings, typed, setTyped }} />;
     case "alarms":
       return (
         <AlarmRounds alarms={places.alarms} {...{ typed, setTyped }} error={problem("alarms")} />
@@ -144,6 +159,7 @@ function FormContext({ step, typed, setTyped, read, tried, system, slot, places 
             onChoose={choose}
           />
           <Suggestion words={records.options.find(({ value }) => value === typed.word)?.suggests} />
+          <LeadsOn at={{ procedure: props.procedureId, step: step.id }} word={typed.word} />
         </>
       );
     case "size":
@@ -171,12 +187,34 @@ function FormContext({ step, typed, setTyped, read, tried, system, slot, places 
               words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
             />
           )}
+          <LeadsOn at={{ reading: records.reading }} word={typed.word} />
         </>
       ) : (
         <Measured {...{ step, typed, setTyped, read, tried, system }} />
       );
   }
 }
+
+/** What is done at once where this is seen, and why; the jobs it leads to stand at the finish. */
+function LeadsOn({ at, word }: { at: Parameters<typeof leadNow>[0]; word: string | undefined }) {
+  const lead = word === undefined ? null : leadNow(at, word);
+  if (!lead) return null;
+  return (
+    <p role="status" className="border-l-[6px] border-attention bg-wash px-4 py-3">
+      {lead.now && <strong>{lead.now} </strong>}
+      {lead.why}
+    </p>
+  );
+}
+
+/** What the inventory says there should be. */
+const countHint = (
+  known: "filters" | "heads" | undefined,
+  slot: FilterSlot | undefined,
+): string | undefined =>
+  known === "filters" && slot && slot.filterCount > 1
+    ? `${slot.filterCount} by what is written down.`
+    : undefined;
 
 function Suggestion({ words }: { words: string | undefined }) {
   return (

@@ -1,0 +1,150 @@
+import "server-only";
+import { JOBS } from "@/content/default-tasks";
+import { PART_KINDS } from "@/content/part-kinds";
+import { LIBRARY, procedure, PROCEDURES } from "@/content/procedures/library";
+import { UNIT_KINDS } from "@/content/unit-kinds";
+import { MEDIA_KINDS } from "@/core/filters/media";
+import type { Qualification } from "@/core/runs/qualification";
+import { bringList, type Wanted } from "@/core/runs/bring-list";
+import { bringOf, minutesOf, usualVariant, type Procedure } from "@/core/runs/procedure";
+import type { TaskDefinition } from "@/core/scheduling/task";
+import type { Trigger } from "@/core/scheduling/trigger";
+import { inSentence } from "@/core/quantities/words";
+import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { seasonsOf, type JobSeason } from "@/presentation/job-season";
+import { slotTitle } from "@/presentation/slot-words";
+import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
+import { factsOf } from "../prepare/run-facts";
+
+export type LibraryRow = {
+  id: string;
+  title: string;
+  who: Qualification;
+  handsOn: number;
+  waiting: number;
+  seasons: JobSeason[];
+  tools: string[];
+  /** Where it is done in this house; empty where it has no such thing. */
+  places: string[];
+};
+export type LibraryGroup = { name: string; rows: LibraryRow[] };
+
+const definitions = (): TaskDefinition[] => [
+  ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id))),
+  ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id)),
+  ...JOBS.home,
+  ...MEDIA_KINDS.map(JOBS.renewal),
+];
+/** What calls for each procedure by default; follows from the content alone. */
+const defaultTriggers = (): Map<string, Trigger[]> => {
+  const all = definitions();
+  return new Map(
+    PROCEDURES.map(({ id }) => [
+      id,
+      all.flatMap(({ procedureIds = [], trigger }) => (procedureIds.includes(id) ? trigger : [])),
+    ]),
+  );
+};
+const TRIGGERS = defaultTriggers();
+
+/** Every procedure by what it is about, with what is done of it in this house. */
+export async function libraryOf(
+  homeId: string,
+): Promise<{ homeName: string; groups: LibraryGroup[] } | null> {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const jobs = tasksNow(snapshot).filter(({ isOff }) => !isOff);
+  const rowOf = (each: Procedure): LibraryRow => {
+    const variant = usualVariant(each);
+    const own = jobs.filter(({ procedureIds }) => procedureIds.includes(each.id));
+    const triggers = own.length > 0 ? own.map(({ trigger }) => trigger) : TRIGGERS.get(each.id)!;
+    const { tools, consumables } = bringOf(each, { facts: [], variant });
+    return {
+      id: each.id,
+      title: each.title,
+      who: each.who,
+      ...minutesOf(each, variant),
+      seasons: seasonsOf(triggers),
+      tools: [...tools, ...consumables],
+      places: [...new Set(own.map(({ unitId }) => unitName(snapshot, unitId)))],
+    };
+  };
+  return {
+    homeName: snapshot.home.name,
+    groups: LIBRARY.map(({ name, procedures }) => ({
+      name,
+      rows: hereFirst(procedures.map(rowOf)),
+    })),
+  };
+}
+
+/** What this house has stands before what it has not. */
+const hereFirst = (rows: LibraryRow[]): LibraryRow[] => [
+  ...rows.filter(({ places }) => places.length > 0),
+  ...rows.filter(({ places }) => places.length === 0),
+];
+
+const unitName = ({ units }: HomeSnapshot, unitId: string | undefined): string =>
+  units.find(({ id }) => id === unitId)?.name ?? "the home";
+
+export type ToolList = {
+  homeName: string;
+  tools: Wanted[];
+  consumables: Wanted[];
+  /** Tools that belong to one thing of the house, and where they hang. */
+  own: { tool: string; hangs: string; of: string }[];
+};
+
+/** What a house needs for all its jobs together. */
+export async function toolsOf(homeId: string): Promise<ToolList | null> {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const { units, slots, parts } = snapshot;
+  const jobs = tasksNow(snapshot).filter(({ isOff, who }) => !isOff && who !== "licensed");
+  const wanted = jobs.flatMap((task) => {
+    const found = procedure(task.procedureIds[0] ?? "");
+    if (!found || found.who === "licensed") return [];
+    const unit = units.find(({ id }) => id === task.unitId);
+    const slot = slots.find(({ id }) => id === task.partId);
+    const part = parts.find(({ id }) => id === task.partId);
+    const facts = factsOf(unit, slot, parts, part, slots.length > 0);
+    const words = unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
+    return [
+      {
+        words,
+        procedure: withSize(found, slot && slotTitle(slot)),
+        setting: { facts, variant: usualVariant(found) },
+      },
+    ];
+  });
+  const named = (id: string) => units.find((unit) => unit.id === id)?.name ?? "";
+  return {
+    homeName: snapshot.home.name,
+    ...bringList(wanted),
+    own: [...slots, ...parts].flatMap(({ identity, name, unitId }) =>
+      identity?.tool
+        ? [
+            {
+              tool: identity.tool,
+              hangs: identity.toolHangs ?? "",
+              of: `${named(unitId)}, ${inSentence(name)}`,
+            },
+          ]
+        : [],
+    ),
+  };
+}
+
+/** “the new filter” by its size, where the slot says it. */
+function withSize(of: Procedure, size: string | undefined): Procedure {
+  if (size === undefined) return of;
+  const steps = of.steps.map((step) =>
+    step.consumables
+      ? {
+          ...step,
+          consumables: step.consumables.map((thing) => (thing === "the new filter" ? size : thing)),
+        }
+      : step,
+  );
+  return { ...of, steps };
+}

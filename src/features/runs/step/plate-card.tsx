@@ -1,0 +1,91 @@
+"use client";
+
+import { useState } from "react";
+import { identitySchema, type Identity } from "@/core/inventory/identity";
+import { readPlainDate } from "@/core/quantities/plain-date";
+import { fieldsAt } from "@/presentation/identity-words";
+import { Button } from "@/ui/button";
+import { SelectField, TextField } from "@/ui/field";
+
+/** So many things are asked at once: a plate is read in passing. */
+const AT_ONCE = 2;
+const YES_NO = [
+  { value: "", label: "not known" },
+  { value: "yes", label: "yes" },
+  { value: "no", label: "no" },
+];
+
+/** Its plate is in sight: the next two things nobody knows of it yet. All of it may wait. */
+export default function PlateCard({
+  of,
+  known,
+  onKeep,
+}: {
+  of: "unit" | { part: string };
+  known: Identity;
+  onKeep: (identity: Identity) => void;
+}) {
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const missing = fieldsAt(of).filter(({ key }) => known[key] === undefined);
+  const asked = missing.slice(0, AT_ONCE);
+  if (asked.length === 0) return null;
+  const keep = () => {
+    const filled = asked.flatMap(({ key, kind }): [string, unknown][] => {
+      const text = (typed[key] ?? "").trim();
+      return text === "" ? [] : [[key, kind === "yes-no" ? text === "yes" : text]];
+    });
+    const read = identitySchema.safeParse(Object.fromEntries(filled));
+    if (!read.success) {
+      const named = read.error.issues.map(({ path, message }) => [String(path[0]), message]);
+      return setProblems(Object.fromEntries(named) as Record<string, string>);
+    }
+    setProblems({});
+    setTyped({});
+    if (filled.length > 0) onKeep(read.data);
+  };
+  return (
+    <details className="max-w-[44rem] border-y border-rule py-2 text-[1.125rem]">
+      <summary className="min-h-11 cursor-pointer py-2 text-link">
+        {of === "unit" ? "Its plate" : "Its number"} is in sight: {missing.length} things nobody
+        knows yet
+      </summary>
+      <div className="mt-2 grid gap-3 wide:grid-cols-2">
+        {asked.map(({ key, label, kind, hint }) =>
+          kind === "yes-no" ? (
+            <SelectField
+              key={key}
+              name={key}
+              label={label}
+              options={YES_NO}
+              className="min-h-14"
+              value={typed[key] ?? ""}
+              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+            />
+          ) : (
+            <TextField
+              key={key}
+              name={key}
+              label={label}
+              type={kind === "day" ? "date" : "text"}
+              hint={hint}
+              maxLength={80}
+              className="min-h-14"
+              value={typed[key] ?? ""}
+              error={
+                problems[key] ??
+                (kind === "day" && typed[key] && !readPlainDate(typed[key])
+                  ? "No such day."
+                  : undefined)
+              }
+              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+            />
+          ),
+        )}
+      </div>
+      <Button className="mt-3 min-h-14" onClick={keep}>
+        Keep it
+      </Button>
+    </details>
+  );
+}
