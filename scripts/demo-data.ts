@@ -21,6 +21,7 @@ import { insertItem, insertPart, insertSlot } from "../src/db/repositories/parts
 import { insertPhoto } from "../src/db/repositories/photos";
 import { insertRegister, insertRoom } from "../src/db/repositories/rooms";
 import { appendRunEvents, insertRun } from "../src/db/repositories/runs";
+import { insertOwnProcedure } from "../src/db/repositories/own-procedures";
 import { insertSetting } from "../src/db/repositories/settings";
 import { ensureTask, saveTask } from "../src/db/repositories/tasks";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
@@ -63,6 +64,7 @@ export async function enterHome(
   for (const [i, driver] of book.drivers.entries())
     await insertDriver(tx, homeId, driver, created(i));
   for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
+  for (const own of book.ownProcedures) await insertOwnProcedure(tx, homeId, own, created(0));
   for (const setting of book.settings) await insertSetting(tx, homeId, setting, created(0));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.history.entries);

@@ -25,6 +25,7 @@ import { fieldsOfDriver, householdOf } from "@/features/inventory/household/hous
 import { addLevel, addRegister, saveRoom } from "@/features/inventory/rooms/rooms-actions";
 import { fieldsOfRoom, roomsOf } from "@/features/inventory/rooms/rooms-queries";
 import {
+  changeIdentity,
   changePart,
   changeUnit,
   createPart,
@@ -338,6 +339,14 @@ const CASES: Case[] = [
       drop: figure("45", "120,5"),
     },
     send: (previous, form) => noteLook(HOME, previous, form),
+  },
+  {
+    form: "what a plate says",
+    fields: {
+      ...{ make: words, model: words, serial: words, tool: words, toolHangs: words },
+      ...{ madeOn: past, warrantyEndsOn: past, warrantyRegistered: oneOf("", "yes", "no") },
+    },
+    send: (previous, form) => changeIdentity(HOME, "cellar-furnace-blower", previous, form),
   },
   {
     form: "a setting",

@@ -100,6 +100,7 @@ export const snapshot = (
   drivers: [],
   tasks: [],
   settings: [],
+  ownProcedures: [],
   history: new HistoryRecord(events),
   actuals: [],
   measured: [],

@@ -1,22 +1,34 @@
+import type { FilterSlot, Part } from "@/core/inventory/inventory";
 import type { Identity, IdentityKey } from "@/core/inventory/identity";
 import { dayAndMonth } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 
-type Asked = { key: IdentityKey; label: string; kind: "text" | "day" | "yes-no"; hint?: string };
+type Asked = {
+  key: IdentityKey;
+  label: string;
+  fact?: string;
+  kind: "text" | "day" | "yes-no";
+  hint?: string;
+};
 
 /** What may be known of a machine or a part by its plate, in the order in which it is asked. */
 export const IDENTITY_FIELDS: readonly Asked[] = [
   { key: "make", label: "Make", kind: "text" },
   { key: "model", label: "Model", kind: "text" },
-  { key: "serial", label: "Serial number", kind: "text" },
-  { key: "madeOn", label: "Made on", kind: "day" },
-  { key: "filterNumber", label: "Part number of its filter", kind: "text" },
-  { key: "panelNumber", label: "Part number of its panel", kind: "text" },
-  { key: "sealNumber", label: "Part number of its seal kit", kind: "text" },
-  { key: "tool", label: "The tool it takes", kind: "text", hint: "“lid key, grey”" },
-  { key: "toolHangs", label: "Where that tool hangs", kind: "text" },
-  { key: "warrantyEndsOn", label: "Warranty until", kind: "day" },
-  { key: "warrantyRegistered", label: "Warranty registered with the maker", kind: "yes-no" },
+  { key: "serial", fact: "Serial", label: "Serial number", kind: "text" },
+  { key: "madeOn", fact: "Made", label: "Made on", kind: "day" },
+  { key: "filterNumber", fact: "Filter no.", label: "Part number of its filter", kind: "text" },
+  { key: "panelNumber", fact: "Panel no.", label: "Part number of its panel", kind: "text" },
+  { key: "sealNumber", fact: "Seal kit", label: "Part number of its seal kit", kind: "text" },
+  { key: "tool", fact: "Tool", label: "The tool it takes", kind: "text", hint: "“lid key, grey”" },
+  { key: "toolHangs", fact: "It hangs", label: "Where that tool hangs", kind: "text" },
+  { key: "warrantyEndsOn", fact: "Warranty", label: "Warranty until", kind: "day" },
+  {
+    key: "warrantyRegistered",
+    fact: "Registered",
+    label: "Warranty registered with the maker",
+    kind: "yes-no",
+  },
 ];
 
 const OF_UNIT: readonly IdentityKey[] = [
@@ -47,12 +59,13 @@ export function fieldsAt(of: "unit" | { part: string }): Asked[] {
   return IDENTITY_FIELDS.filter(({ key }) => !NUMBERS.includes(key) || key === number);
 }
 
-/** What is known of it, a line each: “Serial number: NG-8041”. */
+/** What is known of it, a line each: “Serial: NG-8041”. */
 export function identityLines(
   identity: Identity | undefined,
   today: PlainDate,
 ): { label: string; value: string }[] {
-  return IDENTITY_FIELDS.flatMap(({ key, label }) => {
+  return IDENTITY_FIELDS.flatMap(({ key, label: asked, fact }) => {
+    const label = fact ?? asked;
     const value = identity?.[key];
     if (value === undefined) return [];
     if (typeof value === "boolean") return [{ label, value: value ? "yes" : "no" }];
@@ -61,3 +74,10 @@ export function identityLines(
     return [{ label, value: isDay ? `${dayAndMonth(day, today)} ${day.slice(0, 4)}` : value }];
   });
 }
+
+/** By what a part’s number is asked: the kind of a part, or that of a filter’s slot. */
+export const kindAtPlate = (
+  slot: Pick<FilterSlot, "media"> | undefined,
+  part: Pick<Part, "kind"> | undefined,
+): string =>
+  slot ? (slot.media === "humidifier-panel" ? slot.media : "filter-slot") : (part?.kind ?? "");

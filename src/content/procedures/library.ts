@@ -1,3 +1,4 @@
+import type { OwnProcedure } from "@/core/runs/own-procedure";
 import type { Procedure } from "@/core/runs/procedure";
 import type { Media } from "@/core/filters/media";
 import { brushPortableCoils } from "./brush-portable-coils";
@@ -64,6 +65,12 @@ export const PROCEDURES: readonly Procedure[] = LIBRARY.flatMap(({ procedures })
 export function procedure(id: string): Procedure | null {
   return PROCEDURES.find((each) => each.id === id) ?? null;
 }
+
+/** A procedure of the library, or of a home’s own. */
+export const procedureIn = (
+  { ownProcedures }: { ownProcedures: readonly OwnProcedure[] },
+  id: string,
+): Procedure | null => ownProcedures.find((own) => own.id === id)?.procedure ?? procedure(id);
 
 const RENEWALS: Readonly<Record<Media, Procedure>> = {
   "fibreglass-25": changePanelFilter,

@@ -13,6 +13,7 @@ import type {
   Unit,
 } from "../inventory/inventory";
 import type { PlainDate } from "../quantities/plain-date";
+import type { OwnProcedure } from "../runs/own-procedure";
 import type { TaskSetting } from "../scheduling/task";
 import type { HistoryRecord } from "./history-record";
 
@@ -37,6 +38,8 @@ export type HomeSnapshot = {
   drivers: ScopedDriver[];
   /** What was changed of the jobs that come round. */
   tasks: TaskSetting[];
+  /** Procedures that somebody wrote or changed. */
+  ownProcedures: OwnProcedure[];
   /** Every note of how things are set, in the order in which they were made. */
   settings: NotedSetting[];
   /** Everything recorded, and what it amounts to. */

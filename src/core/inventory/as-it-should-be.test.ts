@@ -1,6 +1,7 @@
 import { plainDate } from "../quantities/plain-date";
 import { asItShouldBe, type NotedSetting } from "./as-it-should-be";
-import { identityOfUnit, identitySchema, unitWithIdentity, withIdentity } from "./identity";
+import { identitySchema, withIdentity } from "./identity";
+import { identityOfUnit, unitWithIdentity } from "./unit-plate";
 import { togetherOf } from "./shared-shut-offs";
 
 const note = (id: string, more: Partial<NotedSetting>): NotedSetting => ({

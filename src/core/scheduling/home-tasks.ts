@@ -100,7 +100,19 @@ export function tasksOf(snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask
  * @example tasksOfHome(snapshot([]), JOBS).every(({ unitId }) => unitId === undefined) // true
  */
 export const tasksOfHome = (snapshot: HomeSnapshot, jobs: JobCatalogue): PlannedTask[] =>
-  planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot));
+  planAll(snapshot, jobs.home, { kind: "home" }, settingsOf(snapshot)).map((task) =>
+    ledByOwn(snapshot, task),
+  );
+
+/** A job with the procedures of the home’s own beside those of the library. */
+function ledByOwn({ ownProcedures }: HomeSnapshot, task: PlannedTask): PlannedTask {
+  const own = ownProcedures.filter(
+    ({ basedOn, jobs }) =>
+      jobs.includes(task.id) || (basedOn !== undefined && task.procedureIds.includes(basedOn)),
+  );
+  if (own.length === 0) return task;
+  return { ...task, procedureIds: [...task.procedureIds, ...own.map(({ id }) => id)] };
+}
 
 const settingsOf = (snapshot: HomeSnapshot): Settings =>
   new Map(snapshot.tasks.map((each) => [taskId(each, each.key), each]));
@@ -163,7 +175,7 @@ export function tasksOfUnit(
           settings,
         ),
       ),
-  ].map((task) => doneByWhom(unit, task, settings.get(task.id)));
+  ].map((task) => ledByOwn(snapshot, doneByWhom(unit, task, settings.get(task.id))));
 }
 
 /** On a roof nobody called safely reached everything is for licensed or building staff. */

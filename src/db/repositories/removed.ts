@@ -1,10 +1,34 @@
-import { and, eq, isNotNull } from "drizzle-orm";
+import { and, asc, eq, isNotNull } from "drizzle-orm";
+import { z } from "zod";
 import { inSentence } from "@/core/quantities/words";
 import type { Reader } from "../client";
-import { contacts, drivers, homes, parts, photos, registers, rooms, units } from "../schema";
+import { readJson } from "../columns";
+import {
+  contacts,
+  drivers,
+  homes,
+  ownProcedures,
+  parts,
+  photos,
+  registers,
+  rooms,
+  settings,
+  units,
+} from "../schema";
 
 export type Removed = {
-  kind: "unit" | "slot" | "home" | "room" | "register" | "contact" | "driver" | "photo" | "entry";
+  kind:
+    | "unit"
+    | "slot"
+    | "home"
+    | "room"
+    | "register"
+    | "contact"
+    | "driver"
+    | "photo"
+    | "entry"
+    | "setting"
+    | "procedure";
   id: string;
   name: string;
   deletedAt: string;
@@ -65,6 +89,19 @@ export async function listRemoved(
     .from(photos)
     .leftJoin(units, eq(units.id, photos.unitId))
     .where(and(eq(photos.homeId, homeId), isNotNull(photos.deletedAt)));
+  const written = await db
+    .select({
+      id: ownProcedures.id,
+      procedure: ownProcedures.procedure,
+      deletedAt: ownProcedures.deletedAt,
+    })
+    .from(ownProcedures)
+    .where(and(eq(ownProcedures.homeId, homeId), isNotNull(ownProcedures.deletedAt)));
+  const notes = await db
+    .select()
+    .from(settings)
+    .where(eq(settings.homeId, homeId))
+    .orderBy(asc(settings.ordinal));
   const as = (
     kind: Removed["kind"],
     rows: readonly { id: string; name: string; deletedAt: string | null }[],
@@ -90,7 +127,29 @@ export async function listRemoved(
         name: [unit ?? "The house", fileName ?? `of ${dayOf(addedAt)}`].join(", "),
       })),
     ),
+    ...as(
+      "procedure",
+      written.map(({ procedure, ...row }) => ({ ...row, name: titleIn(procedure) })),
+    ),
+    ...as("setting", takenOff(notes)),
     ...as("home", gone),
   ];
   return removed.sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
+}
+
+const titleSchema = z.object({ title: z.string() }).catch({ title: "A procedure" });
+const titleIn = (procedure: string): string => titleSchema.parse(readJson(procedure)).title;
+
+type Note = typeof settings.$inferSelect;
+const thing = ({ unitId, partId, key }: Note) => [partId ?? unitId, key].join(" ");
+
+/** Settings whose last note takes them off the sheet, each as it last stood on it. */
+function takenOff(notes: readonly Note[]): { id: string; name: string; deletedAt: string }[] {
+  const last = new Map(notes.map((note) => [thing(note), note]));
+  return [...last.values()].flatMap((off) => {
+    const stood = notes.findLast((note) => note.value !== null && thing(note) === thing(off));
+    return off.value === null && stood
+      ? [{ id: stood.id, name: `${stood.label}: ${stood.value}`, deletedAt: off.createdAt }]
+      : [];
+  });
 }

@@ -10,3 +10,4 @@ export * from "./history";
 export * from "./runs";
 export * from "./photos";
 export * from "./settings";
+export * from "./own-procedures";

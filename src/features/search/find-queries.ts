@@ -1,14 +1,14 @@
 import { findByWords, findBySize, type FoundRow } from "@/server/snapshots/beside";
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
-import { procedure, renewalOf } from "@/content/procedures/library";
+import { procedureIn } from "@/content/procedures/library";
 import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";
 import { plateWords } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
 
 /** Sizes typed in the other unit are rounded there: 500 mm for 19 1/2 in. */
 const SIZE_TOLERANCE_MM = 7;
@@ -102,7 +102,7 @@ function toFound(snapshot: HomeSnapshot, row: FoundRow): Found | null {
         : null;
     }
     case "procedure": {
-      const job = procedure(row.refId);
+      const job = procedureIn(snapshot, row.refId);
       return job
         ? {
             id,
@@ -117,8 +117,10 @@ function toFound(snapshot: HomeSnapshot, row: FoundRow): Found | null {
 }
 
 const placesOf = (snapshot: HomeSnapshot, procedureId: string): string => {
-  const count = snapshot.slots.filter((slot) => renewalOf(slot.media).id === procedureId).length;
-  return count === 0
+  const jobs = tasksNow(snapshot).filter(
+    (task) => !task.isOff && task.procedureIds.includes(procedureId),
+  );
+  return jobs.length === 0
     ? "for nothing here yet"
-    : `for ${count === 1 ? "one slot" : `${count} slots`} here`;
+    : `for ${jobs.length === 1 ? "one job" : `${jobs.length} jobs`} here`;
 };

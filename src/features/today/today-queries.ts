@@ -3,7 +3,7 @@ import "server-only";
 import { listNotices } from "@/server/snapshots/beside";
 import { NOTICE_KINDS, type NoticeKind } from "./notices";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
-import { procedure } from "@/content/procedures/library";
+import { procedureIn } from "@/content/procedures/library";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -61,7 +61,7 @@ export async function todayOf(homeId: string): Promise<Today | null> {
       job.task.key === RENEW && job.task.partId
         ? (filterSummary(homeStatus(snapshot, today), job.task.partId) ?? undefined)
         : undefined,
-    procedure: job.task.procedureIds[0] ? procedure(job.task.procedureIds[0]) : null,
+    procedure: job.task.procedureIds[0] ? procedureIn(snapshot, job.task.procedureIds[0]) : null,
   });
   const lead = order.find(({ when }) => when === "past" || when === "now");
   return {

@@ -28,9 +28,9 @@ export async function addSlot(
   return slot.id;
 }
 
-/** Changes what is written of a slot; where it is stays. */
+/** Changes what is written of a slot; where it is stays, and what its plate says unless that is told anew. */
 export const changeSlot = (
   { tx }: OpenHome,
-  { id, unitId }: FilterSlot,
+  { id, unitId, identity = {} }: FilterSlot,
   facts: SlotFacts,
-): Promise<void> => updateSlot(tx, { ...facts, id, unitId });
+): Promise<void> => updateSlot(tx, { identity, ...facts, id, unitId });

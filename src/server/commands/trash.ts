@@ -6,6 +6,7 @@ import { markHomeDeleted } from "@/db/repositories/homes";
 import { homeOfPart, markPartDeleted } from "@/db/repositories/parts";
 import { markPhotoDeleted } from "@/db/repositories/photos";
 import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
+import { markOwnProcedureDeleted } from "@/db/repositories/own-procedures";
 import { markSettingOff } from "@/db/repositories/settings";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { writeAgain } from "@/db/repositories/history";
@@ -25,6 +26,7 @@ export const removableSchema = z.object({
     "photo",
     "entry",
     "setting",
+    "procedure",
   ]),
   homeId: z.string(),
   id: z.string(),
@@ -52,6 +54,8 @@ async function mark(tx: Tx, { kind, homeId, id }: Removable, at: string | null):
       return markDriverDeleted(tx, homeId, id, at);
     case "photo":
       return markPhotoDeleted(tx, homeId, id, at);
+    case "procedure":
+      return markOwnProcedureDeleted(tx, homeId, id, at);
     case "setting":
       return markSettingOff(tx, homeId, id, now(), at !== null);
     case "entry":

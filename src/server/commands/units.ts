@@ -153,12 +153,12 @@ export async function addPart(
   return part.id;
 }
 
-/** Changes what is written of a part; its kind and its unit stay. */
+/** Changes what is written of a part; its kind and unit stay, and its plate unless that is told anew. */
 export const changePart = (
   { tx }: OpenHome,
-  { id, unitId, kind }: Part,
+  { id, unitId, kind, identity = {} }: Part,
   facts: PartFacts,
-): Promise<void> => updatePart(tx, { id, unitId, kind, ...facts });
+): Promise<void> => updatePart(tx, { identity, ...facts, id, unitId, kind });
 
 /** How many parts of a kind a unit is to have. */
 export type WantedParts = { kind: string; count: number };

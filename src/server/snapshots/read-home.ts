@@ -16,6 +16,7 @@ import {
 import { listItems, listItemsOfHome, listParts, listSlots } from "@/db/repositories/parts";
 import { listRegisters, listRooms } from "@/db/repositories/rooms";
 import { listEndEntries, type RecordedEnd } from "@/db/repositories/runs";
+import { listOwnProcedures } from "@/db/repositories/own-procedures";
 import { listSettings } from "@/db/repositories/settings";
 import { listTasks } from "@/db/repositories/tasks";
 import { listGoing, type GoingRun } from "./read-runs";
@@ -63,6 +64,7 @@ type Register = Pick<
   | "drivers"
   | "tasks"
   | "settings"
+  | "ownProcedures"
 >;
 
 /** What a home consists of; what did not change since an earlier reading is the very same object. */
@@ -104,6 +106,7 @@ async function readRegister(
     drivers: keep(before?.drivers, await listDrivers(db, homeId)),
     tasks: keep(before?.tasks, await listTasks(db, homeId)),
     settings: keep(before?.settings, await listSettings(db, homeId)),
+    ownProcedures: keep(before?.ownProcedures, await listOwnProcedures(db, homeId)),
   };
 }
 

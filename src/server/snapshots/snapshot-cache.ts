@@ -123,8 +123,8 @@ function yearsOf(climate: Climate): YearTables {
 }
 
 const tasksOfUnitNow: StatusRules["unitTasks"] = (snapshot, unit) => {
-  const { home, slots, parts, systems, drivers, tasks } = snapshot;
-  const grounds = [home, slots, parts, systems, drivers, tasks];
+  const { home, slots, parts, systems, drivers, tasks, ownProcedures } = snapshot;
+  const grounds = [home, slots, parts, systems, drivers, tasks, ownProcedures];
   return kept(unitTasks, unit, grounds, [], () => tasksOfUnit(snapshot, unit, JOBS));
 };
 

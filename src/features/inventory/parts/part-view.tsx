@@ -9,6 +9,8 @@ import type { FilterStatus } from "@/core/filters/filter-status";
 import type { FilterSlot } from "@/core/inventory/inventory";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Media } from "@/core/filters/media";
+import type { Identity } from "@/core/inventory/identity";
+import { identityLines } from "@/presentation/identity-words";
 import { LinkButton } from "@/ui/button";
 import { Gauge } from "@/ui/gauge";
 import { curveOf, filterSeen } from "../filters/curve";
@@ -60,6 +62,20 @@ export function PartView({
     ) : (
       <SlotFacts snapshot={book} slot={sheet.slot} today={today} fittedOn={null} />
     );
+  const plate = (
+    <PlateFacts
+      homeId={book.home.id}
+      id={id}
+      identity={
+        sheet.kind === "slot"
+          ? sheet.filterStatus.slot.identity
+          : sheet.kind === "part"
+            ? sheet.part.identity
+            : sheet.slot.identity
+      }
+      today={today}
+    />
+  );
   const links = (
     <ul className="-ml-2 flex flex-col items-start">
       <li>
@@ -109,7 +125,10 @@ export function PartView({
         )}
         {jobs}
         {readings}
-        <div className="wide:hidden">{facts}</div>
+        <div className="flex flex-col gap-3 wide:hidden">
+          {facts}
+          {plate}
+        </div>
         {history}
         <div className="wide:hidden">{links}</div>
       </div>
@@ -117,11 +136,38 @@ export function PartView({
         <ShutOffOnPage name={unit.name} shutOffs={unit.shutOffs} />
         <div className="hidden flex-col gap-5 wide:flex">
           {facts}
+          {plate}
           {unit.access && <p className="text-second">To get at it: {unit.access}</p>}
           {links}
         </div>
       </aside>
     </div>
+  );
+}
+
+/** What its plate says, and where more of it is told. */
+function PlateFacts({
+  homeId,
+  id,
+  identity,
+  today,
+}: {
+  homeId: string;
+  id: string;
+  identity: Identity | undefined;
+  today: PlainDate;
+}) {
+  const lines = identityLines(identity, today);
+  return (
+    <section aria-label="Its plate">
+      <Facts facts={lines.map(({ label, value }) => [label, value] as const)} />
+      <Link
+        href={`/homes/${homeId}/parts/${id}/identity`}
+        className="no-print inline-flex min-h-11 items-center text-link underline underline-offset-4"
+      >
+        {lines.length === 0 ? "Make, number, tool: none known yet" : "What its plate says"}
+      </Link>
+    </section>
   );
 }
 

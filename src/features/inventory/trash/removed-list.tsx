@@ -16,6 +16,8 @@ const KIND_WORDS = {
   driver: "people and surroundings",
   photo: "picture",
   entry: "entry",
+  setting: "setting",
+  procedure: "procedure",
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {

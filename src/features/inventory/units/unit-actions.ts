@@ -14,6 +14,8 @@ import {
 } from "@/lib/forms";
 import { follow, formCommand, houseOf, unitCommand } from "@/server/commands/form-command";
 import { inHome, once, unitIn } from "@/server/commands/home-command";
+import * as filters from "@/server/commands/filters";
+import { fieldsOfIdentity, identityForm } from "../parts/identity-form";
 import * as units from "@/server/commands/units";
 import { partForm } from "../parts/part-form";
 import { partFieldsOf, unitFieldsOf } from "./unit-pages";
@@ -116,6 +118,29 @@ export async function createPart(
     const { kind, ...facts } = parsed.data;
     const id = await units.addPart(home, unit.id, kind, facts);
     return { to: `/homes/${homeId}/parts/${id}` };
+  });
+}
+
+/** What a plate says, of a part or of a filter’s slot. */
+export async function changeIdentity(
+  homeId: string,
+  partId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  return formCommand(homeId, form, async (home, typed) => {
+    const { slots, parts } = home.snapshot;
+    const slot = slots.find(({ id }) => id === partId);
+    const part = parts.find(({ id }) => id === partId);
+    const found = slot ?? part;
+    if (!found) return houseOf(homeId);
+    const theirs = overtaken(previous, form, fieldsOfIdentity(found.identity ?? {}));
+    if (theirs) return theirs;
+    const parsed = identityForm.safeParse(typed);
+    if (!parsed.success) return invalid(previous, typed, parsed.error);
+    if (slot) await filters.changeSlot(home, slot, { ...slot, identity: parsed.data });
+    if (part) await units.changePart(home, part, { ...part, identity: parsed.data });
+    return { to: `/homes/${homeId}/parts/${partId}` };
   });
 }
 

@@ -1,6 +1,8 @@
 import { findDraft } from "@/server/snapshots/beside";
 import type { UnitSystem } from "@/core/quantities/length";
 import "server-only";
+import type { Identity } from "@/core/inventory/identity";
+import { kindAtPlate } from "@/presentation/identity-words";
 import { movesAir, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { degreesText } from "@/core/quantities/temperature";
@@ -123,6 +125,20 @@ export async function partPageOf(homeId: string, partId: string) {
     today: todayIn(snapshot.home.timeZone),
     fields: partFieldsOf(snapshot, part),
   };
+}
+
+/** What the plate of a part or a filter’s slot says, so far. */
+export async function identityPageOf(
+  homeId: string,
+  partId: string,
+): Promise<{ name: string; kind: string; identity: Identity } | null> {
+  const snapshot = await homeSnapshot(homeId);
+  const slot = snapshot?.slots.find(({ id }) => id === partId);
+  const part = snapshot?.parts.find(({ id }) => id === partId);
+  const found = slot ?? part;
+  return found
+    ? { name: found.name, kind: kindAtPlate(slot, part), identity: found.identity ?? {} }
+    : null;
 }
 
 export type SystemRow = { system: AirSystem; members: Unit[]; movesAir: boolean };

@@ -14,8 +14,9 @@ import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { unitKind } from "@/content/unit-kinds";
+import { kindAtPlate } from "@/presentation/identity-words";
 import { settingsAt } from "@/presentation/setting-words";
-import { identityOfUnit } from "@/core/inventory/identity";
+import { identityOfUnit } from "@/core/inventory/unit-plate";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
@@ -157,13 +158,7 @@ export function runWith(sheet: RunSheet): RunWith {
   return {
     homeId: home.id,
     identity: { unit: unit ? identityOfUnit(unit) : {}, part: part?.identity ?? {} },
-    kindOfPart: slot
-      ? slot.media === "humidifier-panel"
-        ? slot.media
-        : "filter-slot"
-      : part && "kind" in part
-        ? part.kind
-        : "",
+    kindOfPart: kindAtPlate(slot, part && "kind" in part ? part : undefined),
     settings: settingsAt(book),
     unit,
     slot,

@@ -11,7 +11,7 @@ import type { TaskDefinition } from "@/core/scheduling/task";
 import type { Trigger } from "@/core/scheduling/trigger";
 import { inSentence } from "@/core/quantities/words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { seasonsOf, type JobSeason } from "@/presentation/job-season";
+import { JOB_SEASONS, seasonsOf, type JobSeason } from "@/presentation/job-season";
 import { slotTitle } from "@/presentation/slot-words";
 import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
 import { factsOf } from "../prepare/run-facts";
@@ -28,6 +28,10 @@ export type LibraryRow = {
   places: string[];
 };
 export type LibraryGroup = { name: string; rows: LibraryRow[] };
+
+/** The season an address names; null where it names none. */
+export const seasonIn = (text: string | string[] | undefined): JobSeason | null =>
+  JOB_SEASONS.find((each) => each === text) ?? null;
 
 const definitions = (): TaskDefinition[] => [
   ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id))),
@@ -57,7 +61,8 @@ export async function libraryOf(
   const rowOf = (each: Procedure): LibraryRow => {
     const variant = usualVariant(each);
     const own = jobs.filter(({ procedureIds }) => procedureIds.includes(each.id));
-    const triggers = own.length > 0 ? own.map(({ trigger }) => trigger) : TRIGGERS.get(each.id)!;
+    const triggers =
+      own.length > 0 ? own.map(({ trigger }) => trigger) : (TRIGGERS.get(each.id) ?? []);
     const { tools, consumables } = bringOf(each, { facts: [], variant });
     return {
       id: each.id,
@@ -71,10 +76,17 @@ export async function libraryOf(
   };
   return {
     homeName: snapshot.home.name,
-    groups: LIBRARY.map(({ name, procedures }) => ({
-      name,
-      rows: hereFirst(procedures.map(rowOf)),
-    })),
+    groups: [
+      ...(snapshot.ownProcedures.length > 0
+        ? [
+            {
+              name: "Your own",
+              rows: snapshot.ownProcedures.map(({ procedure: own }) => rowOf(own)),
+            },
+          ]
+        : []),
+      ...LIBRARY.map(({ name, procedures }) => ({ name, rows: hereFirst(procedures.map(rowOf)) })),
+    ],
   };
 }
 

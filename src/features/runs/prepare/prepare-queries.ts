@@ -1,6 +1,6 @@
 import "server-only";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
-import { procedure } from "@/content/procedures/library";
+import { procedureIn } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
 import {
   bringOf,
@@ -77,7 +77,7 @@ type Against = {
 
 function waysOf(job: JobStatus, against: Against): Way[] {
   return job.task.procedureIds.flatMap((id) => {
-    const found = procedure(id);
+    const found = procedureIn(against.snapshot, id);
     if (!found) return [];
     const only = { id: null, name: "", says: found.says ?? "" };
     return (found.variants ?? [only]).map((variant): Way => {

@@ -38,7 +38,7 @@ export function factsOf(
     [has("belt"), "belt-drive"],
     [Number(unit?.attributes["heads"] ?? "1") > 1, "several-heads"],
     [slot?.slotPlace === "wall-grille" || slot?.slotPlace === "ceiling-grille", "in-grille"],
-    [unit?.attributes["power"] !== "wired", "on-batteries"],
+    [has("batteries") && unit?.attributes["power"] !== "wired", "on-batteries"],
     [unit?.kind === "thermostat", "keeps-settings"],
     [part?.attributes["intake-box"] === "owner", "owner-opens-box"],
     [part?.attributes["coil-comes-out"] === "flexes", "coil-eases-out"],

@@ -1,5 +1,8 @@
 import type { ReactNode } from "react";
 import type { Procedure } from "@/core/runs/procedure";
+import { QUALIFICATION_WORDS } from "@/presentation/task-words";
+import { LinkButton } from "@/ui/button";
+import { PrintButton } from "@/ui/print-button";
 import type { JobPlace } from "./procedures-queries";
 
 /** A procedure to read through beforehand, and the places it can be started at. */
@@ -7,10 +10,13 @@ export function ProcedureView({
   job,
   places,
   start,
+  change,
 }: {
   job: Procedure;
   places: JobPlace[];
   start: (jobId: string) => ReactNode;
+  /** Where it is copied and changed, or changed if it is one’s own. */
+  change: { href: string; words: string };
 }) {
   const things = [
     ...new Set(job.steps.flatMap(({ tools = [], consumables = [] }) => [...tools, ...consumables])),
@@ -20,7 +26,13 @@ export function ProcedureView({
     <div className="grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
       <div>
         <h1 className="text-[1.75rem]">{job.title}</h1>
-        <p className="mt-1 mb-4 text-second">About {job.handsOnMinutes} minutes.</p>
+        <p className="mt-1 text-second">
+          About {job.handsOnMinutes} minutes, for {QUALIFICATION_WORDS[job.who].name}.
+        </p>
+        <div className="no-print mt-2 mb-4 flex flex-wrap gap-3">
+          <LinkButton href={change.href}>{change.words}</LinkButton>
+          <PrintButton />
+        </div>
         <ol>
           {job.steps.map((step, i) => (
             <li

@@ -1,5 +1,5 @@
 import "server-only";
-import { procedure } from "@/content/procedures/library";
+import { procedureIn } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
@@ -11,9 +11,9 @@ export type JobPlace = { jobId: string; words: string };
 export async function jobOf(
   homeId: string,
   procedureId: string,
-): Promise<{ job: Procedure; places: JobPlace[] } | null> {
+): Promise<{ job: Procedure; places: JobPlace[]; isOwn: boolean } | null> {
   const snapshot = await homeSnapshot(homeId);
-  const job = procedure(procedureId);
+  const job = snapshot && procedureIn(snapshot, procedureId);
   if (!snapshot || !job) return null;
   const places = tasksNow(snapshot)
     .filter((task) => !task.isOff && task.procedureIds.includes(procedureId))
@@ -23,5 +23,6 @@ export async function jobOf(
       const what = slot ? slotTitle(slot) : inSentence(task.name);
       return { jobId: task.id, words: unit ? `${unit.name}: ${what}` : task.name };
     });
-  return { job, places };
+  const isOwn = snapshot.ownProcedures.some(({ id }) => id === procedureId);
+  return { job, places, isOwn };
 }

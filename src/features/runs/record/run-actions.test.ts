@@ -73,8 +73,7 @@ describe("before a job", () => {
     expect(loft?.going).toBe("demo-core-run");
   });
 
-  it("leads through nothing where there is no procedure", async () => {
-    expect(await prepareOf(HOME, "dryer-dryer-duct.brush", undefined)).toBeNull();
+  it("leads through no job that is not there", async () => {
     expect(await prepareOf(HOME, "nowhere.brush", undefined)).toBeNull();
   });
 

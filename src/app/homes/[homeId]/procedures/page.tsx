@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { LibraryView } from "@/features/runs/library/library-view";
-import { libraryOf } from "@/features/runs/library/library-queries";
-import { JOB_SEASONS } from "@/presentation/job-season";
+import { libraryOf, seasonIn } from "@/features/runs/library/library-queries";
+import { LinkButton } from "@/ui/button";
 import { PrintButton } from "@/ui/print-button";
 
 export const metadata: Metadata = { title: "How each job is done" };
@@ -19,13 +19,12 @@ export default async function LibraryPage({
     <>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-[1.75rem]">How each job is done</h1>
-        <PrintButton />
+        <div className="no-print flex gap-3">
+          <LinkButton href={`/homes/${homeId}/procedures/new`}>Write one from a manual</LinkButton>
+          <PrintButton />
+        </div>
       </div>
-      <LibraryView
-        homeId={homeId}
-        {...library}
-        season={JOB_SEASONS.find((each) => each === season) ?? null}
-      />
+      <LibraryView homeId={homeId} {...library} season={seasonIn(season)} />
     </>
   );
 }

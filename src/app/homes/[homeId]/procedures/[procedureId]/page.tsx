@@ -14,9 +14,16 @@ export default async function ProcedurePage({
   const page = await jobOf(homeId, procedureId);
   if (!page) notFound();
   const going = await goingRuns(homeId);
+  const { job, places, isOwn } = page;
+  const library = `/homes/${homeId}/procedures`;
   return (
     <ProcedureView
-      {...page}
+      {...{ job, places }}
+      change={
+        isOwn
+          ? { href: `${library}/${procedureId}/edit`, words: "Change it" }
+          : { href: `${library}/new?copy=${procedureId}`, words: "Copy it and change it" }
+      }
       start={(jobId) => (
         <StartLink
           homeId={homeId}
