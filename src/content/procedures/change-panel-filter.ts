@@ -186,6 +186,7 @@ export const changePanelFilter = {
       when: "bank",
       unlessSeen: { step: "new-one-in", is: [LEFT_OPEN] },
       records: { kind: "count", label: "Filters that went in", same: "count-out" },
+      recalls: ["count-out"],
     },
     {
       id: "date-it",

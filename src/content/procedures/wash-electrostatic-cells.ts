@@ -119,6 +119,7 @@ export const washElectrostaticCells = {
       kind: "inspect",
       title: "Count the cells that are in",
       records: { kind: "count", label: "Cells that went in", same: "count-out" },
+      recalls: ["count-out"],
     },
     { id: "inner-on", kind: "restore", title: "Inner switch on", closes: "inner" },
     {

@@ -30,7 +30,9 @@ export default function PlateCard({
   const missing = fieldsAt(of).filter(({ key }) => known[key] === undefined);
   const asked = missing.slice(0, AT_ONCE);
   if (asked.length === 0) return null;
-  const keep = () => {
+  const keep = (press: HTMLElement) => {
+    // Without the focus here the next press of Space goes to the step.
+    press.blur();
     const filled = asked.flatMap(({ key, kind }): [string, unknown][] => {
       const text = (typed[key] ?? "").trim();
       return text === "" ? [] : [[key, kind === "yes-no" ? text === "yes" : text]];
@@ -47,8 +49,8 @@ export default function PlateCard({
   return (
     <details className="max-w-[44rem] border-y border-rule py-2 text-[1.125rem]">
       <summary className="min-h-11 cursor-pointer py-2 text-link">
-        {of === "unit" ? "Its plate" : "Its number"} is in sight: {missing.length} things nobody
-        knows yet
+        {of === "unit" ? "Its plate" : "Its number"} is in sight:{" "}
+        {missing.length === 1 ? "one thing" : `${missing.length} things`} nobody knows yet
       </summary>
       <div className="mt-2 grid gap-3 wide:grid-cols-2">
         {asked.map(({ key, label, kind, hint }) =>
@@ -83,7 +85,7 @@ export default function PlateCard({
           ),
         )}
       </div>
-      <Button className="mt-3 min-h-14" onClick={keep}>
+      <Button className="mt-3 min-h-14" onClick={(event) => keep(event.currentTarget)}>
         Keep it
       </Button>
     </details>
