@@ -208,9 +208,11 @@ describe("kinds of steps", () => {
     await begin("cellar-furnace.look", "Look: start");
     await goTo("Take the doors off", {});
     await page.press("Its plate is in sight: one thing nobody knows yet");
-    await page.type("Made on", "2014-09-01");
+    await page.type("Made on", "1.9.2014");
     await page.press("Keep it");
     await toEnd();
     await run.finish();
+    await page.open(`${app.url}${SLUICE}/units/cellar-furnace/edit`);
+    expect(await (await page.field("Made on")).getAttribute("value")).toBe("01.09.2014");
   });
 });

@@ -54,13 +54,6 @@ const PICTURES: Picture[] = [
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
   { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
   { name: "stairs", size: DESK, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
-  {
-    name: "stairs-dark",
-    size: DESK,
-    dark: true,
-    path: `${HOME}/parts/cellar-filter`,
-    then: toTheStairs,
-  },
   { name: "coil", size: DESK, path: `${HOME}/parts/cellar-furnace-evaporator-coil` },
   {
     name: "readings",
@@ -68,7 +61,8 @@ const PICTURES: Picture[] = [
     path: `${HOME}/parts/cellar-furnace-capacitor`,
   },
   { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
-  { name: "household", size: DESK, path: `${HOME}/household` },
+  { name: "as-it-should-be", size: DESK, path: `${HOME}/as-it-should-be` },
+  { name: "library", size: DESK, path: `${HOME}/procedures` },
   {
     name: "set-up-home",
     size: DESK,

@@ -94,7 +94,7 @@ export const UNIT_KINDS = [
       ...has("plastic-vent", "door-switch", "heat-exchanger"),
       ...may("wiring", "capacitor", "evaporator-coil", "drain-pan", "float-switch"),
     ],
-    attributes: [POSITION, REACH],
+    attributes: [POSITION, MADE_ON, REACH],
     photograph: [PLATE, "the slot and the arrow on the duct", "both vent ends outside", FRAME],
   },
   {
@@ -116,7 +116,7 @@ export const UNIT_KINDS = [
       ...may("belt", "flame-sensor", "pilot", "door-switch", "wiring"),
       ...may("evaporator-coil", "drain-pan", "condensate-line"),
     ],
-    attributes: [POSITION, REACH],
+    attributes: [POSITION, MADE_ON, REACH],
     photograph: [PLATE, "the vent pipe, its whole length", "the belt’s printing", FRAME],
   },
   {
@@ -138,7 +138,7 @@ export const UNIT_KINDS = [
       ...has("clearance"),
       ...may("float-switch", "capacitor", "contactor", "line-insulation", "refrigerant-charge"),
     ],
-    attributes: [POSITION, REACH],
+    attributes: [POSITION, MADE_ON, REACH],
     photograph: [PLATE, "the outdoor unit’s plate", "the slot and its arrow", FRAME],
   },
   {
@@ -158,7 +158,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "drain-pan", "condensate-line"),
       ...may("float-switch", "condensate-trap", "clearance"),
     ],
-    attributes: [REACH],
+    attributes: [MADE_ON, REACH],
     photograph: [PLATE, "the two lines where they enter the wall", "its clear space all round"],
   },
   {
@@ -176,7 +176,7 @@ export const UNIT_KINDS = [
       ...has("evaporator-coil", "louvres", "head-drain", "condenser-coil", "clearance"),
       ...may("fine-filter", "base-drain", "line-insulation", "refrigerant-charge"),
     ],
-    attributes: [HEADS, REACH],
+    attributes: [HEADS, MADE_ON, REACH],
     photograph: [PLATE, "each head with its front open", "the outdoor unit and what stands near"],
   },
   {
@@ -195,7 +195,7 @@ export const UNIT_KINDS = [
       ...has("access-panels"),
       ...may("belt", "blower", "capacitor", "contactor", "burners", "refrigerant-charge"),
     ],
-    attributes: [REACH, SAFE_ROOF],
+    attributes: [MADE_ON, REACH, SAFE_ROOF],
     photograph: [PLATE, "the bank with its panel off", "the way up and where one can tie on"],
   },
   {
@@ -216,7 +216,7 @@ export const UNIT_KINDS = [
       ...has("recovery-core", "fan", "condensate-line", "cover-seal", "room-valves"),
       ...has("outside-grilles"),
     ],
-    attributes: [REACH],
+    attributes: [MADE_ON, REACH],
     photograph: [PLATE, "the core’s label and which way up it sits", FRAME],
   },
   {
@@ -234,7 +234,7 @@ export const UNIT_KINDS = [
       slot("Fine filter", "vent-fine", "outdoor"),
     ],
     parts: [...has("cover-seal", "room-valves", "outside-grilles"), ...may("condensate-line")],
-    attributes: [REACH],
+    attributes: [MADE_ON, REACH],
     photograph: [PLATE, "both filters in place, and which is which"],
   },
   {
@@ -252,7 +252,7 @@ export const UNIT_KINDS = [
       slot("Pre-filter", "washable-panel", "recirculated", "return-duct"),
     ],
     parts: [...has("filter-light"), ...may("wiring")],
-    attributes: [REACH],
+    attributes: [MADE_ON, REACH],
     photograph: [PLATE, "the marks that show which way the cells go back"],
   },
   {
@@ -267,7 +267,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug"],
     slots: [slot("Pre-filter", "carbon-prefilter"), slot("HEPA cylinder", "hepa-cylinder")],
     parts: [...has("filter-light", "grilles")],
-    attributes: [],
+    attributes: [MADE_ON],
     photograph: ["its plate, usually on the foot", "the two lights and their buttons"],
   },
   {
@@ -299,7 +299,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug", "gas-cock"],
     slots: [slot("Dust filter", "heater-mesh")],
     parts: [...has("grilles", "flue"), ...may("filter-light")],
-    attributes: [REACH],
+    attributes: [MADE_ON, REACH],
     photograph: [PLATE, "the flue outside", "how its filters clip in"],
   },
   {
@@ -317,7 +317,7 @@ export const UNIT_KINDS = [
       ...has("magnetic-filter", "inhibitor", "pressure", "radiator"),
       ...may("condensate-trap", "condensate-line", "flue", "heat-exchanger"),
     ],
-    attributes: [WATER_SIDE, REACH],
+    attributes: [WATER_SIDE, MADE_ON, REACH],
     photograph: [PLATE, "the gauge when cold", "the magnetic filter with both its valves"],
   },
   {
@@ -332,7 +332,7 @@ export const UNIT_KINDS = [
     shutOffs: ["switch", "plug", "water-valve"],
     slots: [slot("Water panel", "humidifier-panel")],
     parts: [...has("damper", "humidistat", "condensate-line")],
-    attributes: [HUMIDIFIER_PLACE, REACH],
+    attributes: [HUMIDIFIER_PLACE, MADE_ON, REACH],
     photograph: ["its plate", "the damper’s handle in winter", "the panel’s part number"],
   },
   {
@@ -511,7 +511,7 @@ export const UNIT_KINDS = [
     shutOffs: ["plug"],
     slots: [slot("Mesh", "portable-mesh")],
     parts: [...has("water-tank")],
-    attributes: [],
+    attributes: [MADE_ON],
     photograph: ["its plate"],
   },
   {

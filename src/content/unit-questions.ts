@@ -52,12 +52,12 @@ export const THERMOSTAT_POWER = choice("power", "It runs on", {
   both: "the mains, with batteries behind",
 });
 
-/** On alarms and thermostats: the day from which their life is counted. */
+/** As the plate says it; of alarms the day from which their life is counted. */
 export const MADE_ON: Attribute = {
   key: "made-on",
   label: "Made on",
   fact: "Made",
-  hint: "On its back; the day if it says one, else the first of the month.",
+  hint: "On its plate or its back; the day if it says one, else the first of the month.",
   kind: "past-day",
 };
 

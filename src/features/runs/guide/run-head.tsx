@@ -26,7 +26,9 @@ export function RunHead({
         >
           <ArrowLeft aria-hidden="true" strokeWidth={2.5} className="size-7" />
         </Link>
-        <h1 className="text-lg leading-tight">{known.title}</h1>
+        <h1 className="line-clamp-2 text-lg leading-tight" title={known.title}>
+          {known.title}
+        </h1>
         <p
           className="figures ml-auto flex shrink-0 items-center gap-1.5 text-right text-[1.125rem] leading-tight"
           data-open={open}

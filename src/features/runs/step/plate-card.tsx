@@ -2,9 +2,10 @@
 
 import { useState } from "react";
 import { identitySchema, type Identity } from "@/core/inventory/identity";
-import { readPlainDate } from "@/core/quantities/plain-date";
 import { fieldsAt } from "@/presentation/identity-words";
 import { Button } from "@/ui/button";
+import { useDayOrder } from "@/ui/day-order";
+import { isoOf, TYPED_AS } from "@/ui/day-text";
 import { SelectField, TextField } from "@/ui/field";
 
 /** So many things are asked at once: a plate is read in passing. */
@@ -25,6 +26,7 @@ export default function PlateCard({
   known: Identity;
   onKeep: (identity: Identity) => void;
 }) {
+  const order = useDayOrder();
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [problems, setProblems] = useState<Record<string, string>>({});
   const missing = fieldsAt(of).filter(({ key }) => known[key] === undefined);
@@ -35,11 +37,17 @@ export default function PlateCard({
     press.blur();
     const filled = asked.flatMap(({ key, kind }): [string, unknown][] => {
       const text = (typed[key] ?? "").trim();
-      return text === "" ? [] : [[key, kind === "yes-no" ? text === "yes" : text]];
+      const value = kind === "day" ? isoOf(text, order) : kind === "yes-no" ? text === "yes" : text;
+      return text === "" ? [] : [[key, value]];
     });
     const read = identitySchema.safeParse(Object.fromEntries(filled));
     if (!read.success) {
-      const named = read.error.issues.map(({ path, message }) => [String(path[0]), message]);
+      const named = read.error.issues.map(({ path }) => [
+        String(path[0]),
+        asked.some(({ key, kind }) => key === path[0] && kind === "day")
+          ? "That is not a day."
+          : "Shorter, please: up to 80 letters.",
+      ]);
       return setProblems(Object.fromEntries(named) as Record<string, string>);
     }
     setProblems({});
@@ -69,17 +77,12 @@ export default function PlateCard({
               key={key}
               name={key}
               label={label}
-              type={kind === "day" ? "date" : "text"}
               hint={hint}
+              {...(kind === "day" ? { placeholder: TYPED_AS[order], inputMode: "numeric" } : {})}
               maxLength={80}
               className="min-h-14"
               value={typed[key] ?? ""}
-              error={
-                problems[key] ??
-                (kind === "day" && typed[key] && !readPlainDate(typed[key])
-                  ? "No such day."
-                  : undefined)
-              }
+              error={problems[key]}
               onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
             />
           ),

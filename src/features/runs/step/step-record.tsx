@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { READING_WORDS, SEEN_WORDS, SUGGESTS, VERDICT_WORDS } from "@/content/reading-words";
 import { adviceWords } from "@/presentation/reading-advice";
@@ -158,8 +159,15 @@ function FormContext(props: Props) {
             chosen={typed.word}
             onChoose={choose}
           />
-          <Suggestion words={records.options.find(({ value }) => value === typed.word)?.suggests} />
-          <LeadsOn at={{ procedure: props.procedureId, step: step.id }} word={typed.word} />
+          <LeadsOn
+            at={{ procedure: props.procedureId, step: step.id }}
+            word={typed.word}
+            otherwise={
+              <Suggestion
+                words={records.options.find(({ value }) => value === typed.word)?.suggests}
+              />
+            }
+          />
         </>
       );
     case "size":
@@ -184,7 +192,11 @@ function FormContext(props: Props) {
             <Verdict
               judgement={read.judgement}
               act={adviceWords(records.reading, read.judgement)}
-              words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
+              words={
+                leadNow({ reading: records.reading }, typed.word ?? "")
+                  ? undefined
+                  : SUGGESTS[records.reading]?.[typed.word ?? ""]
+              }
             />
           )}
           <LeadsOn at={{ reading: records.reading }} word={typed.word} />
@@ -196,9 +208,18 @@ function FormContext(props: Props) {
 }
 
 /** What is done at once where this is seen, and why; the jobs it leads to stand at the finish. */
-function LeadsOn({ at, word }: { at: Parameters<typeof leadNow>[0]; word: string | undefined }) {
+function LeadsOn({
+  at,
+  word,
+  otherwise = null,
+}: {
+  at: Parameters<typeof leadNow>[0];
+  word: string | undefined;
+  /** What is said where nothing leads on. */
+  otherwise?: ReactNode;
+}) {
   const lead = word === undefined ? null : leadNow(at, word);
-  if (!lead) return null;
+  if (!lead) return otherwise;
   return (
     <p role="status" className="border-l-[6px] border-attention bg-wash px-4 py-3">
       {lead.now && <strong>{lead.now} </strong>}
