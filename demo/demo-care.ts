@@ -36,6 +36,9 @@ const WEEKLY_KEPT_DAYS = 60;
 const MONTHLY_DAYS = 40;
 const MONTHLY_KEPT_DAYS = 400;
 
+/** Jobs that were thought of later draw their days apart, so that all the others stay where they were. */
+const LATER = ["home:shut-offs", "ducts:boots", "drain-ports:drain", "drain-ports:wake"];
+
 /** How people keep their days: some early, more of them late, within the window. */
 function doneOn(
   dates: { opens: number | null; due: number; closes: number | null },
@@ -53,11 +56,11 @@ export function demoCare(
   seed: number,
   forgotten: readonly string[],
 ): HistoryEvent[] {
-  const chance = chanceFrom(seed);
+  const [chance, later] = [chanceFrom(seed), chanceFrom(seed + 1)];
   const [start, now] = [toDay(snapshot.home.enteredOn!), toDay(today)];
   const grounds = scheduleGrounds(snapshot);
   return tasksOf(snapshot, JOBS)
-    .filter((task) => task.key !== RENEW)
+    .filter((task) => task.key !== RENEW && !task.isOff)
     .flatMap((task): HistoryEvent[] => {
       const unit = snapshot.units.find((each) => each.id === task.unitId) ?? null;
       const dueTask = dueTaskOf(grounds, task, unit, undefined, null);
@@ -65,7 +68,8 @@ export function demoCare(
         return [];
       const work = dueCalculatorOf(dueTask, start, now);
       // What follows from an event is done at all its places on one day.
-      const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * chance.uniform());
+      const stream = LATER.includes(`${task.kind}:${task.key}`) ? later : chance;
+      const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * stream.uniform());
       const days: number[] = [];
       for (let dates = work.now(); dates?.due != null;) {
         const day = Math.max(start, doneOn({ ...dates, due: dates.due }, draw()));
@@ -81,7 +85,7 @@ export function demoCare(
         told
           // The last time is known however long ago: snow was shovelled last winter.
           .filter((day, i) => now - day <= kept || i === told.length - 1)
-          .map((day, i) => entryOf(snapshot.home.id, task, fromDay(day), i, chance.uniform()))
+          .map((day, i) => entryOf(snapshot.home.id, task, fromDay(day), i, stream.uniform()))
       );
     });
 }

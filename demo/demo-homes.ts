@@ -20,7 +20,14 @@ export type Demo = { snapshot: HomeSnapshot; runs: sluice.DemoRun[]; photos: Dem
 
 type Facts = Omit<
   HomeSnapshot,
-  "retired" | "retiredSlots" | "items" | "tasks" | "ownProcedures" | "history" | "actuals" | "measured"
+  | "retired"
+  | "retiredSlots"
+  | "items"
+  | "tasks"
+  | "ownProcedures"
+  | "history"
+  | "actuals"
+  | "measured"
 >;
 
 /** A home with three years behind it, as it is on the day the demo starts. */

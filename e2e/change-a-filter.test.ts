@@ -77,7 +77,7 @@ describe("changing the cellar furnace's filter", () => {
     await doing(browser, page).see("Did dust get past its frame?", "No, its edges are clean");
     await page.heading("What lies in the slot?");
     await page.tick("pale grit");
-    await page.seen("Building dust.");
+    await page.seen("Building dust fills filters");
     await page.press("Pale grit, go on");
     await page.heading("Wipe the slot clean");
   });

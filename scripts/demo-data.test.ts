@@ -17,6 +17,7 @@ import { jobOfRun, listEndEntries, listOpenRuns, listRunEvents } from "@/db/repo
 import { seedDemo } from "./demo-data";
 
 // Making a home up takes a second: each day's is made once.
+jest.setTimeout(60_000);
 const made = new Map<string, ReturnType<typeof sluiceHouse>>();
 const houseOn = (date: string) => {
   const known = made.get(date) ?? sluiceHouse(plainDate(date), at(date));

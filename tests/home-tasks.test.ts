@@ -113,8 +113,8 @@ describe("the schedule of a home", () => {
     const past = [...schedule(snapshot)].sort(bySoonestDue).filter((each) => each.state === "past");
     expect(past.map((each) => each.task.id)).toEqual([
       "alarm-ground.replace",
-      "dryer-dryer-duct.brush",
       "cellar-furnace-condensate-trap.flush",
+      "dryer-dryer-duct.brush",
     ]);
   });
 

@@ -685,11 +685,14 @@ const UNIT_TASKS: Partial<Record<UnitKindId, readonly TaskDefinition[]>> = {
       alsoDoes: ["flue:check", "heat-exchanger:test", "condensate-trap:flush"],
       ...led("technician-visit"),
     }),
-    job("flush", "Flush it before a new boiler", yearly, "licensed", 180, {
-      waiting: 60,
-      whereWanted: true,
-      ...led("flush-before-new-boiler"),
-    }),
+    job(
+      "flush",
+      "Have it flushed before a new boiler",
+      { kind: "age", minYears: 12, maxYears: 18 },
+      "licensed",
+      180,
+      { waiting: 60, onlyWhen: true, ...led("flush-before-new-boiler") },
+    ),
   ],
   ducts: [
     job(

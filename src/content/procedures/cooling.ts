@@ -81,7 +81,7 @@ export const cleanIndoorCoil: Procedure = {
       id: "foam",
       name: "Comb, then no-rinse foam",
       says: "What comes off dry is gone; the foam lets go of the rest, and its own water rinses it.",
-      notSameDayAs: ["condensate-line:flush"],
+      notSameDayWay: ["flush-condensate-line.bleach"],
     },
     {
       id: "water",

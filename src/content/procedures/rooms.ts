@@ -357,6 +357,7 @@ export const replaceAlarm: Procedure = {
       title: "Read the day on the back of the new one",
       detail: "Its life counts from when it was made, not from when you bought it.",
       plate: "unit",
+      plateIsNew: true,
     },
     {
       id: "up",

@@ -170,6 +170,8 @@ export const stepSchema = z.strictObject({
   recalls: z.array(id).min(1).optional(),
   /** The plate of the part or machine is in sight: what is not known of it yet is asked, and may wait. */
   plate: z.enum(["unit", "part"]).optional(),
+  /** What is in sight is new: all of its plate is asked, whatever the old one said. */
+  plateIsNew: z.literal(true).optional(),
   /** Why this end is closed while one opened later is still open. */
   outOfTurn: words.optional(),
   /** Cleaning of something, named by the key of its end or a word of its own. */
@@ -254,8 +256,8 @@ export const procedureSchema = z.strictObject({
         says: words,
         /** Jobs of the same air system it must not share a day with, as `kind of part:key`. */
         notSameDayAs: z.array(words).optional(),
-        /** Ways of this same procedure that must not have been gone on the same day. */
-        notSameDayWay: z.array(id).optional(),
+        /** Ways that must not have been gone on the same day: of this procedure, or as `procedure.way`. */
+        notSameDayWay: z.array(words).optional(),
         /** Kinds of unit at which it is never offered, and why. */
         neverAt: z.strictObject({ kinds: z.array(id).min(1), why: words }).optional(),
         handsOnMinutes: z.number().int().min(0).optional(),

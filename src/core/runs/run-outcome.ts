@@ -145,14 +145,15 @@ function alarmWords(alarms: readonly AlarmSeen[]): string[] {
   return words.length > 0 ? [`CO alarms: ${words.join(", ")}`] : [];
 }
 
-const counted = (n: number, words: string): string[] => (n > 0 ? [`${n} ${words}`] : []);
+const counted = (n: number, words: string): string[] =>
+  n > 0 ? [`${n} ${n === 1 ? "setting" : "settings"} ${words}`] : [];
 
 /** How the settings of the house were found, where not all was as it should be. */
 function settingWords(each: readonly { value: string }[]): string[] {
   const count = (state: string) => each.filter(({ value }) => value === state).length;
   return [
-    ...counted(count("put-back"), "settings put back as they should be"),
-    ...counted(count("otherwise"), "settings otherwise now"),
+    ...counted(count("put-back"), "put back as it should be"),
+    ...counted(count("otherwise"), "otherwise now"),
   ];
 }
 

@@ -21,7 +21,7 @@ export function changesFrom(
     ...(who !== kept.who ? { who } : {}),
     ...(handsOn !== kept.handsOn ? { handsOn } : {}),
     ...(waiting !== kept.waiting ? { waiting } : {}),
-    ...(isOff ? { isOff } : {}),
+    ...(isOff !== (usual?.isOff ?? false) ? { isOff } : {}),
   };
 }
 

@@ -54,8 +54,8 @@ describe("the jobs of a home", () => {
     expect(await row(DUCT)).toMatchObject({
       where: "Scullery dryer vent, Dryer duct",
       how: "every year",
-      last: "last Thu 5 Dec 2024, 15 months ago",
-      window: "was due by 11 Jan",
+      last: "last Thu 23 Jan 2025, 14 months ago",
+      window: "was due by 1 Mar",
       effort: "30 min",
     });
     expect((await row("kiln-furnace.visit")).effort).toBe("60 min, a licensed person");
@@ -133,7 +133,7 @@ describe("changing how a job comes round", () => {
   it("shows what it makes of the dates before it is saved, and nothing for what cannot be read", async () => {
     const often = await filled(DUCT, { by: "every", n: "2", unit: "month" });
     expect(await previewJob(HOME, DUCT, often)).toMatchObject({
-      due: "13 months over",
+      due: "11 months over",
       moved: "10 months sooner than now",
     });
     expect((await row(DUCT)).how).toBe("every year");
@@ -146,6 +146,20 @@ describe("changing how a job comes round", () => {
     await landing(changeJob(HOME, DUCT, nothingSent, await filled(DUCT, { isOff: "on" })));
     expect(await row(DUCT)).toMatchObject({ state: "none", how: "switched off" });
     await landing(resetJob(HOME, DUCT));
+  });
+});
+
+describe("a job for what not every household has", () => {
+  const LAY_UP = "studio-pump.lay-up";
+
+  it("comes round only once somebody switches it on, and can be switched off again", async () => {
+    expect(await row(LAY_UP)).toMatchObject({ state: "none", how: "switched off" });
+    await landing(changeJob(HOME, LAY_UP, nothingSent, await filled(LAY_UP, { isOff: "" })));
+    const on = await row(LAY_UP);
+    expect(on).toMatchObject({ how: "2 weeks after cooling ends", isOff: false });
+    expect(on.due).not.toBe("");
+    await landing(changeJob(HOME, LAY_UP, nothingSent, await filled(LAY_UP, { isOff: "on" })));
+    expect(await row(LAY_UP)).toMatchObject({ how: "switched off", isChanged: false });
   });
 });
 

@@ -7,6 +7,7 @@ import { factsOf } from "@/features/runs/prepare/run-facts";
 import { findRun, jobOfRun, listEndEntries } from "@/db/repositories/runs";
 import { updateUnit } from "@/db/repositories/units";
 import { readHome } from "@/server/snapshots/read-home";
+import { settingsAt } from "@/presentation/setting-words";
 import { actOnDemo } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { event, walk } from "../../../tests/run-events";
@@ -54,6 +55,14 @@ describe("a humidifier through its year", () => {
     await record(summer.id, [...events, event({ kind: "finished" })]);
     expect(await parked()).toEqual(["humidistat off", "water shut", "damper shut"]);
     expect(await sheet()).toContain("Humidistat: 38 %");
+    const { snapshot, recordedEnds, going } = await home();
+    const laidBy = endsOfHome(NOW.toISOString(), recordedEnds, going).parked;
+    const lines = settingsAt(snapshot, laidBy).map(({ place, label, isParked }) => [
+      `${place}: ${label}`,
+      isParked,
+    ]);
+    expect(lines).toContainEqual(["Cellar humidifier: Humidistat", true]);
+    expect(lines).toContainEqual(["Loft ventilator: Level", false]);
 
     const winter = await begin("humidifier-winter", "humidifier", "winter", "humidifier-damper");
     expect(winter.job.setting.parked!.map(({ key }) => key)).toEqual([

@@ -73,8 +73,13 @@ export function CoilHead({ sheet, coil }: { sheet: CoilPart; coil: CoilOnSheet }
             </div>
           </div>
           <div className="flex grow flex-wrap gap-x-2 gap-y-1 wide:max-w-72 wide:grow-0 wide:justify-end">
+            {coil.job && (
+              <LinkButton weight="strong" href={`${home}/jobs/${coil.job.task.id}/start`}>
+                Do it step by step
+              </LinkButton>
+            )}
             <LinkButton
-              weight="strong"
+              weight={coil.job ? "plain" : "strong"}
               href={
                 coil.job
                   ? `${home}/jobs/${coil.job.task.id}/done`

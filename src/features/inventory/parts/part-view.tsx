@@ -273,7 +273,7 @@ function whatIfOf({ wear, context, slot }: FilterStatus, today: PlainDate) {
 }
 
 function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
-  const { snapshot: book, part, lastDone, today, mainJob } = sheet;
+  const { snapshot: book, part, lastDone, today, mainJob, isLed } = sheet;
   const { care, done } = partKind(part.kind);
   const doneHref = mainJob
     ? `/homes/${book.home.id}/jobs/${mainJob}/done`
@@ -289,9 +289,16 @@ function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
             : "Never recorded."}
         </p>
       </div>
-      <LinkButton weight="strong" href={doneHref}>
-        Note it done
-      </LinkButton>
+      <div className="flex flex-wrap gap-2">
+        {mainJob && isLed && (
+          <LinkButton weight="strong" href={`/homes/${book.home.id}/jobs/${mainJob}/start`}>
+            Do it step by step
+          </LinkButton>
+        )}
+        <LinkButton weight={mainJob && isLed ? "plain" : "strong"} href={doneHref}>
+          Note it done
+        </LinkButton>
+      </div>
     </header>
   );
 }

@@ -3,7 +3,7 @@
 import { invalid, overtaken, singles, type FormState } from "@/lib/forms";
 import { formCommand } from "@/server/commands/form-command";
 import * as settings from "@/server/commands/settings";
-import { settingsAt } from "@/presentation/setting-words";
+import { asItShouldBe } from "@/core/inventory/as-it-should-be";
 import { settingForm } from "./settings-form";
 import { fieldsOfSetting } from "./settings-queries";
 
@@ -14,7 +14,7 @@ export async function saveSetting(
   form: FormData,
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, typed) => {
-    const before = settingsAt(home.snapshot).find(({ id }) => id === settingId);
+    const before = asItShouldBe(home.snapshot.settings).find(({ id }) => id === settingId);
     const theirs = before && overtaken(previous, form, fieldsOfSetting(before));
     if (theirs) return theirs;
     const parsed = settingForm.safeParse(singles(typed));

@@ -3,8 +3,9 @@ import type { Setting } from "@/core/inventory/as-it-should-be";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { dateWords } from "@/core/quantities/words";
 import { settingsAt, type SettingAt } from "@/presentation/setting-words";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
-import { todayIn } from "@/lib/clock";
+import { endsOfHome } from "@/core/runs/home-ends";
+import { homeNow } from "@/server/snapshots/snapshot-cache";
+import { now, todayIn } from "@/lib/clock";
 
 export type SettingRow = SettingAt & {
   /** “12 October” */
@@ -16,10 +17,12 @@ export type SettingRow = SettingAt & {
 export async function settingsPageOf(
   homeId: string,
 ): Promise<{ snapshot: HomeSnapshot; rows: SettingRow[] } | null> {
-  const snapshot = await homeSnapshot(homeId);
-  if (!snapshot) return null;
+  const home = await homeNow(homeId);
+  if (!home) return null;
+  const { snapshot, recordedEnds, going } = home;
+  const { parked } = endsOfHome(now().toISOString(), recordedEnds, going);
   const today = todayIn(snapshot.home.timeZone);
-  const rows = settingsAt(snapshot).map((setting) => ({
+  const rows = settingsAt(snapshot, parked).map((setting) => ({
     ...setting,
     noted: dateWords(setting.on, today),
   }));

@@ -30,13 +30,21 @@ export function SettingsSheet({ homeId, rows }: { homeId: string; rows: readonly
   );
 }
 
-function Row({ homeId, row: { id, label, value, noted } }: { homeId: string; row: SettingRow }) {
+function Row({
+  homeId,
+  row: { id, label, value, noted, isParked },
+}: {
+  homeId: string;
+  row: SettingRow;
+}) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-b border-rule py-2 wide:grid-cols-[11rem_minmax(0,1fr)_auto]">
       <dt className="text-second">{label}</dt>
       <dd className="col-start-1 wide:col-start-2">
         <strong className="text-lg">{value}</strong>
-        <span className="block text-second wide:ml-3 wide:inline">noted {noted}</span>
+        <span className="block text-second wide:ml-3 wide:inline">
+          {isParked ? "when it is woken: laid by for the season" : `noted ${noted}`}
+        </span>
       </dd>
       <dd className="no-print col-start-2 row-span-2 row-start-1 flex wide:col-start-3">
         <Link

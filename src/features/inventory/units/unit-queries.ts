@@ -145,9 +145,8 @@ export type PartSheet =
       filterStatus: FilterStatus;
       drivers: { driver: ScopedDriver; words: string }[];
       events: readonly HistoryEvent[];
-      /** Its change is led through step by step. */
-      /** The verb of the procedure that leads through its renewal, where there is one. */
-      guide: string | null;
+      /** The verb of the procedure that leads through its renewal. */
+      guide: string;
       status: FilterSummary;
       siblings: FilterSummary[];
     })
@@ -159,6 +158,8 @@ export type PartSheet =
       room: Room | undefined;
       /** The job most done there, if its kind has one. */
       mainJob: string | null;
+      /** Whether a procedure leads through that. */
+      isLed: boolean;
       /** Of a coil: how it wears. */
       coil: CoilOnSheet | null;
     });
@@ -200,12 +201,12 @@ export async function partSheetOf(
   const common = { snapshot, today, unit, history: shown(snapshot, events, today, all, false) };
   if (part) {
     const room = snapshot.rooms.find((each) => each.id === part.roomId);
-    const mainJob = scheduleNow(snapshot, today).find(({ task }) => task.partId === part.id)?.task
-      .id;
+    const main = scheduleNow(snapshot, today).find(({ task }) => task.partId === part.id)?.task;
     return {
       ...{ ...common, kind: "part", part, room },
       lastDone: lastDone(snapshot, part.id, today),
-      mainJob: mainJob ?? null,
+      mainJob: main?.id ?? null,
+      isLed: (main?.procedureIds.length ?? 0) > 0,
       coil: coilOnSheet(snapshot, part, today),
     };
   }
@@ -219,7 +220,7 @@ export async function partSheetOf(
     filterStatus,
     events,
     drivers: driversOf(snapshot, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
-    guide: renewalOf(slot.media).verb ?? null,
+    guide: renewalOf(slot.media).verb,
     status: summaryOf(homeStatus(snapshot, today), filterStatus),
     siblings: siblings.map((each) => summaryOf(homeStatus(snapshot, today), each)),
   };

@@ -30,6 +30,8 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { taskId } from "@/core/scheduling/task";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { now, todayIn } from "@/lib/clock";
+import type { OpenEnd } from "@/core/runs/loose-ends";
+import { openEnds } from "../loose-ends/loose-ends-queries";
 import type { RunInput } from "@/run-client/use-run";
 import type { RunWith } from "./run-with";
 import { tryAgainOn } from "../prepare/run-facts";
@@ -49,6 +51,8 @@ export type RunSheet = {
   status: FilterSummary | undefined;
   /** What the run wrote and what counts of it. */
   written: HistoryEvent[];
+  /** What is laid by for a season in the house. */
+  parked: readonly OpenEnd[];
   /** What was seen on the way leads to. */
   leads: LeadWords[];
   /** What comes next: at the same machine first. */
@@ -96,6 +100,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     written: written.filter(
       ({ id, kind }) => kind !== "withdrawn" && !snapshot.history.isSuperseded(id),
     ),
+    parked: (await openEnds(run.homeId)).parked,
     leads: leadsOf([...written, ...answersOf(run, state)], snapshot, tasksNow(snapshot)),
     next: nextOf(schedule, own, unit, today),
   };
@@ -159,7 +164,7 @@ export function runWith(sheet: RunSheet): RunWith {
     homeId: home.id,
     identity: { unit: unit ? identityOfUnit(unit) : {}, part: part?.identity ?? {} },
     kindOfPart: kindAtPlate(slot, part && "kind" in part ? part : undefined),
-    settings: settingsAt(book),
+    settings: settingsAt(book, sheet.parked),
     unit,
     slot,
     title: runTitle(sheet),

@@ -12,7 +12,15 @@ import {
 } from "@/core/runs/procedure";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { addDays, dayIn, type PlainDate } from "@/core/quantities/plain-date";
-import { capitalised, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
+import {
+  capitalised,
+  dateWords,
+  dayAndMonth,
+  inSentence,
+  listWords,
+} from "@/core/quantities/words";
+import { togetherOf } from "@/core/inventory/shared-shut-offs";
+import { isSupply } from "@/core/runs/run-ends";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
@@ -112,8 +120,11 @@ function barredBy(
   if (neverAt && kinds.some((kind) => neverAt.kinds.includes(kind))) return neverAt.why;
   if (notSameDayAs.some((key) => done.has(key)))
     return "The coil above it was cleaned today: not on the same day.";
-  const other = notSameDayWay.find((way) => waysToday.has(wayValue(id, way)));
-  if (other) return `${capitalised(other)} went down this drain today: never both on one day.`;
+  const other = notSameDayWay.find((way) =>
+    waysToday.has(way.includes(".") ? way : wayValue(id, way)),
+  );
+  if (other)
+    return `${capitalised(other.split(".").at(-1)!)} went down this drain today: never both on one day.`;
   const bars = asks.flatMap((ask) => {
     const answer = answerTo(ask, unit, part);
     return ask.options.find(({ value }) => value === answer)?.bars ?? [];
@@ -254,8 +265,23 @@ function checksOf(
   const reached = reachOf(unit, slot);
   const isOnRoof = reached === "roof";
   const isHigh = reached === "loft" || reached === "ladder";
+  const others = togetherOf(snapshot.units)
+    .filter(({ units }) => unit && units.includes(unit.id))
+    .flatMap(({ units }) => units)
+    .filter((id) => id !== unit?.id);
+  const cutToo = snapshot.units.filter(({ id }) => others.includes(id)).map(({ name }) => name);
+  const opensSupply = job.steps.some(({ opens = [] }) => opens.some(isSupply));
   return [
     ...own,
+    ...(cutToo.length > 0 && opensSupply
+      ? [
+          {
+            id: "together",
+            words: `${capitalised(listWords(cutToo))} may stand still meanwhile`,
+            hint: "They hang on the same shut-off, by what their cards say.",
+          },
+        ]
+      : []),
     ...(job.mildDay ? [{ id: "mild", ...mildCheck(snapshot, job.mildDay, today) }] : []),
     ...(isOnRoof
       ? [

@@ -7,6 +7,7 @@ import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/actin
 import type { DemoStore } from "../../../../tests/demo-store";
 import { event } from "../../../../tests/run-events";
 import type { Store } from "@/db/client";
+import { updateUnit } from "@/db/repositories/units";
 import { insertPart } from "@/db/repositories/parts";
 import { prepareOf, readyOn } from "../prepare/prepare-queries";
 import { deferJob, startRun } from "./run-actions";
@@ -43,6 +44,20 @@ describe("before a job", () => {
     const mild = prepared.checks.at(-1)!;
     expect(mild.words).toBe("It is 5\u00a0°C or more outside, and stays so");
     expect(mild.hint).toContain("Water freezes in the fins and bends them.");
+  });
+
+  it("names the machines that hang on the same shut-off, where it turns that off", async () => {
+    const { units } = (await ready("humidifier-panel.renew")).snapshot;
+    const at = units.find(({ id }) => id === "humidifier")!;
+    const breaker = { id: "both", kind: "breaker" as const, place: "Number 7, hall cupboard" };
+    const { write } = await appStore();
+    await write((tx) => updateUnit(tx, { ...at, shutOffs: [breaker] }));
+    const { checks } = await ready("humidifier-panel.renew");
+    expect(checks.find(({ id }) => id === "together")?.words).toBe(
+      "Cellar furnace may stand still meanwhile",
+    );
+    await write((tx) => updateUnit(tx, at));
+    expect((await ready("humidifier-panel.renew")).checks).toEqual([]);
   });
 
   it("asks for a safe way up where it is high, and that the household knows", async () => {

@@ -169,17 +169,19 @@ export function SettingRounds({
   setTyped,
 }: Fill & { settings: readonly SettingAt[] }) {
   const each = typed.each ?? {};
-  if (settings.length === 0)
+  // What is laid by for a season is otherwise meanwhile, and rightly so.
+  const inUse = settings.filter(({ isParked }) => !isParked);
+  if (inUse.length === 0)
     return <p>Nothing is written down yet: jobs note how things are set as they touch them.</p>;
   return (
     <Rounds
       all="All as it should be"
       onAll={() =>
-        setTyped({ ...typed, each: Object.fromEntries(settings.map(({ id }) => [id, "so"])) })
+        setTyped({ ...typed, each: Object.fromEntries(inUse.map(({ id }) => [id, "so"])) })
       }
     >
       <div className="grid gap-3 wide:grid-cols-2">
-        {settings.map(({ id, place, label, value }) => (
+        {inUse.map(({ id, place, label, value }) => (
           <SelectField
             key={id}
             id={`each-${id}`}

@@ -117,7 +117,11 @@ export function StepBody({
       {current.plate && !aborted && (
         <PlateCard
           of={current.plate === "unit" ? "unit" : { part: known.kindOfPart }}
-          known={identityNow(known, state, current.plate)}
+          known={identityNow(
+            current.plateIsNew ? {} : known.identity[current.plate],
+            state,
+            current.plate,
+          )}
           onKeep={(identity) => onPlate({ of: current.plate!, identity })}
         />
       )}
@@ -131,10 +135,10 @@ export function StepBody({
 }
 
 /** What is known of a plate: from before, and from this run so far. */
-const identityNow = (known: RunWith, { plates }: RunState, of: "unit" | "part"): Identity =>
+const identityNow = (before: Identity, { plates }: RunState, of: "unit" | "part"): Identity =>
   plates
     .filter((plate) => plate.of === of)
-    .reduce<Identity>((all, { identity }) => withIdentity(all, identity), known.identity[of]);
+    .reduce<Identity>((all, { identity }) => withIdentity(all, identity), before);
 
 const COMES_LAST: Partial<Record<RunRefusal, string>> = {
   "power-comes-last": "Power comes last.",

@@ -86,13 +86,16 @@ export default async function PartPage({
           </>
         )}
         start={({ slot }) =>
-          sheet.kind === "slot" && sheet.guide && renewal ? (
-            <StartLink
-              homeId={homeId}
-              jobId={renewal.id}
-              going={going?.run.id}
-              words={`${sheet.guide} it`}
-            />
+          sheet.kind === "slot" && renewal ? (
+            <>
+              <StartLink
+                homeId={homeId}
+                jobId={renewal.id}
+                going={going?.run.id}
+                words={`${sheet.guide} it`}
+              />
+              <ChangedLink homeId={homeId} slotId={slot.id} strong={false} />
+            </>
           ) : (
             <ChangedLink homeId={homeId} slotId={slot.id} strong />
           )
