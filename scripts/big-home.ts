@@ -52,6 +52,7 @@ export function bigHome(today: PlainDate, entries = 20_000): Demo {
     ),
     drivers: renamed(book.drivers).filter((driver) => driver.scope === "home"),
     tasks: [],
+    settings: [],
     items,
     history: new HistoryRecord(events),
   };
