@@ -268,56 +268,27 @@ export const SEEN_WORDS: Readonly<Record<string, string>> = {
   "not-drawn": "not drawn in",
 };
 
-/** What something seen suggests, beyond its verdict. */
+/** What something seen suggests, beyond its verdict, where nothing leads on from it (`leads.ts`). */
 export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, string>>>> = {
-  flame: {
-    "yellow-tips": "The burners want cleaning: have them seen to before winter goes on.",
-    "rolling-yellow": "It burns without enough air. Switch off, air the rooms, call.",
-    sooting: "Soot means carbon monoxide. Switch off, air the rooms, call.",
-  },
   "duct-debris": {
     fluff: "Skin, fibres, pets: ordinary house dust.",
-    "pale-grit": "Building dust. Look at the coil too, and at this filter again within a week.",
     yellow: "Yellowish and smelling: tobacco smoke has settled.",
-    dark: "Suspect damp and mould. Touch nothing more, close it, find the moisture, ask a professional.",
   },
   drain: {
     cloudy: "Dirt still comes. Brush and flush again.",
-    slow: "Something sits further in: reach on toward the pan.",
-    blocked: "Nothing gets through. Brush again; if it stays so, leave the cooling off and call.",
   },
   sludge: {
     film: "Little: the inhibitor does its work.",
     coat: "As much as in many houses. Compare it with next year’s.",
-    thick: "Much: flush again within weeks, and test the water’s inhibitor.",
   },
   coil: {
-    oily: "Oil at a joint means refrigerant gets out: that is licensed work.",
-    iced: "Ice: too little air or too little refrigerant. Let it thaw, look at the filter, call.",
     "bent-fins": "A fin comb straightens them.",
   },
   noise: {
-    whistle: "Starved air: look at the filter and its fit.",
-    squeal: "A bearing or the belt.",
     rattle: "Often a panel or a screw.",
-    bang: "Something is wrong at ignition: switch off and call.",
-  },
-  "vent-pipe": {
-    "rusted-through": "Flue gas gets into the house. Switch off, air the rooms, call.",
-    disconnected: "Flue gas gets into the house. Switch off, air the rooms, call.",
   },
   smell: {
-    musty: "Damp somewhere in it: drain, pan or coil. Look there.",
-    burning: "Switch it off where it is, leave it off, call.",
     gas: "Leave, touch no switch, call the gas emergency line from outside.",
-  },
-  "window-fog": {
-    panes: "Too humid for how cold it is: set the humidifier lower.",
-    streaming: "Too humid for how cold it is: set the humidifier lower, air more.",
-  },
-  wires: { scorched: "Switch it off where it is, leave it off, call." },
-  "water-at-unit": {
-    fresh: "On a condensing unit from its trap; on others from the cooling coil or humidifier.",
   },
 };
 

@@ -1,10 +1,17 @@
 import type { Step, StepEnd } from "@/core/runs/procedure";
+import { LEFT_OPEN } from "../keys";
 
 /**
  * Steps that stand in many procedures. Each takes what is otherwise here: its title, a caution, who may
  * do it. A step that opens something and the one that closes it share its key.
  */
 type More = Partial<Step>;
+
+/** Only with the power back: what is tried at the end is not tried at a machine left off. */
+export const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
+/** What is said just before a metal vent is looked at. */
+export const HOT_VENT =
+  "A metal vent is 150 to 200 °C (300 to 400 °F) while it runs: tap it first.";
 
 const POWER: StepEnd = { key: "power", end: "switch-off", thing: "power", state: "off" };
 

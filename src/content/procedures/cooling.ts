@@ -1,5 +1,4 @@
 import type { Procedure } from "@/core/runs/procedure";
-import { LEFT_OPEN } from "../keys";
 import {
   callFor,
   countedIn,
@@ -9,10 +8,10 @@ import {
   hearIt,
   powerOff,
   powerOn,
+  unlessOff,
 } from "./common";
 
 /** What an owner does at the cooling, indoors and outside it. */
-const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
 const FINS = "Fins cut: gloves. They bend at a touch.";
 
 export const lookAtIndoorCoil: Procedure = {

@@ -1,5 +1,4 @@
-import type { Procedure } from "@/core/runs/procedure";
-import { LEFT_OPEN } from "../keys";
+import type { Procedure, Step } from "@/core/runs/procedure";
 import {
   callFor,
   countedIn,
@@ -9,10 +8,24 @@ import {
   powerOff,
   powerOn,
   setToDry,
+  unlessOff,
 } from "./common";
 
 /** What is done at a ductless heat pump, its heads and its outdoor unit. */
-const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
+const frontUp = (more: Partial<Step> = {}): Step => ({
+  id: "front-up",
+  kind: "open",
+  title: "Lift the front until it stays up",
+  opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
+  ...more,
+});
+const frontDown = (more: Partial<Step> = {}): Step => ({
+  id: "front-down",
+  kind: "restore",
+  title: "Close the front",
+  closes: "front",
+  ...more,
+});
 const headOff = (more: Parameters<typeof powerOff>[0] = {}) =>
   powerOff({
     title: "Switch the head off, then its power",
@@ -41,13 +54,7 @@ export const cleanHeadMesh: Procedure = {
       detail: "A soft damp cloth: what lies on top falls into the head otherwise.",
       tools: ["a soft cloth", "a step"],
     },
-    {
-      id: "front-up",
-      kind: "open",
-      title: "Lift the front until it stays up",
-      opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
-      plate: "unit",
-    },
+    frontUp({ plate: "unit" }),
     {
       id: "mesh-out",
       kind: "remove",
@@ -94,13 +101,7 @@ export const cleanHeadMesh: Procedure = {
       renews: true,
     },
     countedIn("meshes", { when: "several-heads" }),
-    {
-      id: "front-down",
-      kind: "restore",
-      title: "Close the front, press both corners",
-      closes: "front",
-      photo: "after",
-    },
+    frontDown({ title: "Close the front, press both corners", photo: "after" }),
     powerOn({ title: "Switch the power on, then the head" }),
     {
       id: "light",
@@ -121,12 +122,7 @@ export const replaceFineFilter: Procedure = {
   waitingMinutes: 0,
   steps: [
     headOff(),
-    {
-      id: "front-up",
-      kind: "open",
-      title: "Lift the front until it stays up",
-      opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
-    },
+    frontUp(),
     {
       id: "fine-out",
       kind: "remove",
@@ -145,7 +141,7 @@ export const replaceFineFilter: Procedure = {
       consumables: ["a new fine filter"],
       renews: true,
     },
-    { id: "front-down", kind: "restore", title: "Close the front", closes: "front" },
+    frontDown(),
     powerOn({ title: "Switch the power on, then the head" }),
   ],
 };
@@ -159,12 +155,7 @@ export const lookAtHeadCoil: Procedure = {
   waitingMinutes: 0,
   steps: [
     headOff(),
-    {
-      id: "front-up",
-      kind: "open",
-      title: "Lift the front, draw the mesh aside",
-      opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
-    },
+    frontUp({ title: "Lift the front, draw the mesh aside" }),
     {
       id: "coil",
       kind: "inspect",
@@ -197,7 +188,7 @@ export const lookAtHeadCoil: Procedure = {
       title: "Have the oily place looked at",
       whenSeen: { step: "coil", is: ["oily"] },
     }),
-    { id: "front-down", kind: "restore", title: "Mesh back, front shut", closes: "front" },
+    frontDown({ title: "Mesh back, front shut" }),
     powerOn({ title: "Switch the power on" }),
   ],
 };
@@ -211,12 +202,7 @@ export const pourThroughHeadDrain: Procedure = {
   waitingMinutes: 0,
   steps: [
     headOff(),
-    {
-      id: "front-up",
-      kind: "open",
-      title: "Lift the front, draw the mesh aside",
-      opens: [{ key: "front", end: "panel-off", thing: "front", state: "up" }],
-    },
+    frontUp({ title: "Lift the front, draw the mesh aside" }),
     {
       id: "pour",
       kind: "test",
@@ -227,7 +213,7 @@ export const pourThroughHeadDrain: Procedure = {
       renews: true,
       tools: ["a cup", "a towel"],
     },
-    { id: "front-down", kind: "restore", title: "Mesh back, front shut", closes: "front" },
+    frontDown({ title: "Mesh back, front shut" }),
     powerOn({ title: "Switch the power on" }),
   ],
 };

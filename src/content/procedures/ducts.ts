@@ -1,5 +1,5 @@
 import type { Procedure } from "@/core/runs/procedure";
-import { callFor, coverOff, coverOn, hearIt, licensed, pluggedIn, unplugged } from "./common";
+import { licensed, pluggedIn, unlessOff, unplugged } from "./common";
 
 /** Ducts, as far as an owner reaches and where a professional comes; and the dryer’s. */
 export const acceptDuctCleaning: Procedure = {
@@ -210,7 +210,7 @@ export const brushDryerDuct: Procedure = {
       id: "flap-opens",
       kind: "test",
       title: "Run it on cold air: does the flap stand open outside?",
-      unlessSeen: { step: "power-on", is: ["left-open"] },
+      ...unlessOff,
       records: {
         kind: "choice",
         options: [
@@ -285,115 +285,5 @@ export const brushOutsideTerminal: Procedure = {
     },
     { id: "moves", kind: "inspect", title: "See that its flap moves and falls shut" },
     { id: "on", kind: "restore", title: "Turn it on again", closes: "fan" },
-  ],
-};
-
-export const serviceRooftop: Procedure = {
-  id: "service-rooftop",
-  title: "Service the rooftop unit",
-  verb: "Service",
-  who: "licensed",
-  handsOnMinutes: 60,
-  waitingMinutes: 10,
-  rules: true,
-  checks: [
-    { id: "weather", words: "Dry, no wind to speak of, not in the heat of noon" },
-    { id: "ppe", words: "Glasses and a dust mask for each" },
-  ],
-  steps: [
-    licensed({
-      id: "power-off",
-      kind: "shut",
-      title: "Disconnect off, proved",
-      shows: "shut-off",
-      caution: "Edge secured or two metres away; nobody alone up there.",
-      opens: [{ key: "power", end: "switch-off", thing: "disconnect", state: "off" }],
-    }),
-    licensed(coverOff("filter panel", { plate: "unit" })),
-    licensed({
-      id: "filters-out",
-      kind: "remove",
-      title: "Old filters out",
-      photo: "before",
-      opens: [{ key: "filters", end: "part-out", thing: "filters", state: "out" }],
-    }),
-    {
-      id: "count-out",
-      kind: "inspect",
-      title: "Count the filters, read their size",
-      records: { kind: "count", label: "filters that came out", known: "filters" },
-    },
-    licensed({
-      id: "screen",
-      kind: "clean",
-      title: "Wash the inlet screen, or a new one",
-      detail: "Dry before it goes back.",
-    }),
-    licensed({
-      id: "evaporator",
-      kind: "clean",
-      title: "Brush the indoor coil gently, then no-rinse foam",
-      cleans: { what: "coil", how: "dry" },
-      consumables: ["no-rinse coil foam"],
-      tools: ["a soft brush"],
-      starts: { key: "foam", minutes: 10, words: "Foam works" },
-    }),
-    {
-      id: "coil-look",
-      kind: "inspect",
-      title: "How does the coil look now?",
-      photo: "after",
-      records: { kind: "reading", reading: "coil" },
-    },
-    licensed({
-      id: "trap",
-      kind: "clean",
-      title: "Clean the trap and prime it",
-      waitsFor: ["foam"],
-    }),
-    licensed({
-      id: "condenser",
-      kind: "inspect",
-      title: "Look at the outdoor coil: bends, clogging; rinse it",
-      records: { kind: "reading", reading: "coil" },
-      recordIsOptional: true,
-    }),
-    licensed({
-      id: "fan",
-      kind: "inspect",
-      title: "Look at fan blades, belt and bearings",
-      records: { kind: "reading", reading: "belt" },
-      recordIsOptional: true,
-    }),
-    licensed({
-      id: "filters-in",
-      kind: "fit",
-      title: "New filters last, arrows toward the blower",
-      detail: "The date on each frame.",
-      closes: "filters",
-      consumables: ["a set of new filters"],
-      renews: true,
-    }),
-    {
-      id: "count-in",
-      kind: "inspect",
-      title: "Count the filters that are in",
-      records: { kind: "count", label: "filters that went in", same: "count-out" },
-      recalls: ["count-out"],
-    },
-    licensed(coverOn("filter panel", { detail: "All its screws." })),
-    licensed({
-      id: "power-on",
-      kind: "restore",
-      title: "Disconnect on",
-      shows: "shut-off",
-      closes: "power",
-    }),
-    hearIt({ unlessSeen: { step: "power-on", is: ["left-open"] } }),
-    callFor({
-      id: "bang",
-      title: "Have it looked into before it runs on",
-      whenSeen: { step: "hear-it", is: ["squeal", "rattle"] },
-    }),
   ],
 };

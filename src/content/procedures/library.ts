@@ -7,6 +7,8 @@ import { cleanWashableFilter } from "./clean-washable-filter";
 import { coolingTest } from "./cooling-test";
 import { flushCondensateLine } from "./flush-condensate-line";
 import * as furnace from "./furnace";
+import * as kitchenAndBath from "./kitchen-and-bath";
+import * as vents from "./vents";
 import * as humidifier from "./humidifier";
 import * as rooms from "./rooms";
 import * as cooling from "./cooling";
@@ -26,7 +28,7 @@ import { washElectrostaticCells } from "./wash-electrostatic-cells";
 import { washFineFilter } from "./wash-fine-filter";
 import { washRecoveryCore } from "./wash-recovery-core";
 
-/** The library by what it is about, each in the order of its year. */
+/** The library by what it is about. */
 export const LIBRARY: readonly { name: string; procedures: readonly Procedure[] }[] = [
   {
     name: "The whole house",
@@ -36,7 +38,10 @@ export const LIBRARY: readonly { name: string; procedures: readonly Procedure[] 
     name: "Filters in ducts and machines",
     procedures: [changePanelFilter, cleanWashableFilter, washElectrostaticCells],
   },
-  { name: "Furnace and vent", procedures: [...Object.values(furnace), polishFlameSensor] },
+  {
+    name: "Furnace and vent",
+    procedures: [...Object.values(furnace), polishFlameSensor, ...Object.values(vents)],
+  },
   {
     name: "Cooling",
     procedures: [...Object.values(cooling), flushCondensateLine, coolingTest, rinseOutdoorCoil],
@@ -55,6 +60,7 @@ export const LIBRARY: readonly { name: string; procedures: readonly Procedure[] 
     name: "Machines that stand in a room",
     procedures: [...Object.values(portable), brushPortableCoils],
   },
+  { name: "Kitchen and bath", procedures: Object.values(kitchenAndBath) },
   { name: "Bottles, hoses, hot water", procedures: Object.values(gas) },
   { name: "Ducts and dryer", procedures: Object.values(ducts) },
   { name: "By licensed people", procedures: Object.values(technician) },

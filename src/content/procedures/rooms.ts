@@ -1,6 +1,6 @@
 import type { Procedure } from "@/core/runs/procedure";
 import { LEFT_OPEN } from "../keys";
-import { coverOff, coverOn, countedIn, countedOut, grilleOff, grilleOn } from "./common";
+import { countedIn, countedOut, coverOff, coverOn, grilleOff, grilleOn } from "./common";
 
 /** What is done in the rooms: registers, thermostats, alarms, and the shut-offs everybody has to know. */
 export const countRegisters: Procedure = {

@@ -1,21 +1,20 @@
 import type { Procedure } from "@/core/runs/procedure";
-import { LEFT_OPEN } from "../keys";
 import {
-  coverOff,
-  coverOn,
   countedIn,
   countedOut,
+  coverOff,
+  coverOn,
   hearIt,
   isItDry,
+  pluggedIn,
   powerOff,
   powerOn,
   setToDry,
+  unlessOff,
   unplugged,
-  pluggedIn,
 } from "./common";
 
 /** What is done at a ventilator, its filters, valves and grilles; and at a purifier’s cylinder. */
-const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
 const OFF = {
   title: "Switch the ventilator off",
   detail: "At its own switch, until its fans stand.",

@@ -2,6 +2,7 @@ import { JOBS } from "@/content/default-tasks";
 import { LEADS } from "@/content/leads";
 import { PART_KINDS } from "@/content/part-kinds";
 import { procedure } from "@/content/procedures/library";
+import { SUGGESTS } from "@/content/reading-words";
 import { UNIT_KINDS } from "@/content/unit-kinds";
 import { MEDIA_KINDS } from "../filters/media";
 import type { HomeSnapshot } from "../history/home-snapshot";
@@ -48,6 +49,12 @@ describe("the table of what leads where", () => {
           const verdict = (WORD_KINDS[from.reading as WordReading] as Record<string, string>)[word];
           expect([from.reading, word, verdict]).not.toEqual([from.reading, word, "sound"]);
         }
+  });
+
+  it("says nothing that a suggestion says beside it", () => {
+    for (const { from } of LEADS)
+      if ("reading" in from && "is" in from)
+        for (const word of from.is) expect(SUGGESTS[from.reading]?.[word]).toBeUndefined();
   });
 
   it("says what to do at once wherever a word means stop", () => {

@@ -13,7 +13,6 @@ import { StartLink } from "@/features/runs/prepare/start-link";
 import { TodayView } from "@/features/today/today-view";
 import { NoticeList } from "@/features/today/notice-list";
 import { noticesOf, todayOf } from "@/features/today/today-queries";
-import { ChangedLink } from "@/features/inventory/parts/changed-link";
 import { LinkButton } from "@/ui/button";
 import { now } from "@/lib/clock";
 
@@ -71,8 +70,6 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
               Note it done
             </LinkButton>
           </div>
-        ) : status ? (
-          <ChangedLink homeId={homeId} slotId={status.filterStatus.slot.id} strong />
         ) : (
           <LinkButton weight="strong" href={`/homes/${homeId}/jobs/${job.task.id}/done`}>
             Note it done

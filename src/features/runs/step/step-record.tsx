@@ -192,11 +192,7 @@ function FormContext(props: Props) {
             <Verdict
               judgement={read.judgement}
               act={adviceWords(records.reading, read.judgement)}
-              words={
-                leadNow({ reading: records.reading }, typed.word ?? "")
-                  ? undefined
-                  : SUGGESTS[records.reading]?.[typed.word ?? ""]
-              }
+              words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
             />
           )}
           <LeadsOn at={{ reading: records.reading }} word={typed.word} />
