@@ -144,8 +144,15 @@ export const LEADS: readonly Lead[] = [
   },
   {
     id: "blocked-drain",
-    from: { reading: "drain", is: ["blocked", "slow"] },
-    why: "A slow line stands full of slime; a blocked one floods its pan in the first hot week.",
+    from: { reading: "drain", is: ["blocked"] },
+    now: "Leave the cooling off until it runs. If it stays so, call.",
+    why: "A blocked line floods its pan in the first hot week.",
+    to: ["condensate-line:clear", "drain-pan:wipe"],
+  },
+  {
+    id: "slow-drain",
+    from: { reading: "drain", is: ["slow"] },
+    why: "A slow line stands full of slime further in: reach on toward the pan.",
     to: ["condensate-line:clear", "drain-pan:wipe"],
   },
   {
