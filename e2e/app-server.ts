@@ -4,6 +4,7 @@ import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { copyDemo } from "../tests/demo-store";
+import serverEnv from "../scripts/server-env.json";
 import { NOW } from "../tests/demo-template";
 
 /** The day of every test and picture. */
@@ -50,7 +51,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
           AMBER_DB: file,
           AMBER_CLOCK: clock,
           NEXT_TELEMETRY_DISABLED: "1",
-          NEXT_MANUAL_SIG_HANDLE: "true",
+          ...serverEnv,
         },
         stdio: "ignore",
         detached: true,

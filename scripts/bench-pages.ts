@@ -7,9 +7,9 @@ import { appendEvent } from "../src/db/repositories/history";
 import { bigHome } from "./big-home";
 import { enterHome } from "./demo-data";
 
-const RUNS = 40;
+const RUNS = 100;
 /** Requests before the measured ones: a server just started has to compile what it runs. */
-const WARM_UP = 25;
+const WARM_UP = 50;
 const today = plainDate(CLOCK.slice(0, 10));
 const HOME = "/homes/big";
 const PAGES: [string, string][] = [

@@ -1,7 +1,4 @@
-import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
-import { scheduleNow } from "@/server/snapshots/snapshot-cache";
-import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { bySoonestSummary, summaryOf, type FilterSummary } from "@/presentation/filter-status";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import { todayOrder } from "@/core/scheduling/today-order";
@@ -11,7 +8,8 @@ import { daysFrom, readPlainDate, type PlainDate } from "@/core/quantities/plain
 import { inSentence } from "@/core/quantities/words";
 import { plateWords, type Level, type Unit } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
+import type { HomeStatus } from "@/core/timeline/home-status";
 import { todayIn } from "@/lib/clock";
 
 /** Due within this many days, a unit's name is written beside it. */
@@ -53,6 +51,18 @@ export type House = {
   selected: Selected | null;
 };
 
+/** What the house says of its filters and of what is past, whichever unit is looked at. */
+function dueShown(status: HomeStatus) {
+  const all = status.filters
+    .map((filterStatus) => summaryOf(status, filterStatus))
+    .sort(bySoonestSummary);
+  // The order of Today: what a unit is said to need is what stands first there.
+  const past = todayOrder(status.jobs, status.today).flatMap(({ job, when }) =>
+    when === "past" ? [job] : [],
+  );
+  return { all, past };
+}
+
 export async function houseOf(
   homeId: string,
   openUnits: readonly string[],
@@ -61,18 +71,13 @@ export async function houseOf(
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
   const today = todayIn(snapshot.home.timeZone);
-  const all = filterStatusesOf(snapshot, today)
-    .map((filterStatus) => summaryOf(homeStatus(snapshot, today), filterStatus))
-    .sort(bySoonestSummary);
+  const status = homeStatus(snapshot, today);
+  const { all, past } = shownOnce(status, "house", () => dueShown(status));
   const firsts = new Map<string, FilterSummary>();
-  for (const status of all) {
-    const { id } = status.filterStatus.unit;
-    if (!firsts.has(id)) firsts.set(id, status);
+  for (const summary of all) {
+    const { id } = summary.filterStatus.unit;
+    if (!firsts.has(id)) firsts.set(id, summary);
   }
-  // The order of Today: what a unit is said to need is what stands first there.
-  const past = todayOrder(scheduleNow(snapshot, today), today).flatMap(({ job, when }) =>
-    when === "past" ? [job] : [],
-  );
   const units = snapshot.units.map((unit) =>
     houseUnit(
       unit,

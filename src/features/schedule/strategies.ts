@@ -1,6 +1,5 @@
 import { JOBS } from "@/content/default-tasks";
 import "server-only";
-import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { triggerWords, STRATEGY_WORDS } from "@/presentation/task-words";
 import { GRADE_WORDS } from "@/content/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -10,7 +9,8 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterStatus } from "@/core/filters/filter-status";
 import { LOOK_EVERY_DAYS, RENEW, STRATEGIES, taskId, type Strategy } from "@/core/scheduling/task";
 import { factorWords, sureWords } from "@/core/filters/reasons";
-import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
+import type { HomeStatus } from "@/core/timeline/home-status";
 import { todayIn } from "@/lib/clock";
 import { jobStatusesWith } from "./job-dates";
 
@@ -37,12 +37,16 @@ export type StrategiesOf = {
 
 export async function strategiesOf(homeId: string, slotId: string): Promise<StrategiesOf | null> {
   const snapshot = await homeSnapshot(homeId);
-  const task =
-    snapshot && tasksNow(snapshot).find((each) => each.id === taskId({ partId: slotId }, RENEW));
-  if (!snapshot || !task) return null;
-  const today = todayIn(snapshot.home.timeZone);
-  const filterStatus = filterStatusesOf(snapshot, today).find((each) => each.slot.id === slotId);
-  if (!filterStatus) return null;
+  if (!snapshot) return null;
+  const status = homeStatus(snapshot, todayIn(snapshot.home.timeZone));
+  return shownOnce(status, `strategies of ${slotId}`, () => strategiesShown(status, slotId));
+}
+
+function strategiesShown(status: HomeStatus, slotId: string): StrategiesOf | null {
+  const { snapshot, today } = status;
+  const task = status.tasks.find((each) => each.id === taskId({ partId: slotId }, RENEW));
+  const filterStatus = status.filters.find((each) => each.slot.id === slotId);
+  if (!task || !filterStatus) return null;
   const now = snapshot.tasks.find((each) => taskId(each, each.key) === task.id)?.changes ?? {};
   const governing = task.strategy ?? "wear";
   const calendar =

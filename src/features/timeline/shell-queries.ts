@@ -1,12 +1,11 @@
 import { listHomes } from "@/server/snapshots/beside";
-import { homeSnapshot, homeStatus, scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { pathOfTask } from "@/presentation/task-words";
 import { unitKind } from "@/content/unit-kinds";
-import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Lintel } from "@/core/timeline/lintel";
-import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { HomeStatus } from "@/core/timeline/home-status";
 import { todayIn } from "@/lib/clock";
 
 export type PegPlace = { words: string; path: string };
@@ -27,15 +26,15 @@ export type Shell = {
 export async function shellOf(homeId: string): Promise<Shell | null> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
-  const today = todayIn(snapshot.home.timeZone);
+  const status = homeStatus(snapshot, todayIn(snapshot.home.timeZone));
   const unitNames = Object.fromEntries(snapshot.units.map((unit) => [unit.id, unit.name]));
   return {
     homeId,
     homeName: snapshot.home.name,
     homes: (await listHomes()).map(({ id, name }) => ({ id, name })),
-    lintel: homeStatus(snapshot, today).lintel,
+    lintel: status.lintel,
     unitNames,
-    pegPlaces: pegPlacesOf(snapshot, today),
+    pegPlaces: shownOnce(status, "pegs", () => pegPlacesOf(status)),
     dayOrder: snapshot.home.unitSystem === "us" ? "month-first" : "day-first",
     hasRunHours: snapshot.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
@@ -45,8 +44,8 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
 }
 
 /** Where each job that hangs from the lintel leads. */
-function pegPlacesOf(snapshot: HomeSnapshot, today: PlainDate): Record<string, PegPlace> {
-  const named = scheduleNow(snapshot, today).filter(({ ahead }) => ahead.length > 0);
+function pegPlacesOf({ jobs }: HomeStatus): Record<string, PegPlace> {
+  const named = jobs.filter(({ ahead }) => ahead.length > 0);
   return Object.fromEntries(
     named.map(({ task, unit }): [string, PegPlace] => [
       task.id,

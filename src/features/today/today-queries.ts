@@ -1,8 +1,6 @@
-import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import "server-only";
 import { listNotices } from "@/server/snapshots/beside";
 import { NOTICE_KINDS, type NoticeKind } from "./notices";
-import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { procedureIn } from "@/content/procedures/library";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { pathOfTask } from "@/presentation/task-words";
@@ -14,7 +12,8 @@ import { todayOrder, type When } from "@/core/scheduling/today-order";
 import type { Part } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { RENEW } from "@/core/scheduling/task";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
+import type { HomeStatus } from "@/core/timeline/home-status";
 import { todayIn } from "@/lib/clock";
 import { watchOf, type Watch } from "./today-watch";
 import { seasonLine } from "./today-words";
@@ -51,15 +50,19 @@ export const noticesOf = async (homeId: string): Promise<NoticeKind[]> => {
 export async function todayOf(homeId: string): Promise<Today | null> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
-  const today = todayIn(snapshot.home.timeZone);
-  const schedule = scheduleNow(snapshot, today);
+  const status = homeStatus(snapshot, todayIn(snapshot.home.timeZone));
+  return shownOnce(status, "today", () => todayShown(status));
+}
+
+function todayShown(status: HomeStatus): Today {
+  const { snapshot, today, jobs: schedule } = status;
   const order = todayOrder(schedule, today);
   const withAll = (job: JobStatus): TodayJob => ({
     job,
     part: snapshot.parts.find((each) => each.id === job.task.partId),
     status:
       job.task.key === RENEW && job.task.partId
-        ? (filterSummary(homeStatus(snapshot, today), job.task.partId) ?? undefined)
+        ? (filterSummary(status, job.task.partId) ?? undefined)
         : undefined,
     procedure: job.task.procedureIds[0] ? procedureIn(snapshot, job.task.procedureIds[0]) : null,
   });

@@ -37,6 +37,7 @@ import { readHome, type HomeRead } from "./read-home";
  * | the jobs of a unit      | the unit, and what they are planned from                |
  * | how those stand         | the unit, everything in `groundsOf`, and what wears     |
  * | the turns of the year   | the climate itself                                      |
+ * | what a page says of it  | the status of the home, and the page's own word         |
  *
  * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
  * not change between two readings stays the very same object (see `readHome`), so that what follows
@@ -55,6 +56,7 @@ const unitTasks = new WeakMap<Unit, Worked<readonly PlannedTask[]>>();
 const unitJobs = new WeakMap<Unit, Worked<readonly JobStatus[]>>();
 const coilSheets = new WeakMap<CoilStatus, CoilSheet>();
 const years = new WeakMap<Climate, YearTables>();
+const shown = new WeakMap<HomeStatus, Map<string, unknown>>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
 export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> => {
@@ -157,6 +159,18 @@ export function homeStatus(snapshot: HomeSnapshot, today: PlainDate): HomeStatus
   const status = days.get(today) ?? new HomeStatus(snapshot, today, RULES);
   days.set(today, status);
   return status;
+}
+
+/**
+ * What a page says of a home on a day, put into words once for as long as that status lives.
+ *
+ * @param what the page's own word for it: one word, one shape
+ */
+export function shownOnce<S>(status: HomeStatus, what: string, work: () => S): S {
+  const known = shown.get(status) ?? new Map<string, unknown>();
+  shown.set(status, known);
+  if (!known.has(what)) known.set(what, work());
+  return known.get(what) as S;
 }
 
 /** How every filter of a home stands on a day. */
