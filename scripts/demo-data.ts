@@ -124,6 +124,7 @@ async function enterPhoto(tx: Tx, homeId: string, photo: DemoPhoto): Promise<voi
       ...rest,
       homeId,
       runId: runId ?? null,
+      stop: null,
       step: null,
       mime: "image/jpeg",
       width: info.width,

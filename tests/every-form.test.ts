@@ -40,6 +40,8 @@ import {
   unitPageOf,
 } from "@/features/inventory/units/unit-pages";
 import { partSheetOf, unitSheetOf } from "@/features/inventory/units/unit-queries";
+import { seeMains, seePast, seePlace } from "@/features/inventory/walk/walk-actions";
+import { stopOf } from "@/features/inventory/walk/walk-queries";
 import { noteReading } from "@/features/records/readings/readings-actions";
 import { readingPageOf } from "@/features/records/readings/readings-queries";
 import {
@@ -215,13 +217,49 @@ const CASES: Case[] = [
     again: (home) => (previous, form) => saveRoom(HOME, home.rooms.at(-1)!.id, previous, form),
   },
   {
+    form: "a place of the first walk",
+    fields: {
+      rooms: words,
+      find: some("thermostat", "portable-purifier", "wall-grille", "plastic-vent", "smoke-alarm"),
+      "nominal-wall-grille": oneOf("20x20x1", "500×500×25 mm"),
+      "unit-wall-grille": oneOf("", "cellar-furnace"),
+      "fitted-wall-grille": figure("2026-01-02"),
+      "unit-plastic-vent": oneOf("", "cellar-furnace"),
+      "where-plastic-vent": words,
+      "made-smoke-alarm": figure("2020-05-01"),
+    },
+    send: (previous, form) => seePlace(HOME, "level-cellar", previous, form),
+  },
+  {
+    form: "a room of the first walk",
+    fields: { supply: figure("3", "20"), return: figure("1"), sleeps: ticked },
+    send: (previous, form) => seePlace(HOME, "room-ground-hall", previous, form),
+  },
+  {
+    form: "the mains",
+    fields: { mainWater: words, mainWaterOff: words, mainGas: words },
+    send: (previous, form) => seeMains(HOME, previous, form),
+    shown: async () => (await stopOf(HOME, "mains"))!.initial,
+  },
+  {
+    form: "what was before",
+    fields: {
+      before: oneOf("others", "nobody"),
+      movedIn: past,
+      trace: some("indoor-smoking", "shedding-pets", "renovation"),
+      worksFrom: figure("2025-11-01"),
+      worksTo: figure("2025-12-01"),
+    },
+    send: (previous, form) => seePast(HOME, previous, form),
+  },
+  {
     form: "a level",
     fields: { name, place: oneOf("inside", "outdoors"), storey: oneOf("-1", "2") },
     send: (previous, form) => addLevel(HOME, previous, form),
   },
   {
     form: "a register",
-    fields: { roomId: oneOf("hall"), role: oneOf("supply", "return"), place: words },
+    fields: { roomId: oneOf("ground-hall"), role: oneOf("supply", "return"), place: words },
     send: (previous, form) => addRegister(HOME, previous, form),
   },
   {

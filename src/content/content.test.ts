@@ -21,6 +21,7 @@ import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { procedure, PROCEDURES } from "./procedures/library";
 import { sizeAsPrinted } from "@/presentation/slot-words";
 import { PART_KINDS, partKind } from "./part-kinds";
+import { WALK_FINDS } from "./first-walk";
 import { mediaFor, UNIT_KINDS, unitKind, type UnitKind } from "./unit-kinds";
 import { HOUSEHOLD_WORDS, END_WORDS, GRADE_WORDS, MEDIA_WORDS, SHUT_OFF_WORDS } from "./words";
 
@@ -283,7 +284,20 @@ describe("unit kinds", () => {
 
   it("have a drawing each", () => {
     const drawn = readFileSync("public/figures.svg", "utf8");
-    for (const { figure } of UNIT_KINDS) expect(drawn).toContain(`<symbol id="${figure}"`);
+    for (const { figure } of [...UNIT_KINDS, ...WALK_FINDS])
+      expect(drawn).toContain(`<symbol id="${figure}"`);
+  });
+
+  it("are each to be found on the first walk, with every slot place outside a machine", () => {
+    const made = WALK_FINDS.map(({ makes }) => makes);
+    const units = made.flatMap((makes) => ("unit" in makes ? makes.unit : []));
+    expect([...units].sort()).toEqual(UNIT_KINDS.map(({ id }) => id).sort());
+    const slots = made.flatMap((makes) => ("slot" in makes ? makes.slot.slotPlace : []));
+    expect(slots).toEqual(["wall-grille", "ceiling-grille", "elsewhere", "elsewhere"]);
+    for (const makes of made)
+      if ("part" in makes)
+        for (const id of makes.at)
+          expect(unitKind(id).parts.map(({ kind }) => kind)).toContain(makes.part);
   });
 
   it("offer their own media first and every other after", () => {

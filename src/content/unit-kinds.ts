@@ -559,3 +559,6 @@ export function mediaFor(kindId: string, all: readonly Media[]): Media[] {
 
 /** Whether a machine moves air and so belongs to an air system; a boiler moves water. */
 export const movesAir = (kindId: string): boolean => unitKind(kindId).runs && kindId !== "boiler";
+
+/** Whether air goes through it at all: a grille in the ducts has its hours from what drives the air. */
+export const carriesAir = (kindId: string): boolean => movesAir(kindId) || unitKind(kindId).ducted;

@@ -1,10 +1,10 @@
 import type { Trigger } from "@/core/scheduling/trigger";
 import { MEASURED_KINDS, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
-import { GREY_LOOK } from "@/core/scheduling/schedule";
+import { GREY_LOOK, type JobStatus } from "@/core/scheduling/schedule";
 import { DRIFTING_OUT } from "@/core/readings/capacitor-drift";
 import type { Qualification } from "@/core/runs/qualification";
 import type { PlannedTask, Strategy } from "@/core/scheduling/task";
-import { spanWords } from "@/core/quantities/words";
+import { inSentence, spanWords } from "@/core/quantities/words";
 import { READING_WORDS } from "@/content/reading-words";
 
 /** Where a job is looked at: its part, its unit, or the home’s own jobs. */
@@ -105,3 +105,7 @@ export function triggerWords(trigger: Trigger): string {
       return trigger.of.map(triggerWords).join(", or ");
   }
 }
+
+/** “Cellar furnace: change the filter” */
+export const jobTitle = ({ task, unit }: Pick<JobStatus, "task" | "unit">): string =>
+  unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;

@@ -173,3 +173,15 @@ export const inSentence = (name: string): string =>
 
 /** @example capitalised("now") // "Now" */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * A name that none of those taken has: “Furnace”, then “Furnace 2”.
+ *
+ * @example freeName("Furnace", ["furnace", "Furnace 2"]) // "Furnace 3"
+ */
+export function freeName(wanted: string, taken: readonly string[]): string {
+  const isTaken = (name: string) => taken.some((each) => each.toLowerCase() === name.toLowerCase());
+  if (!isTaken(wanted)) return wanted;
+  const bare = wanted.replace(/ \d+$/, "");
+  for (let n = 2; ; n++) if (!isTaken(`${bare} ${n}`)) return `${bare} ${n}`;
+}

@@ -10,6 +10,8 @@ export type Photo = {
   unitId: string | null;
   partId: string | null;
   runId: string | null;
+  /** The stop of the first walk it was taken at. */
+  stop: string | null;
   /** The step of the run it was taken at. */
   step: string | null;
   moment: PhotoMoment | null;
@@ -63,6 +65,14 @@ export const listPhotosAt = (
     )
     .orderBy(desc(photos.addedAt))
     .limit(most);
+
+/** The pictures taken at a stop of the first walk, in their order. */
+export const listPhotosOfStop = (db: Reader, homeId: string, stop: string): Promise<Photo[]> =>
+  db
+    .select()
+    .from(photos)
+    .where(and(eq(photos.homeId, homeId), eq(photos.stop, stop), isNull(photos.deletedAt)))
+    .orderBy(asc(photos.addedAt));
 
 /** Takes a picture out of sight, or brings it back with `at` null. */
 export async function markPhotoDeleted(

@@ -11,3 +11,4 @@ export * from "./runs";
 export * from "./photos";
 export * from "./settings";
 export * from "./own-procedures";
+export * from "./walk";

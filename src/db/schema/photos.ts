@@ -16,6 +16,8 @@ export const photos = sqliteTable(
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     runId: text("run_id").references(() => runs.id, { onDelete: "restrict" }),
+    /** The stop of the first walk it was taken at. */
+    stop: text("stop"),
     step: text("step"),
     moment: text("moment", { enum: PHOTO_MOMENTS }),
     mime: text("mime").notNull(),
@@ -31,6 +33,7 @@ export const photos = sqliteTable(
   (table) => [
     index("photos_run").on(table.runId),
     index("photos_home").on(table.homeId, table.addedAt),
+    index("photos_unit").on(table.unitId),
   ],
 );
 

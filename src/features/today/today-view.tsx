@@ -3,7 +3,7 @@ import { Fragment, type ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import { offWords } from "@/presentation/shut-off-words";
 import { slotTitle } from "@/presentation/slot-words";
-import { triggerWords, pathOfTask } from "@/presentation/task-words";
+import { jobTitle, triggerWords, pathOfTask } from "@/presentation/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import {
@@ -36,6 +36,7 @@ const GROUPS = [
 export function TodayView({
   data,
   openCount,
+  walk,
   notices,
   ends,
   house,
@@ -43,6 +44,8 @@ export function TodayView({
 }: {
   data: Today;
   openCount: number;
+  /** The first walk where it is under way: it leads to the machines half entered too. */
+  walk: ReactNode;
   /** What the home is told once. */
   notices: ReactNode;
   ends: ReactNode;
@@ -67,19 +70,10 @@ export function TodayView({
         </div>
         {ends}
         {notices}
-        {book.units
-          .filter((unit) => unit.setUpStep !== undefined)
-          .map((unit) => (
-            <p key={unit.id} className="border-l-4 border-attention bg-wash px-4 py-2.5">
-              Half entered:{" "}
-              <Link
-                href={`/homes/${book.home.id}/units/${unit.id}/set-up/${unit.setUpStep}`}
-                className="font-semibold text-link underline underline-offset-4"
-              >
-                {unit.name}, carry on
-              </Link>
-            </p>
-          ))}
+        {walk ??
+          book.units
+            .filter((unit) => unit.setUpStep !== undefined)
+            .map((unit) => <HalfEntered key={unit.id} homeId={book.home.id} unit={unit} />)}
         {problems.length > 0 && (
           <ul aria-label="Can’t be read" className="flex flex-col gap-2">
             {problems.map(({ words, path }) => (
@@ -231,10 +225,6 @@ function bringWords(procedure: Procedure, filterStatus: FilterStatus | undefined
     : things;
 }
 
-/** “Cellar furnace: change the filter” */
-const jobTitle = ({ task, unit }: JobStatus): string =>
-  unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
-
 /** How it comes round, and when it was last done. */
 const whyWords = (job: JobStatus, today: PlainDate): string =>
   `${capitalised(triggerWords(job.because))}; ${lastWords(job, today)}.`;
@@ -311,17 +301,35 @@ function CloserRow({
   );
 }
 
+function HalfEntered({ homeId, unit }: { homeId: string; unit: Unit }) {
+  return (
+    <p className="border-l-4 border-attention bg-wash px-4 py-2.5">
+      Half entered:{" "}
+      <Link
+        href={`/homes/${homeId}/units/${unit.id}/set-up/${unit.setUpStep}`}
+        className="font-semibold text-link underline underline-offset-4"
+      >
+        {unit.name}, carry on
+      </Link>
+    </p>
+  );
+}
+
 function NothingYet({ homeId }: { homeId: string }) {
   return (
     <section className="border-t-[3px] border-ink pt-4">
-      <h2 className="text-xl">Start with the machine you know best</h2>
+      <h2 className="text-xl">Walk through the house once</h2>
       <p className="mt-1 mb-4 max-w-prose">
-        A furnace, a heat pump, a ventilator: where it stands, how it is shut off, which filter it
-        takes. Two minutes with the size printed on the old filter at hand.
+        Room by room, phone in hand: every place a filter may hide, what shuts what off, which alarm
+        is how old. Half of it today, the rest another day; it ends with what is due first. Or enter
+        the machine you know best: two minutes, with the size printed on the old filter at hand.
       </p>
-      <LinkButton weight="strong" href={`/homes/${homeId}/units/new`}>
-        Add a unit
-      </LinkButton>
+      <div className="flex flex-wrap gap-2">
+        <LinkButton weight="strong" href={`/homes/${homeId}/walk`}>
+          Begin the first walk
+        </LinkButton>
+        <LinkButton href={`/homes/${homeId}/units/new`}>Add a unit</LinkButton>
+      </div>
     </section>
   );
 }

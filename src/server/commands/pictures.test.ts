@@ -94,6 +94,7 @@ describe("the photo store", () => {
     unitId: "loft-ventilator",
     partId: "loft-ventilator-recovery-core",
     runId: "demo-core-run",
+    stop: null,
     fileName: "core.jpg",
     step: "note-arrow",
     moment: "before",

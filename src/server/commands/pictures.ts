@@ -50,7 +50,10 @@ export async function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
   }
 }
 
-export type PhotoOf = Pick<Photo, "id" | "homeId" | "unitId" | "partId" | "runId" | "fileName"> & {
+export type PhotoOf = Pick<
+  Photo,
+  "id" | "homeId" | "unitId" | "partId" | "runId" | "stop" | "fileName"
+> & {
   step: string | null;
   moment: PhotoMoment | null;
 };

@@ -27,24 +27,22 @@ export function withFields(unit: Unit, change: UnitChange): Unit {
   return Object.fromEntries(entries.filter(([, value]) => value !== undefined)) as Unit;
 }
 
-/** Begins a unit: it is there at once and can be finished any time. Answers its id. */
-export async function beginUnit(
-  home: OpenHome,
-  facts: Pick<Unit, "kind" | "name" | "levelId">,
-): Promise<string> {
+type NewUnit = Pick<Unit, "kind" | "name" | "levelId"> &
+  Partial<Pick<Unit, "roomId" | "attributes" | "setUpStep">>;
+
+/** Enters a unit of which everything is known that there is to ask. Answers its id. */
+export async function enterWhole(home: OpenHome, facts: NewUnit): Promise<string> {
   const system = ownSystemOf(facts);
   await insertSystem(home.tx, home.homeId, system);
-  const unit: Unit = {
-    ...facts,
-    id: randomUUID(),
-    systemId: system.id,
-    attributes: {},
-    shutOffs: [],
-    setUpStep: "plate",
-  };
+  const id = randomUUID();
+  const unit: Unit = { attributes: {}, ...facts, id, systemId: system.id, shutOffs: [] };
   await insertUnit(home.tx, home.homeId, unit, createdAt(home));
-  return unit.id;
+  return id;
 }
+
+/** Begins a unit: it is there at once and can be finished any time. Answers its id. */
+export const beginUnit = (home: OpenHome, facts: NewUnit): Promise<string> =>
+  enterWhole(home, { ...facts, setUpStep: "plate" });
 
 /** Changes what is written of a unit; that it moved to another level is noted in its record. */
 export async function changeUnit(home: OpenHome, unit: Unit, change: UnitChange): Promise<void> {

@@ -9,6 +9,7 @@ import * as photos from "@/db/repositories/photos";
 import * as removed from "@/db/repositories/removed";
 import * as runs from "@/db/repositories/runs";
 import * as units from "@/db/repositories/units";
+import * as walk from "@/db/repositories/walk";
 import * as readRuns from "./read-runs";
 
 /** What pages read beside the snapshot of a home: nothing that a due date follows from. */
@@ -31,6 +32,8 @@ export const listEventsOfRun = reading(history.listEventsOfRun);
 export const findPhoto = reading(photos.findPhoto);
 export const readPhotoBytes = reading(photos.readPhotoBytes);
 export const listPhotosAt = reading(photos.listPhotosAt);
+export const listPhotosOfStop = reading(photos.listPhotosOfStop);
+export const listWalkStops = reading(walk.listWalkStops);
 export const listPhotosOfRun = reading(photos.listPhotosOfRun);
 export const findRun = reading(runs.findRun);
 export const readRun = reading(readRuns.readRun);

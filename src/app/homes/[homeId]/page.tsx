@@ -10,6 +10,8 @@ import {
   openEnds,
 } from "@/features/runs/loose-ends/loose-ends-queries";
 import { StartLink } from "@/features/runs/prepare/start-link";
+import { WalkBanner } from "@/features/inventory/walk/walk-banner";
+import { walkUnderWay } from "@/features/inventory/walk/walk-queries";
 import { TodayView } from "@/features/today/today-view";
 import { NoticeList } from "@/features/today/notice-list";
 import { noticesOf, todayOf } from "@/features/today/today-queries";
@@ -29,11 +31,13 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
   );
   const left = await leftOpen(homeId);
   const going = await goingRuns(homeId);
+  const walk = await walkUnderWay(homeId);
   const { snapshot: book } = data;
   return (
     <TodayView
       data={data}
       openCount={left.length}
+      walk={walk && <WalkBanner walk={walk} />}
       notices={<NoticeList homeId={homeId} kinds={await noticesOf(homeId)} />}
       ends={
         <>

@@ -1,7 +1,7 @@
 "use client";
 
 import { partKind } from "@/content/part-kinds";
-import { movesAir, unitKind } from "@/content/unit-kinds";
+import { carriesAir, movesAir, unitKind } from "@/content/unit-kinds";
 import type { Level, Room } from "@/core/inventory/inventory";
 import { CheckField, SelectField, TextField } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
@@ -47,12 +47,15 @@ export function PlaceStep({
     <Form {...{ action, initial, keep }} submit="Next">
       <div className={STACK}>
         <PlaceFields {...{ levels, rooms }} />
-        {movesAir(kind) && partners.length > 0 && (
+        {carriesAir(kind) && partners.length > 0 && (
           <SelectField
-            label="It moves its air"
+            label={movesAir(kind) ? "It moves its air" : "Its air is moved"}
             name="runsWith"
             hint="Machines on the same ducts run together, and their filters share the hours."
-            options={[{ value: "", label: "on its own" }, ...partners]}
+            options={[
+              { value: "", label: movesAir(kind) ? "on its own" : "by a machine not entered yet" },
+              ...partners,
+            ]}
           />
         )}
       </div>

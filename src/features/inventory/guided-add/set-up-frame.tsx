@@ -9,11 +9,17 @@ export function SetUpFrame({
   homeId,
   unit,
   step,
+  later,
+  pictures,
   children,
 }: {
   homeId: string;
   unit: Unit;
   step: SetUpStep;
+  /** Where the rest is left for another day: the walk that is under way; null where there is none. */
+  later: string | null;
+  /** Those taken of it, and the press to take one. */
+  pictures: ReactNode;
   children: ReactNode;
 }) {
   const steps = stepsOf(unit.kind);
@@ -54,10 +60,11 @@ export function SetUpFrame({
               <li key={what}>{what}</li>
             ))}
           </ul>
+          <div className="mt-2">{pictures}</div>
         </section>
         <p className="text-second">
           What you type is kept as you go.{" "}
-          <Link href={sheet} className="text-link underline underline-offset-4">
+          <Link href={later ?? sheet} className="text-link underline underline-offset-4">
             Leave the rest for later
           </Link>
         </p>

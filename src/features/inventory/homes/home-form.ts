@@ -74,8 +74,18 @@ const shape = z.object({
   mainPowerOff: mainPlace,
 });
 
+/** The fields of where the whole house is shut off. */
+export const mainsShape = shape.pick({
+  mainWater: true,
+  mainWaterOff: true,
+  mainGas: true,
+  mainGasOff: true,
+  mainPower: true,
+  mainPowerOff: true,
+});
+
 /** Where the whole house is shut off, as far as it was written down. */
-function mainsFrom(fields: z.output<typeof shape>): Mains {
+export function mainsFrom(fields: z.output<typeof mainsShape>): Mains {
   const typed: [Main, string, string][] = [
     ["water", fields.mainWater, fields.mainWaterOff],
     ["gas", fields.mainGas, fields.mainGasOff],

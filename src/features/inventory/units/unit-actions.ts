@@ -19,7 +19,7 @@ import { fieldsOfIdentity, identityForm } from "../parts/identity-form";
 import * as units from "@/server/commands/units";
 import { partForm } from "../parts/part-form";
 import { partFieldsOf, unitFieldsOf } from "./unit-pages";
-import { freeName } from "./unit-names";
+import { freeName } from "@/core/quantities/words";
 import { unitForm } from "./unit-form";
 
 export async function changeUnit(

@@ -1,17 +1,10 @@
 import { unitKind } from "@/content/unit-kinds";
 import type { Level } from "@/core/inventory/inventory";
+import { freeName } from "@/core/quantities/words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
 /** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
 const shortName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;
-
-/** A name nobody has yet: “Furnace”, then “Furnace 2”. */
-export function freeName(wanted: string, taken: readonly string[]): string {
-  const isTaken = (name: string) => taken.some((each) => each.toLowerCase() === name.toLowerCase());
-  if (!isTaken(wanted)) return wanted;
-  const bare = wanted.replace(/ \d+$/, "");
-  for (let n = 2; ; n++) if (!isTaken(`${bare} ${n}`)) return `${bare} ${n}`;
-}
 
 export const nameFor = (kindId: string, snapshot: HomeSnapshot): string =>
   freeName(

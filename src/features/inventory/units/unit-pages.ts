@@ -79,11 +79,12 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
   const isLikely = (kind: string, usual: boolean) =>
     usual || (coolsToo && PARTS_OF_COOLING.includes(kind));
   const has = book.parts.filter((part) => part.unitId === unit.id).map((part) => part.kind);
-  const isFirst = has.length === 0;
+  // One that is being entered may have a part already, found outside on the first walk.
+  const isFirst = has.length === 0 || unit.setUpStep !== undefined;
   return {
     ...unitFieldsOf(page),
     part: parts
-      .filter(({ kind, usual }) => (isFirst ? isLikely(kind, usual) : has.includes(kind)))
+      .filter(({ kind, usual }) => has.includes(kind) || (isFirst && isLikely(kind, usual)))
       .map((p) => p.kind),
   };
 }

@@ -2,7 +2,7 @@ import Link from "next/link";
 import { PartList } from "../parts/part-list";
 import { Fragment, type ReactNode } from "react";
 import { slotTitle } from "@/presentation/slot-words";
-import { movesAir, unitKind } from "@/content/unit-kinds";
+import { carriesAir, unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
 import { dateWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
@@ -27,6 +27,7 @@ export function UnitView({
   actions,
   jobs,
   light,
+  pictures,
   history,
 }: {
   sheet: UnitSheet;
@@ -38,6 +39,8 @@ export function UnitView({
   jobs: ReactNode;
   /** The button that says the light of one of its filters came on. */
   light: (slotId: string, words: string) => ReactNode;
+  /** Those taken of it, and the press to take one. */
+  pictures: ReactNode;
   history: ReactNode;
 }) {
   const { unit, levelName, room } = sheet;
@@ -75,6 +78,12 @@ export function UnitView({
         <div className="wide:hidden">
           <UnitFacts sheet={sheet} />
         </div>
+        <section aria-labelledby="pictures">
+          <h2 id="pictures" className="mb-2 border-b-[3px] border-ink pb-1 text-xl">
+            Pictures
+          </h2>
+          {pictures}
+        </section>
         {history}
         <div className="wide:hidden">{links}</div>
       </div>
@@ -283,10 +292,10 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
           ],
           ["Refrigerant", unit.refrigerant],
           [
-            movesAir(kind.id) ? "Air" : "Hours",
-            kind.runs && system && (
+            carriesAir(kind.id) ? "Air" : "Hours",
+            (kind.runs || runsWith.length > 0) && system && (
               <>
-                {movesAir(kind.id) &&
+                {carriesAir(kind.id) &&
                   (runsWith.length > 0
                     ? `runs with ${listWords(runsWith.map((each) => each.name))}; `
                     : "moves its own; ")}

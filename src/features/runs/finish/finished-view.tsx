@@ -22,7 +22,7 @@ import { LinkButton } from "@/ui/button";
 import { LeadPanel } from "@/ui/lead-panel";
 import { Needle } from "@/ui/needle";
 import type { RunSheet } from "../guide/run-queries";
-import { PhotoFigure } from "../pictures/photos";
+import { PictureFigure } from "@/ui/picture";
 import { ArrivedHeading } from "@/ui/arrived-heading";
 import { UndoFinish } from "./undo-finish";
 
@@ -186,7 +186,7 @@ function BeforeAndAfter({ sheet: { photos } }: { sheet: RunSheet }) {
             {photos
               .filter((photo) => photo.moment === moment)
               .map(({ id }) => (
-                <PhotoFigure
+                <PictureFigure
                   key={id}
                   id={id}
                   words={`${moment === "before" ? "Before" : "After"} the work`}

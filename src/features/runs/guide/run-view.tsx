@@ -10,7 +10,9 @@ import type { RunWith } from "./run-with";
 import { readSeen, type Typed } from "../step/seen";
 import { staysPress, thereAndBack } from "../way/there-and-back";
 import { SafetyStopScreen } from "../safety/safety-stop-screen";
-import { PhotoPress, PhotoStrip } from "../pictures/photos";
+import { PicturePress } from "@/ui/picture";
+import { newId } from "@/run-client/new-id";
+import { PhotoStrip } from "../pictures/photos";
 import { spokenOf, useReadAloud } from "./read-aloud";
 import type { Asking } from "./run-asks";
 import { RunFoot } from "./run-foot";
@@ -189,11 +191,11 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
         canGoBack={state.undoes !== null && !isOver}
         onBack={goBack}
       >
-        <PhotoPress
+        <PicturePress
           ref={camera}
-          runId={input.runId}
-          step={stepId}
-          moment={moment}
+          to={`/api/v1/runs/${input.runId}/photos`}
+          about={{ step: stepId, moment }}
+          newId={newId}
           onTaken={(photo) => act({ kind: "photo", step: stepId, photo, moment })}
         />
         <FootPress onPress={press.note}>Note</FootPress>

@@ -1,6 +1,6 @@
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { longDate } from "@/core/quantities/words";
-import { PhotoFigure } from "./photos";
+import { PictureFigure } from "@/ui/picture";
 import type { photoPairsOf } from "./photo-queries";
 
 /** What a part looked like before and after each time, side by side. */
@@ -25,7 +25,7 @@ export function PhotoPairs({ pairs }: { pairs: Awaited<ReturnType<typeof photoPa
                     {photos
                       .filter((photo) => photo.moment === moment)
                       .map((photo) => (
-                        <PhotoFigure
+                        <PictureFigure
                           key={photo.id}
                           id={photo.id}
                           words={`${moment === "before" ? "Before" : "After"}, ${longDate(day as PlainDate)}`}

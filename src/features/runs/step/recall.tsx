@@ -2,7 +2,7 @@ import { SEEN_WORDS } from "@/content/reading-words";
 import { GRADE_WORDS } from "@/content/words";
 import type { Step } from "@/core/runs/procedure";
 import type { CompletedStep, RunState } from "@/core/runs/run-state";
-import { PhotoFigure } from "../pictures/photos";
+import { PictureFigure } from "@/ui/picture";
 
 /** What somebody saw or noted at a step, in a few words; null where nothing was. */
 export function notedWords({ step: { records }, seen }: CompletedStep): string | null {
@@ -57,7 +57,7 @@ export function Recall({
       {seen.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-3">
           {seen.map(({ photo }) => (
-            <PhotoFigure key={photo} id={photo} words="As it was before" />
+            <PictureFigure key={photo} id={photo} words="As it was before" />
           ))}
         </div>
       )}

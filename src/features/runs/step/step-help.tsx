@@ -5,7 +5,7 @@ import type { Step } from "@/core/runs/procedure";
 import type { RunState } from "@/core/runs/run-state";
 import type { ShutOffKind } from "@/core/inventory/inventory";
 import { FlowArrow } from "@/ui/flow-arrow";
-import { PhotoFigure } from "../pictures/photos";
+import { PictureFigure } from "@/ui/picture";
 import type { RunWith } from "../guide/run-with";
 import { ShutOffLines } from "../safety/shut-off-lines";
 
@@ -71,7 +71,7 @@ export function StepHelp({
           <figcaption className="text-[1.125rem] text-second">As it was before</figcaption>
           <div className="mt-1 flex flex-wrap gap-3">
             {before.map(({ photo }) => (
-              <PhotoFigure key={photo} id={photo} words="As it was before" />
+              <PictureFigure key={photo} id={photo} words="As it was before" />
             ))}
           </div>
         </figure>

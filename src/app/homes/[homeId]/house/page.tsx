@@ -27,6 +27,9 @@ export default async function HousePage({
       <div className="mb-6 flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-[1.75rem]">The house</h1>
         <span className="flex flex-wrap gap-2">
+          <LinkButton weight="quiet" href={`/homes/${homeId}/walk`}>
+            Walk through it
+          </LinkButton>
           <LinkButton weight="quiet" href={`/homes/${homeId}/shut-offs`}>
             How to shut things off
           </LinkButton>

@@ -11,6 +11,8 @@ import { readingSeriesOf } from "@/features/records/readings/readings-queries";
 import { UnitActions } from "@/features/inventory/units/unit-buttons";
 import { STEP_WORDS } from "@/features/inventory/guided-add/set-up";
 import { LightButton } from "@/features/records/press-buttons";
+import { PictureShelf } from "@/features/inventory/units/picture-shelf";
+import { listPicturesOf } from "@/features/inventory/units/picture-queries";
 import { UnitView } from "@/features/inventory/units/unit-view";
 import { unitSheetOf } from "@/features/inventory/units/unit-queries";
 
@@ -58,6 +60,14 @@ export default async function UnitPage({
               series={await readingSeriesOf(homeId, { unitId })}
             />
           </>
+        }
+        pictures={
+          <PictureShelf
+            homeId={homeId}
+            about={{ unitId }}
+            pictures={await listPicturesOf(unitId)}
+            words={sheet.unit.name}
+          />
         }
         history={<UnitHistory {...{ homeId, unitId }} {...sheet.history} />}
         actions={

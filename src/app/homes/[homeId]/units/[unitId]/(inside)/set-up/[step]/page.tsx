@@ -28,6 +28,9 @@ import {
   quickSlotsOf,
   slotsToAsk,
 } from "@/features/inventory/guided-add/quick-slots";
+import { PictureShelf } from "@/features/inventory/units/picture-shelf";
+import { listPicturesOf } from "@/features/inventory/units/picture-queries";
+import { walkUnderWay } from "@/features/inventory/walk/walk-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Enter a unit" };
@@ -39,8 +42,22 @@ export default async function SetUp({
   const page = await unitPageOf(homeId, unitId);
   const step = page && stepsOf(page.unit.kind).find((each) => each === wanted);
   if (!page || !step) notFound();
+  const walk = await walkUnderWay(homeId);
   return (
-    <SetUpFrame homeId={homeId} unit={page.unit} step={step}>
+    <SetUpFrame
+      homeId={homeId}
+      unit={page.unit}
+      step={step}
+      later={walk ? `/homes/${homeId}/walk` : null}
+      pictures={
+        <PictureShelf
+          homeId={homeId}
+          about={{ unitId }}
+          pictures={await listPicturesOf(unitId)}
+          words={page.unit.name}
+        />
+      }
+    >
       <StepForm key={step} {...{ homeId, page, step }} />
     </SetUpFrame>
   );

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { JobList } from "@/features/schedule/job-list";
 import { firstDueOf } from "@/features/schedule/jobs-queries";
+import { walkUnderWay } from "@/features/inventory/walk/walk-queries";
 import { LinkButton } from "@/ui/button";
 
 export const metadata: Metadata = { title: "Entered" };
@@ -15,6 +16,7 @@ export default async function SetUpDone({
   const page = await firstDueOf(homeId, unitId);
   if (!page) notFound();
   const { unit, rows, unknown } = page;
+  const walk = await walkUnderWay(homeId, unitId);
   const home = `/homes/${homeId}`;
   return (
     <div className="mx-auto max-w-3xl">
@@ -39,7 +41,12 @@ export default async function SetUpDone({
         )}
       </div>
       <div className="mt-6 flex flex-wrap gap-2">
-        <LinkButton weight="strong" href={home}>
+        {walk && (
+          <LinkButton weight="strong" href={walk.href}>
+            {walk.words ? `On with the walk: ${walk.words}` : "The walk is done"}
+          </LinkButton>
+        )}
+        <LinkButton weight={walk ? "plain" : "strong"} href={home}>
           Go to Today
         </LinkButton>
         <LinkButton href={`${home}/units/new`}>Add another unit</LinkButton>
