@@ -64,13 +64,10 @@ const PICTURES: Picture[] = [
   { name: "as-it-should-be", size: DESK, path: `${HOME}/as-it-should-be` },
   { name: "library", size: DESK, path: `${HOME}/procedures` },
   {
-    name: "set-up-home",
-    size: DESK,
-    path: "/homes/new",
-    then: async (page) => {
-      await page.press("Long cold winters, humid summers");
-      await page.scrollTo(await page.heading("Its climate"));
-    },
+    name: "walk-phone",
+    size: PHONE,
+    path: `${HOME}/walk/room-ground-hall`,
+    then: async (page) => page.tick("A filter behind a grille in the ceiling"),
   },
   { name: "label", size: DESK, path: `${HOME}/parts/cellar-filter/label` },
   {
