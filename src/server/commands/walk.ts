@@ -44,9 +44,8 @@ const LONGEST_PLACE = 120;
 function alsoAt(place: string | undefined, more: string): string {
   if (!place) return more;
   const together = `${place}, ${more}`;
-  return place.toLowerCase().includes(more.toLowerCase()) || together.length > LONGEST_PLACE
-    ? place
-    : together;
+  const has = place.split(", ").some((each) => each.toLowerCase() === more.toLowerCase());
+  return has || together.length > LONGEST_PLACE ? place : together;
 }
 
 /** The same command some milliseconds later: what it enters keeps the order in which it was typed. */
