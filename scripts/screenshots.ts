@@ -67,7 +67,9 @@ const PICTURES: Picture[] = [
     name: "walk-phone",
     size: PHONE,
     path: `${HOME}/walk/room-ground-hall`,
-    then: async (page) => page.tick("A filter behind a grille in the ceiling"),
+    then: async (page) => {
+      await page.tick("A filter behind a grille in the ceiling");
+    },
   },
   { name: "label", size: DESK, path: `${HOME}/parts/cellar-filter/label` },
   {
