@@ -25,7 +25,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   agentRules: false,
   devIndicators: false,
-  serverExternalPackages: ["@libsql/client", "libsql"],
+  serverExternalPackages: ["pdfkit", "@libsql/client", "libsql"],
   // npm test checks types, three times as fast as the build would.
   typescript: { ignoreBuildErrors: true },
   // A picture of 20 MB comes through the check of its origin whole.

@@ -6,6 +6,7 @@ import * as boathouse from "./boathouse";
 import { chanceFrom } from "@/core/quantities/chance";
 import { demoCare } from "./demo-care";
 import { demoHistory, type Truth } from "./demo-history";
+import { findings, INSTRUMENTS, onVisits, visits } from "./visits";
 import { demoPhotos, type DemoPhoto } from "./demo-photos";
 import { demoWeather } from "./demo-weather";
 import * as sluice from "./sluice-house";
@@ -81,10 +82,19 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
     parts: sluice.partsIn(units),
     drivers: sluice.drivers(today),
     settings: sluice.settings(today),
+    visits: visits(today),
+    findings: findings(today),
+    instruments: INSTRUMENTS,
   };
   const drying = sluice.leftDrying(now);
   return {
-    snapshot: lived(facts, sluice.truths, sluice.notes(today), sluice.FORGOTTEN, today),
+    snapshot: lived(
+      facts,
+      sluice.truths,
+      onVisits(sluice.notes(today), today),
+      sluice.FORGOTTEN,
+      today,
+    ),
     runs: [drying],
     photos: demoPhotos(today, drying.id),
   };
@@ -99,6 +109,9 @@ export function theBoathouse(today: PlainDate): Demo {
     parts: boathouse.partsIn(units),
     drivers: boathouse.drivers(),
     settings: boathouse.settings(today),
+    visits: [],
+    findings: [],
+    instruments: [],
   };
   return {
     snapshot: lived(facts, boathouse.truths, boathouse.notes(today), [], today),

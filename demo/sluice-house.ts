@@ -738,6 +738,7 @@ function readings(today: PlainDate): HistoryEvent[] {
       [
         [at(700), 45.3],
         [at(338), 45.1],
+        [at(166), 46.1],
       ],
     ),
     ...readingsAt({ unitId: "yard-condenser" }, { kind: "cooling-split-k", unit: "K" }, [

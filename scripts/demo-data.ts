@@ -24,6 +24,7 @@ import { appendRunEvents, insertRun } from "../src/db/repositories/runs";
 import { insertOwnProcedure } from "../src/db/repositories/own-procedures";
 import { insertSetting } from "../src/db/repositories/settings";
 import { ensureTask, saveTask } from "../src/db/repositories/tasks";
+import { insertFinding, insertInstrument, insertVisit } from "../src/db/repositories/visits";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
 
 /** The homes were entered before their record begins. */
@@ -66,6 +67,10 @@ export async function enterHome(
   for (const task of book.tasks) await saveTask(tx, homeId, task, created(0));
   for (const own of book.ownProcedures) await insertOwnProcedure(tx, homeId, own, created(0));
   for (const setting of book.settings) await insertSetting(tx, homeId, setting, created(0));
+  for (const instrument of book.instruments)
+    await insertInstrument(tx, homeId, instrument, created(0));
+  for (const [i, visit] of book.visits.entries()) await insertVisit(tx, homeId, visit, created(i));
+  for (const [i, finding] of book.findings.entries()) await insertFinding(tx, finding, created(i));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.history.entries);
   for (const run of runs) await enterRun(tx, book, run);
@@ -125,6 +130,8 @@ async function enterPhoto(tx: Tx, homeId: string, photo: DemoPhoto): Promise<voi
       homeId,
       runId: runId ?? null,
       stop: null,
+      visitId: null,
+      findingId: null,
       step: null,
       mime: "image/jpeg",
       width: info.width,

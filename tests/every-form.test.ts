@@ -56,6 +56,19 @@ import { addJob, changeJob, chooseStrategy, noteJobDone } from "@/features/sched
 import { jobFormOf } from "@/features/schedule/job-form-values";
 import { jobPageOf, jobsPageOf } from "@/features/schedule/jobs-queries";
 import { todayOf } from "@/features/today/today-queries";
+import { RUNNING_MODES } from "@/core/readings/conditions";
+import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS } from "@/core/visits/visit";
+import { saveInstrument } from "@/features/visits/instruments-actions";
+import { endVisit, saveChecks, saveFinding, savePlan } from "@/features/visits/visit-actions";
+import {
+  fieldsOfInstrument,
+  findingFieldsOf,
+  HOUSEHOLD,
+  unitChecksOf,
+  visitOf,
+} from "@/features/visits/visit-queries";
+import { visitListOf } from "@/features/visits/visit-list";
+import { visitReport } from "@/features/visits/report";
 import type { FormState } from "@/lib/forms";
 import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, led, nothingSent } from "./acting";
@@ -407,6 +420,89 @@ const CASES: Case[] = [
     send: (previous, form) => noteReading(HOME, previous, form),
   },
   {
+    form: "the plan of a visit",
+    fields: {
+      reason: oneOf(...VISIT_REASONS),
+      unit: fc.constantFrom(["cellar-furnace"], ["cellar-furnace", "yard-condenser"]),
+      contactId: oneOf("", "sluice-technician"),
+      on: figure("2026-04-02", "2026-03-01"),
+      questions: words,
+    },
+    send: (previous, form) => savePlan(HOME, null, previous, form),
+  },
+  {
+    form: "a planned visit",
+    fields: {
+      reason: oneOf(...VISIT_REASONS),
+      unit: fc.constantFrom(["cellar-furnace"], ["cellar-furnace", "yard-condenser"]),
+      contactId: oneOf(""),
+      on: figure("2026-04-02"),
+      questions: words,
+    },
+    send: (previous, form) => savePlan(HOME, "visit-next", previous, form),
+  },
+  {
+    form: "the checks of a visit",
+    fields: {
+      "value capacitor-uf@cellar-furnace-capacitor": figure("4.7", "4,71"),
+      "rated capacitor-uf@cellar-furnace-capacitor": oneOf("5"),
+      "word noise@": figure("quiet", "squeal"),
+      "value temperature-rise-k@": figure("30"),
+      "ratedMin temperature-rise-k@": oneOf("20"),
+      "ratedMax temperature-rise-k@": oneOf("40"),
+      instrument: oneOf("", "clamp-meter", "new"),
+      newInstrument: words,
+      outdoor: figure("-3", "12,5"),
+      running: oneOf("", ...RUNNING_MODES),
+      minutesRunning: figure("15"),
+    },
+    send: (previous, form) =>
+      saveChecks(HOME, { visitId: "visit-166", unitId: "cellar-furnace" }, previous, form),
+  },
+  {
+    form: "what was found on a visit",
+    fields: {
+      words,
+      partId: oneOf("", "cellar-furnace-capacitor"),
+      advice: words,
+      price: figure("65", "18,50"),
+      decision: oneOf(...DECISIONS),
+      until: figure("2026-06-01"),
+      because: words,
+    },
+    send: (previous, form) =>
+      saveFinding(
+        HOME,
+        { visitId: "visit-166", unitId: "cellar-furnace", findingId: "finding-capacitor" },
+        previous,
+        form,
+      ),
+    shown: (home) =>
+      findingFieldsOf(
+        home,
+        home.findings.find(({ id }) => id === "finding-capacitor"),
+      ),
+  },
+  {
+    form: "an instrument",
+    fields: { name, note: words },
+    send: (previous, form) => saveInstrument(HOME, "clamp-meter", previous, form),
+    shown: (home) => fieldsOfInstrument(home.instruments.find(({ id }) => id === "clamp-meter")!),
+  },
+  {
+    form: "the end of a visit",
+    fields: {
+      verdict: oneOf(...VISIT_VERDICTS),
+      words,
+      minutes: figure("70"),
+      cost: figure("140", "99,90"),
+      signedBy: name,
+      nextOn: figure("2026-09-20"),
+      job: some("cellar-furnace||visit", "yard-condenser||visit"),
+    },
+    send: (previous, form) => endVisit(HOME, "visit-next", previous, form),
+  },
+  {
     form: "a correction",
     fields: { date: past, grade: figure(...GRADES), words },
     send: async (previous, form) => {
@@ -465,6 +561,10 @@ async function pagesOpen(): Promise<void> {
     unitSheetOf(HOME, "kiln-furnace", true),
     partSheetOf(HOME, "cellar-filter", true),
     partSheetOf(HOME, "dryer-dryer-duct", true),
+    visitListOf(HOME),
+    visitOf(HOME, "visit-next", HOUSEHOLD),
+    unitChecksOf(HOME, "visit-166", "cellar-furnace", HOUSEHOLD),
+    visitReport(HOME, "visit-166"),
   ];
   for (const page of await Promise.all(pages)) expect(page).not.toBeNull();
 }

@@ -1,13 +1,14 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { HistoryRecord } from "@/core/history/history-record";
 import { replayRun } from "@/core/runs/run";
 import { plainDate } from "@/core/quantities/plain-date";
 import { readHome } from "@/server/snapshots/read-home";
 import { sluiceHouse } from "../../demo/demo-homes";
 import { enterHome } from "../../scripts/demo-data";
 import { NOW } from "../../tests/demo-template";
-import { migrateStore, openStore, type Db } from "./client";
+import { migrateStore, openStore, type Db, type Store } from "./client";
 import { listEventsAfter } from "./repositories/history";
 import { listNotices, markNoticeRead } from "./repositories/homes";
 import { listParts, listSlots } from "./repositories/parts";
@@ -87,18 +88,44 @@ const keptOf = async (db: Db, homeId: string) => ({
   tasks: await listTasks(db, homeId),
 });
 
+/** Copies what a database holds into the tables and columns that an older one has. */
+async function copyInto(old: Store, full: string): Promise<void> {
+  const names = async (sql: string) =>
+    (await old.client.execute(sql)).rows.map(({ name }) => String(name));
+  const tables = (await names("SELECT name FROM sqlite_master WHERE type = 'table'")).filter(
+    (name) => !/^(sqlite_|__|search_)/.test(name),
+  );
+  await old.client.execute("PRAGMA foreign_keys = OFF");
+  await old.client.execute(`ATTACH '${full}' AS kept`);
+  for (const table of tables) {
+    const columns = (await names(`SELECT name FROM pragma_table_info('${table}')`)).join(", ");
+    await old.client.execute(
+      `INSERT INTO ${table} (${columns}) SELECT ${columns} FROM kept.${table}`,
+    );
+  }
+}
+
 describe("a home of before its dates were worked out anew", () => {
   it("keeps every look, override and date, and is told once", async () => {
     const folder = mkdtempSync(path.join(tmpdir(), "amber-dates-"));
+    // Entered as it is entered today, then put into the tables of then, as far as they had columns.
+    const full = await openStore(path.join(folder, "full.db"));
+    await migrateStore(full);
+    const made = sluiceHouse(today, new Date(`${today}T08:30:00Z`)).snapshot;
+    // Nobody wrote then with what a thing was measured, and on which visit.
+    const entries = made.history.entries.map(({ visitId: _, reading, ...event }) => {
+      const { conditions: __, ...taken } = reading ?? ({} as NonNullable<typeof reading>);
+      return { ...event, ...(reading ? { reading: taken } : {}) };
+    });
+    const snapshot = { ...made, history: new HistoryRecord(entries) };
+    await full.write((tx) => enterHome(tx, { snapshot, runs: [], photos: [] }, new Date(NOW)));
+    const before = await keptOf(full.db, snapshot.home.id);
+    await full.client.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+    full.close();
     const file = path.join(folder, "old.db");
     const old = await openStore(file);
     await migrateStore(old, migrationsUpTo(BEFORE_NOTICES, folder));
-    const { snapshot } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
-    const entered = { ...snapshot, settings: [] };
-    await old.write((tx) =>
-      enterHome(tx, { snapshot: entered, runs: [], photos: [] }, new Date(NOW)),
-    );
-    const before = await keptOf(old.db, snapshot.home.id);
+    await copyInto(old, path.join(folder, "full.db"));
     old.close();
 
     const store = await openStore(file);

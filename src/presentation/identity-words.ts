@@ -81,3 +81,19 @@ export const kindAtPlate = (
   part: Pick<Part, "kind"> | undefined,
 ): string =>
   slot ? (slot.media === "humidifier-panel" ? slot.media : "filter-slot") : (part?.kind ?? "");
+
+/** By what a part is bought, in a few words: “Corvid F-2, 5 µF ± 6 %”; empty where nothing is known. */
+export const partNumbers = ({
+  identity,
+  attributes,
+}: Pick<Part, "identity" | "attributes">): string =>
+  [
+    [identity?.make, identity?.model].filter(Boolean).join(" "),
+    identity?.filterNumber,
+    identity?.panelNumber,
+    identity?.sealNumber,
+    attributes["rated"],
+    attributes["size"],
+  ]
+    .filter(Boolean)
+    .join(", ");

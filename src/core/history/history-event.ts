@@ -1,12 +1,14 @@
 import type { Grade } from "../filters/belief";
 import type { PlainDate } from "../quantities/plain-date";
 import type { JudgeInput } from "../readings/judge";
+import type { Conditions } from "../readings/conditions";
 import type { ReadingKind } from "../readings/reading-kinds";
 
 /** What was measured or seen, in the unit it is judged in, and as it was typed. */
 export type ReadingTaken = Omit<JudgeInput, "kind"> & {
   kind: ReadingKind;
   typed?: { value: string; unit: string };
+  conditions?: Conditions;
 };
 
 export const HISTORY_KINDS = [
@@ -34,6 +36,8 @@ export type HistoryEvent = {
   recordedAt: string;
   corrects?: string;
   runId?: string;
+  /** The technician’s visit it belongs to. */
+  visitId?: string;
   words?: string;
   minutes?: number;
   costMinor?: number;

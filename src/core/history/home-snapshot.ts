@@ -13,8 +13,10 @@ import type {
   Unit,
 } from "../inventory/inventory";
 import type { PlainDate } from "../quantities/plain-date";
+import type { Instrument } from "../readings/conditions";
 import type { OwnProcedure } from "../runs/own-procedure";
 import type { TaskSetting } from "../scheduling/task";
+import type { Finding, Visit } from "../visits/visit";
 import type { HistoryRecord } from "./history-record";
 
 /** A home with everything that due dates follow from. */
@@ -42,6 +44,11 @@ export type HomeSnapshot = {
   ownProcedures: OwnProcedure[];
   /** Every note of how things are set, in the order in which they were made. */
   settings: NotedSetting[];
+  /** Technicians’ visits, planned, under way and over, and what was found on them. */
+  visits: Visit[];
+  findings: Finding[];
+  /** What readings are taken with. */
+  instruments: Instrument[];
   /** Everything recorded, and what it amounts to. */
   history: HistoryRecord;
   actuals: { date: PlainDate; meanC: number }[];

@@ -10,11 +10,11 @@ export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgemen
  * @throws when it cannot be judged: the form lets none through
  * @example judgementOf({ kind: "noise", value: "bang" }).verdict // "stop"
  */
-export const judgementOf = ({ typed: _, ...taken }: ReadingTaken): Judgement =>
+export const judgementOf = ({ typed: _, conditions: __, ...taken }: ReadingTaken): Judgement =>
   judge(judgeInput.parse(taken));
 
 /** The same for what is stored: null where it cannot be judged any more. */
-function storedJudgement({ typed: _, ...taken }: ReadingTaken): Judgement | null {
+function storedJudgement({ typed: _, conditions: __, ...taken }: ReadingTaken): Judgement | null {
   const input = judgeInput.safeParse(taken);
   return input.success ? judge(input.data) : null;
 }

@@ -1,6 +1,7 @@
 import { seasonDays } from "../climate/climate";
 import { fromDay, toDay, type PlainDate } from "../quantities/plain-date";
 import { CAPACITOR_STRATEGIES } from "./judge";
+import { trendSeries } from "./going";
 import { trend } from "./trend";
 import type { JudgedReading } from "../history/readings-taken";
 import type { HomeSnapshot } from "../history/home-snapshot";
@@ -34,9 +35,7 @@ export function driftOf(
   { home }: Pick<HomeSnapshot, "home">,
   readings: readonly JudgedReading[],
 ): Drift | null {
-  const series = readings.flatMap(({ event, taken }) =>
-    typeof taken.value === "number" ? [{ date: event.date, value: taken.value }] : [],
-  );
+  const series = trendSeries(readings);
   const last = readings.at(-1);
   if (!last || series.length < 2 || typeof last.taken.rated !== "number") return null;
   const limit = last.taken.rated * (1 - CAPACITOR_STRATEGIES.label / 100);

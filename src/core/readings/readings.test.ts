@@ -316,6 +316,100 @@ describe("trend", () => {
     });
   });
 
+  it("takes no change of meter for drift, and says when it was", () => {
+    // The second meter reads 2 more. Within each: −1 in 365 days, −1.00068 a year of 365.25. Through
+    // the last meter’s middle, 39.5 half a year after 1 Jan 2026: 3.5 down takes 3.5 · 365 days.
+    const series = [
+      { date: "2023-01-01", value: 40, instrument: "old" },
+      { date: "2024-01-01", value: 39, instrument: "old" },
+      { date: "2026-01-01", value: 40, instrument: "new" },
+      { date: "2027-01-01", value: 39, instrument: "new" },
+    ];
+    const found = of(series, 36, "below");
+    expect(found).toMatchObject({ n: 4, confidence: "fair", meterChanges: ["2026-01-01"] });
+    expect(found.slopePerYear).toBe(-1.0007);
+    const crossing = 182.5 + 3.5 * 365;
+    expect(found.crossing!.likely).toBe(addDays(plainDate("2026-01-01"), Math.ceil(crossing)));
+    // Taken for one meter the two would hold each other level.
+    const mixed = of(
+      series.map(({ date, value }) => ({ date, value })),
+      36,
+      "below",
+    );
+    expect(Math.abs(mixed.slopePerYear!)).toBeLessThan(0.5);
+    expect(mixed).not.toHaveProperty("meterChanges");
+  });
+
+  it("knows nothing of a new meter’s drift from one reading, but goes on with the old one’s", () => {
+    const first = [
+      { date: "2024-01-01", value: 40, instrument: "old" },
+      { date: "2025-01-01", value: 39, instrument: "old" },
+    ];
+    const next = { date: "2026-01-01", value: 41, instrument: "new" };
+    expect(of([...first, next], 36, "below")).toMatchObject({ n: 3, slopePerYear: -0.998 });
+    expect(of([first[0]!, next], 36, "below")).toEqual({
+      slopePerYear: null,
+      low: null,
+      high: null,
+      crossing: null,
+      n: 1,
+      confidence: "none",
+      meterChanges: ["2026-01-01"],
+    });
+  });
+
+  it("moves no slope by an offset between two meters, whatever it is", () => {
+    const point = fc.record({
+      days: fc.integer({ min: 0, max: 3000 }),
+      value: fc.integer({ min: -500, max: 500 }),
+    });
+    const series = fc.uniqueArray(point, { minLength: 2, maxLength: 8, selector: (p) => p.days });
+    fc.assert(
+      fc.property(series, series, fc.integer({ min: -100, max: 100 }), (old, fresh, offset) => {
+        const at = (days: number) => addDays(plainDate("2020-01-01"), days);
+        const read = (by: number) =>
+          of(
+            [
+              ...old.map(({ days, value }) => ({
+                date: at(days),
+                value: value + by,
+                instrument: "old",
+              })),
+              // All of the new meter’s come after.
+              ...fresh.map(({ days, value }) => ({
+                date: at(days + 3001),
+                value,
+                instrument: "new",
+              })),
+            ],
+            -1000,
+            "below",
+          );
+        const { slopePerYear, low, high, n, meterChanges, crossing } = read(offset);
+        expect(read(0)).toMatchObject({ slopePerYear, low, high, n, meterChanges, crossing });
+        expect(meterChanges).toHaveLength(1);
+      }),
+    );
+  });
+
+  it("tells the same by its contract, and nothing of meters where none is named", () => {
+    const answer = compute(
+      "trend",
+      JSON.stringify({
+        series: [
+          { date: "2024-01-01", value: 10, instrument: "a" },
+          { date: "2025-01-01", value: 9, instrument: "b" },
+        ],
+        limit: 5,
+        direction: "below",
+      }),
+    );
+    expect(answer).toMatchObject({
+      ok: true,
+      value: { slopePerYear: null, n: 1, meterChanges: ["2025-01-01"] },
+    });
+  });
+
   it("looks thirty years ahead of the last reading, and no day further", () => {
     // Half a unit in each of two years of 731 days together: thirty years are 10,957.5 days.
     const slow = [

@@ -1,7 +1,7 @@
 import { mean, median } from "simple-statistics";
 import { z } from "zod";
 import { fromDay, toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
-import { dateSchema } from "../quantities/schemas";
+import { dateSchema, optional } from "../quantities/schemas";
 import { isBelow, roundPhysical } from "../quantities/rounding";
 
 const DAYS_PER_YEAR = 365.25;
@@ -13,7 +13,14 @@ const BAND_SHARE = 0.1;
 export const TREND_DIRECTIONS = ["below", "above"] as const;
 
 export const trendInput = z.strictObject({
-  series: z.array(z.strictObject({ date: dateSchema, value: z.number() })),
+  series: z.array(
+    z.strictObject({
+      date: dateSchema,
+      value: z.number(),
+      /** What it was measured with: two meters differ by an offset that is no drift. */
+      instrument: optional(z.string()),
+    }),
+  ),
   limit: z.number(),
   /** The side of the limit that is bad. */
   direction: z.enum(TREND_DIRECTIONS),
@@ -27,22 +34,32 @@ export const trendOutput = z.strictObject({
   crossing: z.strictObject({ early: maybeDate, likely: maybeDate, late: maybeDate }).nullable(),
   n: z.number().int(),
   confidence: z.enum(["none", "thin", "fair", "good"]),
+  /** The days on which another meter took over; only where one did. */
+  meterChanges: z.array(dateSchema).optional(),
 });
 export type Trend = z.output<typeof trendOutput>;
 
-type Point = { day: DayNumber; value: number };
+type Point = { day: DayNumber; value: number; instrument: string | undefined };
+type Series = z.output<typeof trendInput>["series"];
 
-/** One point a day, in order: readings of the same day are averaged. */
-function pointsOf(series: readonly { date: PlainDate; value: number }[]): Point[] {
-  const byDay = new Map<DayNumber, number[]>();
-  for (const { date, value } of series) {
-    const day = toDay(date);
-    byDay.set(day, [...(byDay.get(day) ?? []), value]);
+/** One point a day and meter, in order: readings of the same day are averaged. */
+function pointsOf(series: Series): Point[] {
+  const byDay = new Map<string, Point & { values: number[] }>();
+  for (const { date, value, instrument } of series) {
+    const key = `${date} ${instrument ?? ""}`;
+    const point = byDay.get(key) ?? { day: toDay(date), value, instrument, values: [] };
+    byDay.set(key, { ...point, values: [...point.values, value] });
   }
-  return [...byDay]
-    .map(([day, values]) => ({ day, value: mean(values) }))
+  return [...byDay.values()]
+    .map(({ day, instrument, values }) => ({ day, instrument, value: mean(values) }))
     .sort((a, b) => a.day - b.day);
 }
+
+/** The days on which a meter read that was not the one before. */
+const meterChangesOf = (points: readonly Point[]): PlainDate[] =>
+  points.flatMap(({ day, instrument }, i) =>
+    i > 0 && points[i - 1]!.instrument !== instrument ? fromDay(day) : [],
+  );
 
 const ascending = (values: readonly number[]) => [...values].sort((a, b) => a - b);
 
@@ -61,9 +78,11 @@ function slopesOf(points: readonly Point[]): number[] {
   const slopes = [];
   for (let i = 0; i < points.length; i++)
     for (let j = i + 1; j < points.length; j++)
-      slopes.push(
-        (points[j]!.value - points[i]!.value) / ((points[j]!.day - points[i]!.day) / DAYS_PER_YEAR),
-      );
+      if (points[i]!.instrument === points[j]!.instrument)
+        slopes.push(
+          (points[j]!.value - points[i]!.value) /
+            ((points[j]!.day - points[i]!.day) / DAYS_PER_YEAR),
+        );
   return ascending(slopes);
 }
 
@@ -72,14 +91,20 @@ const confidenceOf = (n: number) => (n < 2 ? "none" : n < 3 ? "thin" : n < 5 ? "
 /**
  * Where a reading is going: the median of the slopes between any two of its values (so that one bad
  * reading bends nothing), in its own unit a year, and when that line crosses a limit; null where it
- * never does within thirty years.
+ * never does within thirty years. Two readings are compared only where one meter took both; the line
+ * goes through what the last meter read.
  *
  * @source docs/sources.md#trends
  * @example trend({ series: [], limit: 3, direction: "below" }).confidence // "none"
  */
 export function trend({ series, limit, direction }: z.output<typeof trendInput>): Trend {
   const points = pointsOf(series);
-  const n = points.length;
+  const instrument = points.at(-1)?.instrument;
+  const isUsed = (point: Point) =>
+    point.instrument === instrument ||
+    points.some((each) => each !== point && each.instrument === point.instrument);
+  const n = points.filter(isUsed).length;
+  const meterChanges = meterChangesOf(points);
   const slopes = slopesOf(points);
   const [slope, low, high] =
     slopes.length === 0
@@ -93,6 +118,7 @@ export function trend({ series, limit, direction }: z.output<typeof trendInput>)
     crossing: crossingOf(points, slope, low, high, limit, direction),
     n,
     confidence: confidenceOf(n),
+    ...(meterChanges.length > 0 ? { meterChanges } : {}),
   };
 }
 
@@ -114,8 +140,9 @@ function crossingOf(
     return { early: date, likely: date, late: date };
   }
   if (slope === null || low === null || high === null) return null;
-  const middleDay = median(points.map((point) => point.day));
-  const middle = median(points.map((point) => point.value));
+  const lately = points.filter((point) => point.instrument === last.instrument);
+  const middleDay = median(lately.map((point) => point.day));
+  const middle = median(lately.map((point) => point.value));
   const sign = direction === "below" ? -1 : 1;
   const crosses = (perYear: number): PlainDate | null => {
     if (sign * perYear <= 0) return null;

@@ -15,6 +15,7 @@ import {
 import { alias } from "drizzle-orm/sqlite-core";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { judgedBySchema } from "@/core/readings/judge";
+import { conditionsSchema } from "@/core/readings/conditions";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import type { HistoryEvent, ReadingTaken } from "@/core/history/history-event";
 import type { Grade } from "@/core/filters/belief";
@@ -28,19 +29,26 @@ const groundsOf = (column: string) => {
   return read.success ? read.data : judgedBySchema.parse({});
 };
 
+/** Under what it was read; nothing is known where that cannot be read any more. */
+const conditionsOf = (column: string): Pick<ReadingTaken, "conditions"> => {
+  const read = conditionsSchema.safeParse(readJson(column));
+  return read.success && column !== "{}" ? { conditions: read.data } : {};
+};
+
 function readingOf(row: typeof readings.$inferSelect): ReadingTaken {
-  const { kind, value, word, unit, typedValue, typedUnit, grounds } = row;
+  const { kind, value, word, unit, typedValue, typedUnit, grounds, conditions } = row;
   return {
     kind: kind as ReadingKind,
     value: word ?? value ?? undefined,
     unit: unit ?? undefined,
     ...groundsOf(grounds),
+    ...conditionsOf(conditions),
     ...(typedValue === null ? {} : { typed: { value: typedValue, unit: typedUnit ?? "" } }),
   };
 }
 
 function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$inferInsert {
-  const { kind, value, unit, typed, ...grounds } = taken;
+  const { kind, value, unit, typed, conditions = {}, ...grounds } = taken;
   return {
     eventId,
     kind,
@@ -50,6 +58,7 @@ function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$infe
     typedValue: typed?.value ?? null,
     typedUnit: typed?.unit ?? null,
     grounds: JSON.stringify(grounds),
+    conditions: JSON.stringify(conditions),
   };
 }
 
@@ -71,6 +80,7 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(event.itemId === null ? {} : { itemId: event.itemId }),
     ...(event.corrects === null ? {} : { corrects: event.corrects }),
     ...(event.runId === null ? {} : { runId: event.runId }),
+    ...(event.visitId === null ? {} : { visitId: event.visitId }),
     ...(event.taskKey === null ? {} : { taskKey: event.taskKey }),
     ...(reading === null ? {} : { reading: readingOf(reading) }),
     ...(event.words === null ? {} : { words: event.words }),
@@ -163,6 +173,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   recordedAt: event.recordedAt,
   corrects: event.corrects,
   runId: event.runId,
+  visitId: event.visitId,
   taskKey: event.taskKey,
   words: event.words,
   minutes: event.minutes,

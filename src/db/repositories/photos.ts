@@ -10,6 +10,9 @@ export type Photo = {
   unitId: string | null;
   partId: string | null;
   runId: string | null;
+  /** The visit or finding it belongs to. */
+  visitId: string | null;
+  findingId: string | null;
   /** The stop of the first walk it was taken at. */
   stop: string | null;
   /** The step of the run it was taken at. */
@@ -65,6 +68,14 @@ export const listPhotosAt = (
     )
     .orderBy(desc(photos.addedAt))
     .limit(most);
+
+/** The pictures and papers of a visit, those of its findings among them. */
+export const listPhotosOfVisit = (db: Reader, visitId: string): Promise<Photo[]> =>
+  db
+    .select()
+    .from(photos)
+    .where(and(eq(photos.visitId, visitId), isNull(photos.deletedAt)))
+    .orderBy(asc(photos.addedAt));
 
 /** The pictures taken at a stop of the first walk, in their order. */
 export const listPhotosOfStop = (db: Reader, homeId: string, stop: string): Promise<Photo[]> =>

@@ -13,7 +13,9 @@ import {
   registers,
   rooms,
   settings,
+  findings,
   units,
+  visits,
 } from "../schema";
 
 export type Removed = {
@@ -28,7 +30,9 @@ export type Removed = {
     | "photo"
     | "entry"
     | "setting"
-    | "procedure";
+    | "procedure"
+    | "visit"
+    | "finding";
   id: string;
   name: string;
   deletedAt: string;
@@ -97,6 +101,15 @@ export async function listRemoved(
     })
     .from(ownProcedures)
     .where(and(eq(ownProcedures.homeId, homeId), isNotNull(ownProcedures.deletedAt)));
+  const planned = await db
+    .select({ id: visits.id, day: visits.visitDay, deletedAt: visits.deletedAt })
+    .from(visits)
+    .where(and(eq(visits.homeId, homeId), isNotNull(visits.deletedAt)));
+  const found = await db
+    .select({ id: findings.id, name: findings.words, deletedAt: findings.deletedAt })
+    .from(findings)
+    .innerJoin(visits, eq(visits.id, findings.visitId))
+    .where(and(eq(visits.homeId, homeId), isNotNull(findings.deletedAt)));
   const notes = await db
     .select()
     .from(settings)
@@ -109,6 +122,11 @@ export async function listRemoved(
     rows.map(({ id, name, deletedAt }) => ({ kind, id, name, deletedAt: deletedAt! }));
   const removed: Removed[] = [
     ...as("unit", inHome),
+    ...as("finding", found),
+    ...as(
+      "visit",
+      planned.map((row) => ({ ...row, name: `A visit${row.day ? `, ${row.day}` : ""}` })),
+    ),
     ...as(
       "slot",
       slots.map((row) => ({ ...row, name: `${row.unit}, ${inSentence(row.name)}` })),

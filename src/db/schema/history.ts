@@ -35,6 +35,8 @@ export const events = sqliteTable(
       onDelete: "restrict",
     }),
     runId: text("run_id"),
+    /** The visit it belongs to. */
+    visitId: text("visit_id"),
     /** Of what was done: which of the jobs of its place. */
     taskKey: text("task_key"),
     words: text("words"),
@@ -84,6 +86,8 @@ export const readings = sqliteTable(
     typedUnit: text("typed_unit"),
     /** JSON: rated value or band, limits, strategy, flags and mode it is judged by. */
     grounds: text("grounds").notNull().default("{}"),
+    /** JSON: what it was read with, the weather outside, what ran and for how long. */
+    conditions: text("conditions").notNull().default("{}"),
   },
   (table) => [index("readings_kind").on(table.kind)],
 );

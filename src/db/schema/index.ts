@@ -12,3 +12,4 @@ export * from "./photos";
 export * from "./settings";
 export * from "./own-procedures";
 export * from "./walk";
+export * from "./visits";

@@ -4,6 +4,7 @@ import { homes } from "./homes";
 import { parts } from "./parts";
 import { runs } from "./runs";
 import { units } from "./units";
+import { findings, visits } from "./visits";
 
 /** A picture or paper; what it holds is kept apart, so that lists stay short to read. */
 export const photos = sqliteTable(
@@ -16,6 +17,8 @@ export const photos = sqliteTable(
     unitId: text("unit_id").references(() => units.id, { onDelete: "restrict" }),
     partId: text("part_id").references(() => parts.id, { onDelete: "restrict" }),
     runId: text("run_id").references(() => runs.id, { onDelete: "restrict" }),
+    visitId: text("visit_id").references(() => visits.id, { onDelete: "restrict" }),
+    findingId: text("finding_id").references(() => findings.id, { onDelete: "restrict" }),
     /** The stop of the first walk it was taken at. */
     stop: text("stop"),
     step: text("step"),
@@ -34,6 +37,7 @@ export const photos = sqliteTable(
     index("photos_run").on(table.runId),
     index("photos_home").on(table.homeId, table.addedAt),
     index("photos_unit").on(table.unitId),
+    index("photos_visit").on(table.visitId),
   ],
 );
 

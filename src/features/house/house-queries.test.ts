@@ -9,7 +9,9 @@ afterAll(() => demo.discard());
 
 describe("the picture of the house", () => {
   it("names what is due soon, past, open or spent, and lets the others be figures", async () => {
-    const { units } = (await houseOf("sluice-house", ["loft-ventilator"]))!;
+    const {
+      drawn: { units },
+    } = (await houseOf("sluice-house", ["loft-ventilator"]))!;
     const by = (id: string) => units.find((unit) => unit.id === id)!;
     expect(by("loft-ventilator")).toMatchObject({ words: "left open", speaksUp: true });
     expect(by("alarm-ground")).toMatchObject({

@@ -43,10 +43,16 @@ export type Selected = {
   others: number;
 };
 
-export type House = {
+/** What the picture of a house is drawn from: it goes to the browser, and nothing beside it. */
+export type DrawnHouse = {
   homeId: string;
   levels: Level[];
   units: HouseUnit[];
+  selectedId: string | null;
+};
+
+export type House = {
+  drawn: DrawnHouse;
   retired: { id: string; name: string }[];
   selected: Selected | null;
 };
@@ -92,9 +98,7 @@ export async function houseOf(
     [...firsts.values()][0]?.filterStatus.unit ??
     snapshot.units[0];
   return {
-    homeId,
-    levels: snapshot.levels,
-    units,
+    drawn: { homeId, levels: snapshot.levels, units, selectedId: shown?.id ?? null },
     retired: snapshot.retired.map(({ id, name }) => ({ id, name })),
     selected: shown ? selectedOf(snapshot, shown, all) : null,
   };

@@ -1,12 +1,14 @@
+"use client";
+
 import Link from "next/link";
 import type { Level } from "@/core/inventory/inventory";
 import { Bracket } from "@/ui/bracket";
 import { Gauge } from "@/ui/gauge";
 import { UnitFigure } from "@/ui/unit-figure";
-import type { House, HouseUnit } from "./house-queries";
+import type { DrawnHouse, HouseUnit } from "./house-queries";
 
 /** On a phone: the levels from top to bottom, each with its units. */
-export function LevelList({ house }: { house: House }) {
+export function LevelList({ house }: { house: DrawnHouse }) {
   const used = house.levels.filter((level) =>
     house.units.some((unit) => unit.levelId === level.id),
   );
@@ -32,7 +34,7 @@ export function LevelList({ house }: { house: House }) {
  * A cut through the house: its levels from loft to cellar under one roof, each unit where it
  * stands, what stands outdoors or in an outbuilding beside it.
  */
-export function HouseSection({ house, small = false }: { house: House; small?: boolean }) {
+export function HouseSection({ house, small = false }: { house: DrawnHouse; small?: boolean }) {
   const inside = house.levels.filter((level) => level.place === "inside");
   const beside = house.levels.filter((level) => level.place !== "inside");
   const groundAt = inside.findIndex((level) => level.storey < 0);
@@ -124,7 +126,7 @@ function Storey({
   first,
   small,
 }: {
-  house: House;
+  house: DrawnHouse;
   name: string;
   units: HouseUnit[];
   first: boolean;
@@ -149,7 +151,7 @@ function Units({
   listed = false,
   beside = false,
 }: {
-  house: House;
+  house: DrawnHouse;
   units: HouseUnit[];
   small: boolean;
   stacked?: boolean;
@@ -183,13 +185,13 @@ function UnitMark({
   listed,
   beside,
 }: {
-  house: House;
+  house: DrawnHouse;
   unit: HouseUnit;
   small: boolean;
   listed: boolean;
   beside: boolean;
 }) {
-  const isSelected = !small && !listed && house.selected?.unit.id === unit.id;
+  const isSelected = !small && !listed && house.selectedId === unit.id;
   const opens = small || listed || isSelected;
   const isNamed = listed || (!small && (unit.speaksUp || isSelected));
   return (

@@ -81,6 +81,7 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
     { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
     { href: `/homes/${home.id}/as-it-should-be`, name: "As it should be" },
+    { href: `/homes/${home.id}/visits`, name: "Technician’s visits" },
     { href: `/homes/${home.id}/jobs`, name: "Jobs that come round" },
     { href: `/homes/${home.id}/procedures`, name: "How each job is done" },
     { href: `/homes/${home.id}/tools`, name: "Tools and consumables" },

@@ -1,6 +1,7 @@
 import { READING_WORDS } from "@/content/reading-words";
 import { adviceWords, readWords } from "@/presentation/reading-advice";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { FINDING_NEAR_DAYS, isBack } from "@/core/visits/visit";
 import { countWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
 import { partsOf } from "@/core/scheduling/trigger";
 import { VERDICTS, type ReadingKind } from "@/core/readings/reading-kinds";
@@ -21,6 +22,7 @@ export function watchOf(
 ): Watch[] {
   return [
     ...alarms(snapshot),
+    ...deferredFindings(snapshot, today),
     ...readings(snapshot, schedule),
     ...registers(snapshot),
     ...warranties(snapshot, today),
@@ -35,6 +37,25 @@ function alarms(snapshot: HomeSnapshot): Watch[] {
   const words = `No carbon monoxide alarm on: ${listWords(bare)}.`;
   return [{ verdict: "act", words, href: "rooms" }];
 }
+
+/** What was found on a visit and put off, once its time is near. */
+const deferredFindings = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
+  snapshot.findings
+    .filter((finding) => isBack(finding, addDays(today, FINDING_NEAR_DAYS)))
+    .map(({ id, visitId, unitId, words, until, decision }): Watch => {
+      const unit = snapshot.units.find((each) => each.id === unitId)?.name ?? "A machine";
+      const when = until
+        ? `put off until ${dayAndMonth(until, today)}`
+        : decision === "now"
+          ? "to be done"
+          : "not decided yet";
+      const isPast = until !== undefined && until < today;
+      return {
+        verdict: isPast ? "act" : "watch",
+        words: `${unit}: ${inSentence(words)}; ${when}.`,
+        href: `visits/${visitId}#${id}`,
+      };
+    });
 
 /** The last reading of each kind at each place, where it is not sound. */
 function readings(snapshot: HomeSnapshot, schedule: readonly JobStatus[]): Watch[] {

@@ -94,7 +94,6 @@ describe("the photo store", () => {
     unitId: "loft-ventilator",
     partId: "loft-ventilator-recovery-core",
     runId: "demo-core-run",
-    stop: null,
     fileName: "core.jpg",
     step: "note-arrow",
     moment: "before",

@@ -1,5 +1,4 @@
 import sharp from "sharp";
-import type { PhotoMoment } from "@/core/runs/run-event";
 import { appStore } from "@/db/app-store";
 import { insertPhoto, purgePhotos, type Photo } from "@/db/repositories/photos";
 
@@ -50,12 +49,23 @@ export async function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
   }
 }
 
-export type PhotoOf = Pick<
+type Place = Omit<
   Photo,
-  "id" | "homeId" | "unitId" | "partId" | "runId" | "stop" | "fileName"
-> & {
-  step: string | null;
-  moment: PhotoMoment | null;
+  "id" | "homeId" | "mime" | "width" | "height" | "byteCount" | "addedAt" | "deletedAt"
+>;
+/** A picture before it is kept: its name, and what it is of. */
+export type PhotoOf = Pick<Photo, "id" | "homeId"> & Partial<Place>;
+
+const NOWHERE: Place = {
+  unitId: null,
+  partId: null,
+  runId: null,
+  visitId: null,
+  findingId: null,
+  stop: null,
+  step: null,
+  moment: null,
+  fileName: null,
 };
 
 /** Keeps a picture; lets go of those taken out longer ago than they can be brought back. */
@@ -65,6 +75,7 @@ export async function keepPhoto(
   now: Date,
 ): Promise<void> {
   const row: Photo = {
+    ...NOWHERE,
     ...of,
     mime,
     width,

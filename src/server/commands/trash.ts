@@ -8,6 +8,7 @@ import { markPhotoDeleted } from "@/db/repositories/photos";
 import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repositories/rooms";
 import { markOwnProcedureDeleted } from "@/db/repositories/own-procedures";
 import { markSettingOff } from "@/db/repositories/settings";
+import { markFindingDeleted, markVisitDeleted } from "@/db/repositories/visits";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { writeAgain } from "@/db/repositories/history";
 import { appStore } from "@/db/app-store";
@@ -27,6 +28,8 @@ export const removableSchema = z.object({
     "entry",
     "setting",
     "procedure",
+    "visit",
+    "finding",
   ]),
   homeId: z.string(),
   id: z.string(),
@@ -56,6 +59,10 @@ async function mark(tx: Tx, { kind, homeId, id }: Removable, at: string | null):
       return markPhotoDeleted(tx, homeId, id, at);
     case "procedure":
       return markOwnProcedureDeleted(tx, homeId, id, at);
+    case "visit":
+      return markVisitDeleted(tx, homeId, id, at);
+    case "finding":
+      return markFindingDeleted(tx, homeId, id, at);
     case "setting":
       return markSettingOff(tx, homeId, id, now(), at !== null);
     case "entry":

@@ -9,6 +9,7 @@ import * as photos from "@/db/repositories/photos";
 import * as removed from "@/db/repositories/removed";
 import * as runs from "@/db/repositories/runs";
 import * as units from "@/db/repositories/units";
+import * as visits from "@/db/repositories/visits";
 import * as walk from "@/db/repositories/walk";
 import * as readRuns from "./read-runs";
 
@@ -33,6 +34,9 @@ export const findPhoto = reading(photos.findPhoto);
 export const readPhotoBytes = reading(photos.readPhotoBytes);
 export const listPhotosAt = reading(photos.listPhotosAt);
 export const listPhotosOfStop = reading(photos.listPhotosOfStop);
+export const listVisitDrafts = reading(visits.listVisitDrafts);
+export const findVisitEnd = reading(visits.findVisitEnd);
+export const listPhotosOfVisit = reading(photos.listPhotosOfVisit);
 export const listWalkStops = reading(walk.listWalkStops);
 export const listPhotosOfRun = reading(photos.listPhotosOfRun);
 export const findRun = reading(runs.findRun);

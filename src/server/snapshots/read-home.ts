@@ -20,6 +20,7 @@ import { listOwnProcedures } from "@/db/repositories/own-procedures";
 import { listSettings } from "@/db/repositories/settings";
 import { listTasks } from "@/db/repositories/tasks";
 import { listGoing, type GoingRun } from "./read-runs";
+import { listFindings, listInstruments, listVisits } from "@/db/repositories/visits";
 import { listMeasuredHours, listSystems, listUnits } from "@/db/repositories/units";
 
 /** A snapshot with how far its record goes, from which the next reading goes on. */
@@ -65,6 +66,9 @@ type Register = Pick<
   | "tasks"
   | "settings"
   | "ownProcedures"
+  | "visits"
+  | "findings"
+  | "instruments"
 >;
 
 /** What a home consists of; what did not change since an earlier reading is the very same object. */
@@ -106,6 +110,9 @@ async function readRegister(
     drivers: keep(before?.drivers, await listDrivers(db, homeId)),
     tasks: keep(before?.tasks, await listTasks(db, homeId)),
     settings: keep(before?.settings, await listSettings(db, homeId)),
+    visits: keep(before?.visits, await listVisits(db, homeId)),
+    findings: keep(before?.findings, await listFindings(db, homeId)),
+    instruments: keep(before?.instruments, await listInstruments(db, homeId)),
     ownProcedures: keep(before?.ownProcedures, await listOwnProcedures(db, homeId)),
   };
 }

@@ -58,7 +58,9 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
           />
         </>
       }
-      house={house && house.units.length > 0 ? <HouseSection house={house} small /> : null}
+      house={
+        house && house.drawn.units.length > 0 ? <HouseSection house={house.drawn} small /> : null
+      }
       start={({ procedure, status, job }) =>
         procedure ? (
           <div className="flex flex-wrap gap-2">

@@ -18,6 +18,8 @@ const KIND_WORDS = {
   entry: "entry",
   setting: "setting",
   procedure: "procedure",
+  visit: "visit",
+  finding: "finding",
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {

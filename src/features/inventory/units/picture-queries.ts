@@ -7,5 +7,5 @@ const MOST_SHOWN = 24;
 /** The pictures taken of a machine itself: its plate, its door, where it is shut off. */
 export const listPicturesOf = async (unitId: string): Promise<Photo[]> =>
   (await listPhotosAt({ unitId }, MOST_SHOWN)).filter(
-    ({ runId, partId }) => runId === null && partId === null,
+    ({ runId, partId, visitId }) => runId === null && partId === null && visitId === null,
   );

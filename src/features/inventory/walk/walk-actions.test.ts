@@ -7,7 +7,7 @@ import type { DemoStore } from "../../../../tests/demo-store";
 import { postHomePhoto } from "../units/picture-api";
 import { listPicturesOf } from "../units/picture-queries";
 import { endWalk, keepStop, resumeWalk, seeMains, seePast, seePlace } from "./walk-actions";
-import { stopOf, walkEndOf, walkOf, walkUnderWay } from "./walk-queries";
+import { stopOf, walkEndOf, walkHref, walkOf, walkUnderWay, walkWords } from "./walk-queries";
 
 jest.mock(
   "next/navigation",
@@ -177,6 +177,34 @@ describe("walking through the house", () => {
     expect(await send({ id: `${id}-3`, stop: "level-none" })).toBe(404);
     expect(await send({ id: `${id}-3`, unitId: "cellar-furnace" }, "nowhere")).toBe(404);
     expect(await send({ stop: "level-loft" })).toBe(400);
+  });
+
+  it("says where each stop leads, and how it is called", async () => {
+    const page = (await walkOf(HOME))!;
+    expect(walkHref(HOME, null)).toBe(`/homes/${HOME}/walk`);
+    expect(walkHref(HOME, { stop: "mains" })).toBe(`/homes/${HOME}/walk/mains`);
+    expect(walkHref(HOME, { unitId: "u", step: "filters" })).toBe(
+      `/homes/${HOME}/units/u/set-up/filters`,
+    );
+    expect(walkWords({ stop: "past" }, page)).toBe("What was before");
+    expect(walkWords({ stop: "level-yard" }, page)).toBe("Yard");
+    expect(walkWords({ stop: "room-ground-hall" }, page)).toBe("Hall");
+    expect(walkWords({ unitId: "cellar-furnace", step: "plate" }, page)).toBe("Cellar furnace");
+    expect(walkWords({ stop: "room-none" }, page)).toBe("");
+  });
+
+  it("asks each place for what it may hide, and a yard for no rooms", async () => {
+    const asked = async (stop: string) => (await stopOf(HOME, stop))!.place!;
+    const kitchen = await asked("room-ground-kitchen");
+    expect(kitchen.likely.map(({ id }) => id)).toContain("range-hood");
+    expect(kitchen.others.map(({ id }) => id)).toContain("portable-purifier");
+    const yard = await asked("level-yard");
+    expect(yard.likely.map(({ id }) => id)).not.toContain("thermostat");
+    expect(yard.machines.map(({ id }) => id)).toContain("yard-condenser");
+    const vent = yard.likely.find(({ id }) => id === "plastic-vent")!;
+    expect(vent.owners.map(({ id }) => id)).toEqual(["cellar-furnace"]);
+    expect(await stopOf(HOME, "room-none")).toBeNull();
+    expect(await stopOf("nowhere", "mains")).toBeNull();
   });
 
   it("ends on purpose, says what is not known, and can be taken up again", async () => {

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { isLikelyAt, WALK_FINDS } from "@/content/first-walk";
 import { snapshot, today } from "../../../../tests/demo-snapshot";
 import { ownersOf, placeFieldsOf, readPast, readPlaceSeen } from "./walk-form";
@@ -75,6 +76,68 @@ describe("what was found at a place", () => {
       expect.arrayContaining(["plastic-vent", "dryer-flap", "intake-filter", "split-cooling"]),
     );
     expect(likely("outdoors", "Yard")).not.toContain("thermostat");
+  });
+});
+
+describe("whatever is typed at a stop", () => {
+  const text = fc.string({ maxLength: 80, unit: "grapheme" });
+  it("is read without a fault: each room once, each problem at a field that is there", () => {
+    const typed = fc.record({
+      rooms: text,
+      supply: text,
+      return: text,
+      find: fc.subarray(WALK_FINDS.map(({ id }) => id)),
+      size: text,
+      day: text,
+      owner: text,
+    });
+    fc.assert(
+      fc.property(typed, ({ rooms, supply, return: back, find, size, day, owner }) => {
+        const fields: Record<string, string[]> = { rooms: [rooms], find };
+        for (const id of find)
+          for (const [name, value] of [
+            ["nominal", size],
+            ["fitted", day],
+            ["made", day],
+            ["unit", owner],
+            ["where", size],
+          ] as const)
+            fields[`${name}-${id}`] = [value];
+        const level = readPlaceSeen(fields, { level: ground }, home);
+        const names = level.values.rooms.map((name) => name.toLowerCase());
+        expect(new Set(names).size).toBe(names.length);
+        const room = readPlaceSeen(
+          { ...fields, supply: [supply], return: [back] },
+          { level: ground, room: hall },
+          home,
+        );
+        expect(room.values.rooms).toEqual([]);
+        expect(room.values.supplies).toBeGreaterThanOrEqual(0);
+        const known = [...Object.keys(fields), "supply", "return"];
+        for (const name of Object.keys({ ...level.problems, ...room.problems }))
+          expect(known).toContain(name);
+        // What has no problem is of a machine of this home, or of none yet.
+        for (const { unitId } of level.values.found)
+          expect(unitId === null || snapshot.units.some(({ id }) => id === unitId)).toBe(true);
+      }),
+    );
+  });
+
+  it("tells of the past by days that were, or by none", () => {
+    const typed = fc.record({ before: text, movedIn: text, worksFrom: text, worksTo: text });
+    fc.assert(
+      fc.property(typed, (fields) => {
+        const form = Object.fromEntries(
+          Object.entries(fields).map(([name, value]) => [name, [value]]),
+        );
+        const { values } = readPast(
+          { ...form, before: ["others"], trace: ["renovation", "indoor-smoking"] },
+          today,
+        );
+        for (const { from, to } of values)
+          for (const date of [from, to]) expect(date === undefined || date <= today).toBe(true);
+      }),
+    );
   });
 });
 

@@ -14,7 +14,7 @@ import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
 import { Needle } from "@/ui/needle";
 import { isDrawn, SeenSwatch } from "@/ui/seen-swatch";
-import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "./reading-form";
+import { ratedOf, readingFieldsOf, readReading, type ReadingFields } from "@/lib/reading-form";
 import type { ReadingChoice } from "./readings-queries";
 
 /** What was measured or seen, judged while it is typed. */

@@ -4,7 +4,8 @@ import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth } from "@/core/quantities/words";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
-import { trend, type Trend } from "@/core/readings/trend";
+import { goingOf } from "@/core/readings/going";
+import type { Trend } from "@/core/readings/trend";
 import { driftOf } from "@/core/readings/capacitor-drift";
 import type { JudgedReading } from "@/core/history/readings-taken";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
@@ -29,29 +30,24 @@ export function trendOf(
   readings: readonly JudgedReading[],
   today: PlainDate,
 ): ReadingTrend | null {
-  const series = readings.flatMap(({ event, taken }) =>
-    typeof taken.value === "number" ? [{ date: event.date, value: taken.value }] : [],
-  );
-  if (series.length < 2) return null;
-  const { watchFrom, watchTo } = readings.at(-1)!.judgement.facts as Record<
-    string,
-    number | null | undefined
-  >;
-  const first = trend({ series, limit: 0, direction: "below" }).slopePerYear ?? 0;
-  const falls = first < 0;
-  const limit = falls ? watchFrom : watchTo;
-  if (limit === null || limit === undefined) return null;
-  const found = trend({ series, limit, direction: falls ? "below" : "above" });
+  const going = goingOf(readings);
+  if (!going) return null;
+  const { trend: found, limit, falls } = going;
   const { unitSystem } = snapshot.home;
   const value = (figure: number) => readingWords(kind, figure, unitSystem);
   return {
-    sentence: sentenceOf(
-      found,
-      value(limit),
-      value(Number(Math.abs(first).toPrecision(2))),
-      falls,
-      today,
-    ),
+    sentence: [
+      sentenceOf(
+        found,
+        value(limit),
+        value(Number(Math.abs(found.slopePerYear ?? 0).toPrecision(2))),
+        falls,
+        today,
+      ),
+      meterWords(found, today),
+    ]
+      .filter(Boolean)
+      .join(" "),
     drifting: kind === "capacitor-uf" ? driftWords(snapshot, readings, today) : null,
   };
 }
@@ -73,6 +69,14 @@ function sentenceOf(
   const late = crossing.late ? ` and ${on(crossing.late)}` : " and never";
   const band = crossing.early ? `, between ${on(crossing.early)}${late}` : "";
   return `${head}; reaches its limit of ${limit} about ${on(crossing.likely)}${band}; ${sure}.`;
+}
+
+/** That another meter took over: what lies between the two is no drift. */
+function meterWords({ meterChanges = [] }: Trend, today: PlainDate): string {
+  const last = meterChanges.at(-1);
+  return last
+    ? `Another meter since ${dayAndMonth(last, today)}: a step there is the meter’s.`
+    : "";
 }
 
 /** The drifting strategy: what leaves its label’s limit before the heat is over goes before the heat. */

@@ -5,7 +5,7 @@ import { fogLimitOn } from "@/core/readings/fog-limit";
 import { DAY_WORDS, isDay, readPastDay, refused, type FormState } from "@/lib/forms";
 import { formCommand } from "@/server/commands/form-command";
 import { record } from "@/server/commands/records";
-import { readingFieldsOf, readReading } from "./reading-form";
+import { readingFieldsOf, readReading } from "@/lib/reading-form";
 
 /** What was measured or seen at a unit or part, judged before it is kept. */
 export async function noteReading(

@@ -1,7 +1,7 @@
 import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
-import { readReading, type ReadingFields } from "./reading-form";
+import { readReading, type ReadingFields } from "@/lib/reading-form";
 import { noteReading } from "./readings-actions";
 import { readingPageOf, readingSeriesOf } from "./readings-queries";
 

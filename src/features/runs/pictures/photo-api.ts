@@ -19,7 +19,6 @@ export async function postRunPhoto(runId: string, request: Request): Promise<Res
     unitId,
     partId,
     runId,
-    stop: null,
     step,
     moment,
   }));

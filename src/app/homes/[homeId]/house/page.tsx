@@ -37,10 +37,10 @@ export default async function HousePage({
         </span>
       </div>
       <div className="grid items-start gap-x-8 wide:grid-cols-[minmax(0,1fr)_19rem]">
-        <HouseSection house={house} />
+        <HouseSection house={house.drawn} />
         {house.selected && <HousePanel homeId={homeId} selected={house.selected} />}
       </div>
-      <LevelList house={house} />
+      <LevelList house={house.drawn} />
       {house.retired.length > 0 && (
         <p className="mt-6 text-second">
           Out of service:{" "}

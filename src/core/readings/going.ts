@@ -1,0 +1,59 @@
+import type { JudgedReading } from "../history/readings-taken";
+import type { PlainDate } from "../quantities/plain-date";
+import { trend, type Trend } from "./trend";
+
+/** A value as a trend takes it. */
+export type TrendPoint = { date: PlainDate; value: number; instrument: string | undefined };
+
+/**
+ * The measured values of some readings with what each was read with; words are passed over.
+ *
+ * @example trendSeries([]) // []
+ */
+export const trendSeries = (readings: readonly JudgedReading[]): TrendPoint[] =>
+  readings.flatMap(({ event, taken }) =>
+    typeof taken.value === "number"
+      ? [{ date: event.date, value: taken.value, instrument: taken.conditions?.instrumentId }]
+      : [],
+  );
+
+/** Where the values of a series are going, and the limit on that side. */
+export type Going = { trend: Trend; limit: number; falls: boolean };
+
+type Limits = Record<string, number | null | undefined>;
+
+/**
+ * Where readings of one kind at one place are going, toward the limit they were last judged by; null
+ * for words, for fewer than two values, and where there is no limit on that side.
+ *
+ * @param readings of one kind and place, the oldest first
+ * @example goingOf([]) // null
+ */
+export function goingOf(readings: readonly JudgedReading[]): Going | null {
+  const series = trendSeries(readings);
+  const last = readings.at(-1);
+  if (!last || series.length < 2) return null;
+  const { watchFrom, watchTo } = last.judgement.facts as Limits;
+  const slope = trend({ series, limit: 0, direction: "below" }).slopePerYear ?? 0;
+  const falls = slope < 0;
+  const limit = falls ? watchFrom : watchTo;
+  if (limit === null || limit === undefined) return null;
+  return { trend: trend({ series, limit, direction: falls ? "below" : "above" }), limit, falls };
+}
+
+/**
+ * Readings by kind and place, each series the oldest first.
+ *
+ * @example seriesByPlace([]) // []
+ */
+export function seriesByPlace(readings: readonly JudgedReading[]): JudgedReading[][] {
+  const all = new Map<string, JudgedReading[]>();
+  for (const reading of readings) {
+    const { unitId, partId } = reading.event;
+    const key = `${partId ?? unitId ?? ""} ${reading.taken.kind}`;
+    all.set(key, [...(all.get(key) ?? []), reading]);
+  }
+  return [...all.values()].map((series) =>
+    series.sort((a, b) => (a.event.date < b.event.date ? -1 : a.event.date > b.event.date ? 1 : 0)),
+  );
+}
