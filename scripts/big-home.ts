@@ -53,6 +53,9 @@ export function bigHome(today: PlainDate, entries = 20_000): Demo {
     drivers: renamed(book.drivers).filter((driver) => driver.scope === "home"),
     tasks: [],
     settings: [],
+    visits: [],
+    findings: [],
+    instruments: [],
     items,
     history: new HistoryRecord(events),
   };

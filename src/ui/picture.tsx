@@ -1,20 +1,15 @@
 "use client";
 
 import { useState, type Ref } from "react";
-import { z } from "zod";
 
 const TYPES = "image/jpeg,image/png,image/webp,application/pdf";
 const MOST_MB = 20;
 const BYTES_PER_MB = 1024 * 1024;
 
-const errorSchema = z.object({ error: z.object({ message: z.string() }) });
-
-async function upload(url: string, form: FormData): Promise<string | null> {
+/** Sends a picture; what that takes is loaded with the first one. */
+async function upload(to: string, form: FormData): Promise<string | null> {
   try {
-    const response = await fetch(url, { method: "POST", body: form });
-    if (response.ok) return null;
-    const error = errorSchema.safeParse(await response.json());
-    return error.success ? error.data.error.message : "That could not be kept.";
+    return await (await import("./send-picture")).sendPicture(to, form);
   } catch {
     return "Not kept: Amber Lintel can’t be reached. The picture is still on this device.";
   }
