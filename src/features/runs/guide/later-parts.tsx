@@ -8,9 +8,15 @@ const runAsks = () => import("./run-asks");
 const records = () => import("../step/step-record");
 const plates = () => import("../step/plate-card");
 const calculators = () => import("../step/step-bench");
+const pictures = () => import("../pictures/photos");
+/** What the first picture taken is sent with. */
+const sending = () => import("@/ui/send-picture");
 
 /** What a run asks in passing. */
 export const RunAsks = dynamic(runAsks, { ssr: false });
+
+/** The pictures of a run so far. */
+export const PhotoStrip = dynamic(() => pictures().then((each) => each.PhotoStrip));
 
 /**
  * Fetches what a run shows later as soon as its screen stands: nobody waits for it, and it is there
@@ -19,7 +25,7 @@ export const RunAsks = dynamic(runAsks, { ssr: false });
 export function useLaterParts(): void {
   // What the browser has fetched React does not know.
   useEffect(() => {
-    for (const load of [loadDialogBox, runAsks, records, plates, calculators])
+    for (const load of [loadDialogBox, runAsks, records, plates, calculators, pictures, sending])
       void load().catch(() => undefined);
   }, []);
 }
