@@ -91,7 +91,7 @@ export function VisitView({
               <h2 className="text-xl">{unit.name}</h2>
               {row.state !== "planned" && (
                 <Link href={`${here}/units/${unit.id}`} className={`ml-auto ${LINK}`}>
-                  {isSeen ? "Its checks" : "Check it"}
+                  {isSeen || row.state === "over" ? "Its checks" : "Check it"}
                 </Link>
               )}
             </div>
