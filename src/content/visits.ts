@@ -1,5 +1,6 @@
 import type { Decision, VisitReason, VisitVerdict } from "@/core/visits/visit";
 import type { PartFacts } from "@/core/visits/likely-parts";
+import type { RUNNING_MODES } from "@/core/readings/conditions";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 
 /** Why a technician comes, as one says it. */
@@ -87,6 +88,14 @@ export const PART_FACTS: PartFacts = {
     "water-at-unit:fresh": ["condensate-trap", "float-switch", "drain-pan"],
     "drain:blocked": ["float-switch"],
   },
+};
+
+/** What a machine did while it was measured. */
+export const RUNNING_WORDS: Readonly<Record<(typeof RUNNING_MODES)[number], string>> = {
+  heating: "heating",
+  cooling: "cooling",
+  fan: "its fan only",
+  off: "off",
 };
 
 /** What makes one ask for a technician, offered where one writes questions down. */

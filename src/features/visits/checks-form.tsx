@@ -3,23 +3,17 @@
 import { SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
-import { RUNNING_MODES, type Instrument } from "@/core/readings/conditions";
+import type { Instrument } from "@/core/readings/conditions";
 import { judgementOf } from "@/core/history/readings-taken";
 import { readReading } from "@/lib/reading-form";
 import { adviceWords } from "@/presentation/reading-advice";
 import { SelectField, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { Needle } from "@/ui/needle";
+import { ConditionFields } from "./condition-fields";
 import type { CheckRow } from "./visit-queries";
 
 type Common = { system: UnitSystem; fogLimit: number };
-
-const RUNNING_WORDS = {
-  heating: "heating",
-  cooling: "cooling",
-  fan: "its fan only",
-  off: "off",
-} as const;
 
 /** The checks of one machine, each beside last time’s and judged as it is typed. */
 export function ChecksForm({
@@ -47,52 +41,6 @@ export function ChecksForm({
         </ol>
       </div>
     </Form>
-  );
-}
-
-function ConditionFields({
-  instruments,
-  system,
-}: {
-  instruments: Instrument[];
-  system: UnitSystem;
-}) {
-  const instrument = useTypedText("instrument");
-  return (
-    <details className="border-t border-rule">
-      <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-link">
-        Measured with what, and while what ran
-      </summary>
-      <div className="grid gap-4 pt-1 pb-4 wide:grid-cols-2">
-        <SelectField
-          label="Instrument"
-          name="instrument"
-          options={[
-            { value: "", label: "not noted" },
-            ...instruments.map(({ id, name }) => ({ value: id, label: name })),
-            { value: "new", label: "another one" },
-          ]}
-          hint="A change of meter is a step that is no drift."
-        />
-        <div hidden={instrument !== "new"}>
-          <TextField label="It is called" name="newInstrument" hint="“Clamp meter, blue.”" />
-        </div>
-        <TextField
-          label={`Outdoors, °${system === "us" ? "F" : "C"}`}
-          name="outdoor"
-          inputMode="decimal"
-        />
-        <SelectField
-          label="It was"
-          name="running"
-          options={[
-            { value: "", label: "not noted" },
-            ...RUNNING_MODES.map((value) => ({ value, label: RUNNING_WORDS[value] })),
-          ]}
-        />
-        <TextField label="For minutes" name="minutesRunning" inputMode="numeric" />
-      </div>
-    </details>
   );
 }
 

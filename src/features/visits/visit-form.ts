@@ -1,14 +1,7 @@
 import { readMoney } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { toCelsius } from "@/core/quantities/temperature";
 import type { UnitSystem } from "@/core/quantities/length";
-import {
-  MOST_MINUTES_RUNNING,
-  OUTDOOR_C,
-  RUNNING_MODES,
-  type Conditions,
-  type Instrument,
-} from "@/core/readings/conditions";
+import type { Instrument } from "@/core/readings/conditions";
 import type { ReadingTaken } from "@/core/history/history-event";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS, type Finding } from "@/core/visits/visit";
@@ -16,12 +9,12 @@ import {
   DAY_WORDS,
   isDay,
   readDay,
-  readDecimal,
   readPastDay,
   readWhole,
   type FormFields,
   type Read,
 } from "@/lib/forms";
+import { readConditions } from "@/lib/conditions-form";
 import { readReading, type ReadingFields } from "@/lib/reading-form";
 
 const MOST_MINUTES = 6000;
@@ -135,11 +128,9 @@ export function readChecks(
     fogLimit: number;
   },
 ): Read<{ readings: CheckedReading[]; newInstrument: string | undefined }> {
-  const { problems, text, words } = fieldReader(typed);
-  const conditions: Conditions = readConditions(typed, known, problems);
-  const newInstrument = words("newInstrument", SHORT);
-  if (text("instrument") === "new" && !newInstrument)
-    problems["newInstrument"] = "What is it called?";
+  const problems: Problems = {};
+  const { conditions, newInstrument, problems: wrong } = readConditions(typed, known);
+  Object.assign(problems, wrong);
   const readings = checks.flatMap((check): CheckedReading[] => {
     const fields = checkFields(typed, check);
     if (!isFilled(fields)) return [];
@@ -154,37 +145,9 @@ export function readChecks(
     return [{ ...check, taken: { ...read.taken, ...(has ? { conditions } : {}) } }];
   });
   return {
-    values: { readings, newInstrument: text("instrument") === "new" ? newInstrument : undefined },
+    values: { readings, newInstrument },
     problems,
   };
-}
-
-function readConditions(
-  typed: FormFields,
-  { system, instruments }: { system: UnitSystem; instruments: readonly Instrument[] },
-  problems: Problems,
-): Conditions {
-  const text = (name: string) => (typed[name]?.[0] ?? "").trim();
-  const conditions: Conditions = {};
-  const known = instruments.find(({ id }) => id === text("instrument"));
-  if (known) conditions.instrumentId = known.id;
-  else if (text("instrument") !== "" && text("instrument") !== "new")
-    problems["instrument"] = "Choose one of the list.";
-  if (text("outdoor") !== "") {
-    const degrees = readDecimal(text("outdoor"));
-    const celsius = degrees === null ? null : toCelsius(degrees, system === "us" ? "F" : "C");
-    if (celsius === null || celsius < OUTDOOR_C.min || celsius > OUTDOOR_C.max)
-      problems["outdoor"] = "A temperature outdoors, as the thermometer has it.";
-    else conditions.outdoorC = Math.round(celsius * 10) / 10;
-  }
-  const running = RUNNING_MODES.find((each) => each === text("running"));
-  if (running) conditions.running = running;
-  if (text("minutesRunning") !== "") {
-    const whole = readWhole(text("minutesRunning"), 0, MOST_MINUTES_RUNNING);
-    if (whole === null) problems["minutesRunning"] = `Whole minutes, 0 to ${MOST_MINUTES_RUNNING}.`;
-    else conditions.minutesRunning = whole;
-  }
-  return conditions;
 }
 
 type FindingFacts = Omit<Finding, "id" | "visitId" | "settledOn">;

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import { adviceWords } from "@/presentation/reading-advice";
 import { SAFETY_STOP_WORDS } from "@/presentation/run-words";
@@ -25,6 +25,7 @@ export function ReadingFormView({
   today,
   system,
   fogLimit,
+  conditions,
 }: {
   action: FormAction;
   initial: FormView;
@@ -33,6 +34,8 @@ export function ReadingFormView({
   system: UnitSystem;
   /** Percent, of today. */
   fogLimit: number;
+  /** With what it is measured, and while what ran. */
+  conditions: ReactNode;
 }) {
   const [typed, setTyped] = useState<ReadingFields | null>(null);
   const read = (form: HTMLFormElement | null) => {
@@ -47,6 +50,7 @@ export function ReadingFormView({
       <Form action={action} initial={initial} submit="Save the reading" stays={false}>
         <>
           <ReadingFieldsView {...{ places, today, system }} />
+          <div className="mt-3 max-w-2xl">{conditions}</div>
           <Judged {...{ typed, system, fogLimit }} />
         </>
       </Form>

@@ -20,7 +20,7 @@ export function ReadingList({
     <Listing
       {...{ label, name, rows }}
       columns={COLUMNS}
-      words={({ when, words, verdict }) => [when, words, verdict].join(" ")}
+      words={({ when, words, under, verdict }) => [when, words, under, verdict].join(" ")}
       cardClass="grid-cols-3 items-center gap-x-4"
     />
   );
@@ -39,7 +39,14 @@ const COLUMNS: readonly Column<ReadingRow>[] = [
     heading: "Read",
     className: "figures font-semibold",
     sortsBy: ({ value }) => value,
-    cell: ({ words }) => words,
+    cell: ({ words, under }) => (
+      <>
+        {words}
+        {under !== "" && (
+          <span className="block text-[0.9375rem] font-normal text-second">{under}</span>
+        )}
+      </>
+    ),
   },
   {
     id: "verdict",

@@ -1,6 +1,9 @@
 import "server-only";
 import { PART_READINGS, READING_WORDS, UNIT_READINGS } from "@/content/reading-words";
 import { adviceWords, readWords } from "@/presentation/reading-advice";
+import { RUNNING_WORDS } from "@/content/visits";
+import { degreesText } from "@/core/quantities/temperature";
+import type { ReadingTaken } from "@/core/history/history-event";
 import type { PartKindId } from "@/content/part-kinds";
 import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -31,6 +34,8 @@ export type ReadingSeries = {
     /** As kept, to sort by; null for what was seen. */
     value: number | null;
     words: string;
+    /** With what and while what ran; empty where that is not known. */
+    under: string;
     verdict: string;
   }[];
   points: { x: number; y: number }[];
@@ -87,6 +92,7 @@ function seriesOf(
       when: dateWords(event.date, today),
       value: typeof taken.value === "number" ? taken.value : null,
       words: readWords(taken, unitSystem),
+      under: underWords(taken, snapshot),
       verdict: judgement.verdict,
     })),
     points: readings.flatMap(({ event, taken }) =>
@@ -96,6 +102,21 @@ function seriesOf(
     trend: trendOf(snapshot, kind, readings, today),
     unit,
   };
+}
+
+/** “Clamp meter, cooling for 20 min, 31 °C outdoors” */
+function underWords({ conditions }: ReadingTaken, { home, instruments }: HomeSnapshot): string {
+  if (!conditions) return "";
+  const { instrumentId, running, minutesRunning, outdoorC } = conditions;
+  const unit = home.unitSystem === "us" ? "F" : "C";
+  const minutes = minutesRunning === undefined ? "" : `for ${minutesRunning} min`;
+  return [
+    instruments.find(({ id }) => id === instrumentId)?.name,
+    [running && RUNNING_WORDS[running], minutes].filter(Boolean).join(" "),
+    outdoorC !== undefined && `${degreesText(outdoorC, unit).replace("-", "−")} °${unit} outdoors`,
+  ]
+    .filter(Boolean)
+    .join(", ");
 }
 
 export type ReadingChoice = {

@@ -73,6 +73,48 @@ describe("what is typed of a reading", () => {
   });
 });
 
+describe("under which conditions it was read", () => {
+  const place = { unitId: "yard-condenser", partId: "yard-condenser-capacitor" };
+  const note = (extra: Record<string, string>) =>
+    noteReading(
+      HOME,
+      nothingSent,
+      formOf({
+        place: "yard-condenser-capacitor",
+        kind: "capacitor-uf",
+        value: "45.9",
+        rated: "45",
+        date: "2026-03-10",
+        ...extra,
+      }),
+    );
+  it("is kept with the value, said beside it, and enters a new instrument once", async () => {
+    const under = {
+      instrument: "new",
+      newInstrument: "Red meter",
+      outdoor: "-3",
+      running: "cooling",
+      minutesRunning: "20",
+    };
+    await landing(note(under));
+    await landing(note({ ...under, value: "45.8" }));
+    const home = await snapshot();
+    expect(home.instruments.filter(({ name }) => name === "Red meter")).toHaveLength(1);
+    const [series] = await readingSeriesOf(HOME, place);
+    expect(series!.rows.at(-1)!.under).toBe("Red meter, cooling for 20 min, −3 °C outdoors");
+    expect(series!.trend!.sentence).toContain("Another meter since");
+  });
+  it("is refused at its own field, and nothing of it is entered", async () => {
+    const before = (await snapshot()).history.readings.length;
+    const sent = await note({ instrument: "new", newInstrument: "", outdoor: "warm" });
+    expect(sent.errors).toEqual({
+      newInstrument: "What is it called?",
+      outdoor: "A temperature outdoors, as the thermometer has it.",
+    });
+    expect((await snapshot()).history.readings).toHaveLength(before);
+  });
+});
+
 describe("readings over the years", () => {
   it("fall with the pilot, and say when the limit is reached", async () => {
     const [pilot] = await readingSeriesOf(HOME, {

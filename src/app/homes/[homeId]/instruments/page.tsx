@@ -23,7 +23,14 @@ export default async function InstrumentsPage({
       <h1 className="text-[1.75rem]">What readings are taken with</h1>
       <p className="mb-4 max-w-prose text-second">
         Two meters never read quite the same. Where it is known which was used, a change of meter is
-        shown as a step and never taken for drift.
+        shown as a step and never taken for drift.{" "}
+        <a
+          href={`/api/v1/homes/${homeId}/readings`}
+          download
+          className="text-link underline underline-offset-4"
+        >
+          Take all readings away as a table
+        </a>
       </p>
       <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_20rem]">
         {instruments.length === 0 ? (

@@ -4,6 +4,7 @@ import { notFound } from "next/navigation";
 import { ReadingFormView } from "@/features/records/readings/reading-form-view";
 import { noteReading } from "@/features/records/readings/readings-actions";
 import { readingPageOf } from "@/features/records/readings/readings-queries";
+import { ConditionFields } from "@/features/visits/condition-fields";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Note a reading" };
@@ -37,6 +38,12 @@ export default async function ReadingPage({
           today={page.today}
           fogLimit={page.fogLimit}
           system={page.snapshot.home.unitSystem}
+          conditions={
+            <ConditionFields
+              instruments={page.snapshot.instruments}
+              system={page.snapshot.home.unitSystem}
+            />
+          }
         />
       )}
     </div>
