@@ -10,7 +10,7 @@ import { findBySize, findByWords, indexProcedures } from "@/db/repositories/find
 import { appendEvent } from "@/db/repositories/history";
 import { readHome } from "./read-home";
 import { findRun } from "@/db/repositories/runs";
-import { markPartDeleted, movePartsToUnit } from "@/db/repositories/parts";
+import { markPartDeleted, movePartsToUnit, updatePart } from "@/db/repositories/parts";
 import { dropDraft, findDraft, saveDraft, updateUnit } from "@/db/repositories/units";
 
 const HOME = "sluice-house";
@@ -49,6 +49,16 @@ describe("finding", () => {
       "Cold house in the morning: somebody had left the switch with the amber tag off.",
     ]);
     expect(await titles("nothing", "such")).toEqual([]);
+  });
+
+  it("finds a part by the number its seal kit is bought by, and by its own tool", async () => {
+    const part = (await snapshot()).parts.find(({ id }) => id === "cellar-furnace-blower")!;
+    const identity = { sealNumber: "QX-1277", tool: "long hex key" };
+    await store.write((tx) => updatePart(tx, { ...part, identity }));
+    expect(await titles("qx-1277")).toEqual([part.name]);
+    expect(await titles("hex", "key")).toEqual([part.name]);
+    await store.write((tx) => updatePart(tx, part));
+    expect(await titles("qx-1277")).toEqual([]);
   });
 
   it("takes quotes, stars and brackets for what they are: no words", async () => {
