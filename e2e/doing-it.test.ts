@@ -337,6 +337,11 @@ describe("doing it", () => {
     await page.press("Stopped");
     await page.heading("Flame: soot");
     const address = await browser.driver.getCurrentUrl();
+    // The device sends it while its page is in sight: leaving sooner would cut that short.
+    await browser.driver.wait(
+      async () => (await (await fetch(app.url + HOME)).text()).includes("flame: soot; call."),
+      30_000,
+    );
     await page.open(app.url + HOME);
     await page.seen("Cellar furnace, flame: soot; call.");
     await page.open(address);
