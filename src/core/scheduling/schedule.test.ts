@@ -293,3 +293,23 @@ describe("jobs by their day", () => {
     expect(late).toMatchObject({ state: "past", ahead: [today, day(300), day(600)] });
   });
 });
+
+describe("some of the jobs of a machine", () => {
+  it("stand as they do among all of them, what the others did counted", () => {
+    const visit = job("visit", every(365), { alsoDoes: ["furnace:look"] });
+    const tasks = [job("look", every(90)), visit, job("wipe", every(30))];
+    const home = snapshot([ofUnit("visit", -20), ofUnit("wipe", -40)]);
+    const all = scheduleOf(home, tasks, new Map(), today, day(400));
+    const some = scheduleOf(
+      home,
+      tasks,
+      new Map(),
+      today,
+      day(400),
+      undefined,
+      new Set([tasks[0]!.id, tasks[2]!.id]),
+    );
+    expect(some).toEqual([all[0], all[2]]);
+    expect(some[0]!.lastDone).toBe(day(-20));
+  });
+});

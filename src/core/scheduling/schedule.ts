@@ -304,6 +304,8 @@ export function dueTaskOf(
  * before. Jobs that nothing calls for are there too, without dates.
  *
  * @param grounds of the same home, where somebody has them already
+ * @param wanted the ids of those that are asked for, where it is not all of them: when the others were
+ * done counts for them all the same
  * @example scheduleOf(snapshot([]), [], new Map(), today, day(60)) // []
  */
 export function scheduleOf(
@@ -313,16 +315,18 @@ export function scheduleOf(
   today: PlainDate,
   until: PlainDate,
   grounds = scheduleGrounds(snapshot),
+  wanted?: ReadonlySet<string>,
 ): JobStatus[] {
   const units = new Map(snapshot.units.map((unit) => [unit.id, unit]));
   const byUnit = new Map<string | undefined, PlannedTask[]>();
   const seen = new Set<string>();
   for (const task of tasks) byUnit.set(task.unitId, [...(byUnit.get(task.unitId) ?? []), task]);
   const [now, end] = [toDay(today), toDay(until)];
-  return tasks.map((task): JobStatus => {
+  return tasks.flatMap((task): JobStatus | JobStatus[] => {
     const unit = units.get(task.unitId ?? "") ?? null;
     const isMain = !seen.has(placeKey(task));
     seen.add(placeKey(task));
+    if (wanted && !wanted.has(task.id)) return [];
     const { jobs } = grounds.recordOf(task.unitId);
     const lastDone = lastDoneOf(jobs, task, isMain, byUnit.get(task.unitId) ?? []);
     const worn = wornParts.get(task.partId ?? "");

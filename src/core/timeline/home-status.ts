@@ -113,12 +113,12 @@ export class HomeStatus {
     ];
   }
 
-  /** Some jobs as they would stand, whoever planned them. */
-  scheduleOf(tasks: readonly PlannedTask[]): JobStatus[] {
+  /** Some jobs as they would stand, whoever planned them; of them those `wanted`, by their ids. */
+  scheduleOf(tasks: readonly PlannedTask[], wanted?: ReadonlySet<string>): JobStatus[] {
     const { snapshot, today } = this;
     const until = addDays(today, SCHEDULE_DAYS);
     this.#worn ??= wearByPart(this.filters, this.coils);
-    return scheduleOf(snapshot, tasks, this.#worn, today, until, this.grounds);
+    return scheduleOf(snapshot, tasks, this.#worn, today, until, this.grounds, wanted);
   }
 
   private get grounds(): ScheduleGrounds {

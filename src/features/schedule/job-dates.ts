@@ -24,10 +24,13 @@ export function jobStatusesWith(
   const changed = { ...snapshot, tasks: [...others, { id: "if", key, changes, ...place }] };
   const unit = snapshot.units.find((each) => each.id === unitId);
   const tasks = unit ? tasksOfUnit(changed, unit, JOBS) : tasksOf(changed, JOBS).filter(isOfHome);
-  const all = homeStatus(snapshot, today).of(changed).scheduleOf(tasks);
+  const lookId = taskId(task, LOOK);
+  const two = homeStatus(snapshot, today)
+    .of(changed)
+    .scheduleOf(tasks, new Set([task.id, lookId]));
   return {
-    job: all.find((each) => each.task.id === task.id),
-    look: all.find((each) => each.task.id === taskId(task, LOOK) && each.task.id !== task.id),
+    job: two.find((each) => each.task.id === task.id),
+    look: two.find((each) => each.task.id === lookId && each.task.id !== task.id),
   };
 }
 
