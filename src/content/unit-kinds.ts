@@ -562,3 +562,6 @@ export const movesAir = (kindId: string): boolean => unitKind(kindId).runs && ki
 
 /** Whether air goes through it at all: a grille in the ducts has its hours from what drives the air. */
 export const carriesAir = (kindId: string): boolean => movesAir(kindId) || unitKind(kindId).ducted;
+
+/** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
+export const shortKindName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;

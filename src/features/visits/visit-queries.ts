@@ -5,13 +5,13 @@ import { unitKind, type UnitKindId } from "@/content/unit-kinds";
 import { CHECK_ORDER, PART_FACTS, VISIT_REASON_WORDS } from "@/content/visits";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { JudgedReading } from "@/core/history/readings-taken";
-import type { Contact, FilterSlot, Unit } from "@/core/inventory/inventory";
+import type { Contact, Unit } from "@/core/inventory/inventory";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { moneyFigure } from "@/core/quantities/money";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { Instrument } from "@/core/readings/conditions";
 import { seriesByPlace } from "@/core/readings/going";
-import { MEASURED_KINDS, isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
+import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, type ReadingUnit } from "@/core/readings/reading-units";
 import { fogLimitOn } from "@/core/readings/fog-limit";
 import type { JobStatus } from "@/core/scheduling/schedule";
@@ -247,7 +247,6 @@ export type CheckRow = CheckAt & {
   units: ReadingUnit[];
   rated: "value" | "band" | "none";
   ratedWords: string;
-  ratedIsNeeded: boolean;
   /** What was read the last time, before this visit. */
   before: { words: string; when: string; verdict: JudgedReading["judgement"]["verdict"] } | null;
 };
@@ -255,7 +254,6 @@ export type CheckRow = CheckAt & {
 export type UnitChecksPage = VisitPage & {
   unit: Unit;
   rows: CheckRow[];
-  slots: FilterSlot[];
   partNames: { value: string; label: string }[];
   initial: Typed;
   fogLimit: number;
@@ -294,7 +292,6 @@ export async function unitChecksOf(
     ...page,
     unit,
     rows,
-    slots: snapshot.slots.filter((slot) => slot.unitId === unitId),
     partNames: snapshot.parts
       .filter((part) => part.unitId === unitId)
       .map(({ id, name }) => ({ value: id, label: name })),
@@ -315,7 +312,6 @@ function wordsOf({ home, parts }: HomeSnapshot, check: CheckAt) {
   const { kind, partId } = check;
   const words = READING_WORDS[kind];
   const part = parts.find(({ id }) => id === partId);
-  const facts = kind in MEASURED_KINDS ? MEASURED_KINDS[kind as keyof typeof MEASURED_KINDS] : null;
   return {
     key: checkKey(check),
     name: nameOfCheck(part?.name, words.name),
@@ -323,7 +319,6 @@ function wordsOf({ home, parts }: HomeSnapshot, check: CheckAt) {
     units: isWordKind(kind) ? [] : unitsFor(kind, home.unitSystem),
     rated: ratedOf(kind),
     ratedWords: words.rated ?? "Rated",
-    ratedIsNeeded: facts !== null && !("usualRated" in facts) && !("ratedIsOptional" in facts),
   };
 }
 

@@ -1,5 +1,5 @@
 import "server-only";
-import { unitKind } from "@/content/unit-kinds";
+import { shortKindName, unitKind } from "@/content/unit-kinds";
 import { partKind } from "@/content/part-kinds";
 import type { WalkFind } from "@/content/first-walk";
 import { END_STOP, type WalkPlace } from "@/core/inventory/first-walk";
@@ -82,7 +82,7 @@ type Place = Pick<WalkPlace, "level"> & { room: WalkPlace["room"] };
 
 /** A name nobody has yet, by the room where that tells it from its like: “Kitchen thermostat”. */
 function nameAt({ snapshot }: OpenHome, kindId: string, room: Place["room"]): string {
-  const short = unitKind(kindId).name.split(",")[0]!;
+  const short = shortKindName(kindId);
   const isSaid = room && short.toLowerCase().includes(room.name.toLowerCase());
   const wanted = room && !isSaid ? `${room.name} ${inSentence(short)}` : short;
   return freeName(

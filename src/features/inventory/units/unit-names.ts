@@ -1,14 +1,11 @@
-import { unitKind } from "@/content/unit-kinds";
+import { shortKindName, unitKind } from "@/content/unit-kinds";
 import type { Level } from "@/core/inventory/inventory";
 import { freeName } from "@/core/quantities/words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 
-/** The name of a kind without what tells it from its cousins: “Furnace, condensing” is a furnace. */
-const shortName = (kindId: string): string => unitKind(kindId).name.split(",")[0]!;
-
 export const nameFor = (kindId: string, snapshot: HomeSnapshot): string =>
   freeName(
-    shortName(kindId),
+    shortKindName(kindId),
     [...snapshot.units, ...snapshot.retired].map((unit) => unit.name),
   );
 

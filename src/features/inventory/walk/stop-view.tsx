@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { unitKind } from "@/content/unit-kinds";
+import { shortKindName, unitKind } from "@/content/unit-kinds";
 import { MAINS_STOP } from "@/core/inventory/first-walk";
 import { slotTitle } from "@/presentation/slot-words";
 import { emptyForm } from "@/lib/forms";
@@ -28,7 +28,7 @@ const rowOf = (find: AskedFind): FindRow => {
           ? "where"
           : "nothing",
     owners: owners.map((unit) => ({ value: unit.id, label: unit.name })),
-    orElse: "at" in makes ? `${unitKind(makes.at[0]).name.split(",")[0]}, not entered yet` : "",
+    orElse: "at" in makes ? `${shortKindName(makes.at[0])}, not entered yet` : "",
   };
 };
 

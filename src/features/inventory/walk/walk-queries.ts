@@ -168,7 +168,7 @@ function tracesOf(drivers: HomeSnapshot["drivers"]): (typeof PAST_TRACES)[number
 
 export type PastLook = { href: string; words: string };
 export type WalkEnd = WalkPage & {
-  counts: { units: number; filters: number; registers: number; alarms: number; pictures?: number };
+  counts: { units: number; filters: number; registers: number; alarms: number };
   /** What is not known yet, and where it is said. */
   gaps: { words: string; href: string }[];
   first: { words: string; when: string; href: string }[];
