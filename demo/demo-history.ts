@@ -24,7 +24,11 @@ export type Truth = {
   /** How long ago its record begins; three years when absent. */
   begunDaysAgo?: number;
   seed: number;
+  /** How many days ago one was changed that nobody had thought of for far too long. */
+  forgottenUntil?: number;
 };
+/** How full that one was. */
+const FORGOTTEN_LOAD = 1.5;
 
 const YEARS_DAYS = 1095;
 /** Spread of the load at which people really change a filter. */
@@ -132,7 +136,10 @@ function madeUp(
     const target = share * (1 + CHANGE_SPREAD * Math.max(-2, Math.min(2, chance.normal())));
     const before = fittedFor(target, fitDays[0]!);
     if (before === fitDays[0]) break;
-    fitDays.unshift(before);
+    const forgotten = toDay(today) - (truth.forgottenUntil ?? Infinity);
+    if (before <= forgotten && forgotten < fitDays[0]!)
+      fitDays.unshift(fittedFor(share * FORGOTTEN_LOAD, forgotten), forgotten);
+    else fitDays.unshift(before);
   }
 
   const made: Made = { items: [], events: [] };

@@ -1,4 +1,5 @@
 import { climateSchema } from "@/core/climate/climate";
+import { judgeInput } from "@/core/readings/judge";
 import { addDays, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import type { RunEvent } from "@/core/runs/run-event";
 import type {
@@ -16,6 +17,7 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { always, equipment, partsOf, readingsAt, roomsOn, slot, system, unit } from "./entering";
 import { washRecoveryCore } from "../src/content/procedures/wash-recovery-core";
 import type { Truth } from "./demo-history";
+import { KILN_STOPPED_DAYS_AGO } from "./visits";
 
 export const SLUICE_HOUSE = "sluice-house";
 
@@ -33,6 +35,7 @@ export const home: Home = {
   timeZone: "Etc/UTC",
   unitSystem: "metric",
   currency: "EUR",
+  hourMinor: 2000,
   climate: merrowBend,
   localRules:
     "Gas and refrigerant only by licensed people; a changed vent needs the inspector’s stamp. Filters, drains and washing are the householder’s own.",
@@ -190,6 +193,8 @@ export function unitsOn(today: PlainDate): Unit[] {
       warrantyRegistered: true,
       access: "mind the low beam at the foot of the stairs",
       note: "Lower door first: lift, then pull. The upper one hangs on it.",
+      purchaseMinor: 485000,
+      replacementMinor: 620000,
       attributes: { position: "upflow" },
       ...technician,
       shutOffs: [
@@ -546,7 +551,10 @@ export const slots: FilterSlot[] = [
 
 export const truths: Record<string, Truth> = {
   "cellar-filter": { factor: 0.95, lookEvery: 24, dueIn: 2, seed: 11 },
-  "kiln-filter": { factor: 1.05, dueIn: 26, seed: 12 },
+  "kiln-filter": {
+    ...{ factor: 1.05, dueIn: 26, seed: 12 },
+    forgottenUntil: KILN_STOPPED_DAYS_AGO,
+  },
   "mesh-left": { factor: 1.95, lookEvery: 11, dueIn: 5, begunDaysAgo: 420, seed: 13 },
   "mesh-right": { factor: 1.7, dueIn: 9, begunDaysAgo: 420, seed: 14 },
   "vent-extract": { factor: 0.95, lookEvery: 60, dueIn: 41, seed: 15 },
@@ -682,15 +690,33 @@ export function notes(today: PlainDate): HistoryEvent[] {
     const date = addDays(today, -daysAgo);
     return { id, kind: "note", unitId, date, recordedAt: `${date}T18:00:00.000Z`, words };
   };
+  const fog = (id: string, daysAgo: number, value: string, words: string): HistoryEvent => {
+    const { unitId: _, ...entry } = note(id, daysAgo, "", words);
+    const reading = judgeInput.parse({ kind: "window-fog", value });
+    return { ...entry, kind: "reading", sign: `fog:${value}`, reading };
+  };
   return [
     {
       ...note(
         "kiln-stopped",
-        398,
+        KILN_STOPPED_DAYS_AGO,
         "kiln-furnace",
         "Stopped in the coldest week: the filter was blocked, the limit had tripped. New filter, runs again.",
       ),
       kind: "breakdown",
+      breakdown: {
+        code: "33",
+        found: "Limit tripped, filter blocked with clay dust",
+        cause: "No air through the filter",
+        daysWithout: 2,
+        prevented: { taskId: "kiln-filter.renew" },
+      },
+    },
+    fog("fog-panes", 52, "panes", "Bedroom and scullery, in the mornings."),
+    fog("fog-clear", 41, "clear", "Humidistat five per cent lower."),
+    {
+      ...note("better-breath", 96, "purifier", "No cough at night since the new cylinder."),
+      ...{ kind: "noticed", sign: "breathing:better" },
     },
     note(
       "switch-off",

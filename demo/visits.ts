@@ -3,6 +3,8 @@ import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import type { Instrument } from "@/core/readings/conditions";
 import type { Finding, Visit } from "@/core/visits/visit";
 
+/** The kiln shed’s furnace stopped on the bitterest day, its filter forgotten. */
+export const KILN_STOPPED_DAYS_AGO = 406;
 const TECHNICIAN = "sluice-technician";
 
 /** What the technician measured with: an old meter until last autumn, which read a little low. */
@@ -63,7 +65,7 @@ const PAST: Past[] = [
     words: "All in order.",
   },
   {
-    daysAgo: 398,
+    daysAgo: KILN_STOPPED_DAYS_AGO,
     units: ["kiln-furnace"],
     reason: "breakdown",
     minutes: 80,

@@ -20,6 +20,9 @@ const FLAGS = [
   "--hide-scrollbars",
 ];
 
+/** How often a condition is looked at that is waited for, ms. */
+const POLL_MS = 25;
+
 export type Size = { width: number; height: number };
 export const DESK: Size = { width: 1280, height: 800 };
 export const PHONE: Size = { width: 390, height: 844 };
@@ -42,6 +45,10 @@ export async function openBrowser(size: Size = DESK, dark = false): Promise<Brow
     .setChromeOptions(options)
     .setChromeService(new chrome.ServiceBuilder("/usr/bin/chromedriver"))
     .build();
+  // The driver looks five times a second unless told otherwise, and most of a test is waiting for its look.
+  const wait = driver.wait.bind(driver);
+  driver.wait = ((condition: () => unknown, timeout?: number, message?: string) =>
+    wait(condition, timeout, message, POLL_MS)) as typeof driver.wait;
   const chromium = driver as unknown as chrome.Driver;
   const resize = async ({ width, height }: Size) => {
     await chromium.sendDevToolsCommand("Emulation.setDeviceMetricsOverride", {

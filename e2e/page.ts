@@ -32,16 +32,23 @@ export function pageOf(driver: WebDriver) {
     const path = `//*[not(self::script)][contains(normalize-space(.), ${quoted(text)})][not(*[contains(normalize-space(.), ${quoted(text)})])]`;
     return find(By.xpath(path));
   };
-  /** A page that has just changed may scroll to its heading: what lies under another is scrolled to again. */
-  const click = (element: WebElement) =>
+  /**
+   * A page that has just changed may scroll to its heading, or draw itself anew: what lies under another
+   * is scrolled to again, and what is gone is looked for again.
+   */
+  const click = (locator: By) =>
     driver.wait(
       async () => {
-        await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
         try {
+          const element = await find(locator);
+          await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element);
           await element.click();
           return true;
         } catch (error) {
-          if (error instanceof driverError.ElementClickInterceptedError) return false;
+          const isPassing =
+            error instanceof driverError.ElementClickInterceptedError ||
+            error instanceof driverError.StaleElementReferenceError;
+          if (isPassing) return false;
           throw error;
         }
       },
@@ -50,15 +57,13 @@ export function pageOf(driver: WebDriver) {
     );
   const press = async (name: string) =>
     click(
-      await find(
-        By.xpath(
-          `//*[self::a or self::button or self::summary][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)}]`,
-        ),
+      By.xpath(
+        `//*[self::a or self::button or self::summary][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)}]`,
       ),
     );
   /** Presses a link that says this among other things. */
   const follow = async (words: string) =>
-    click(await find(By.xpath(`//main//a[contains(normalize-space(.), ${quoted(words)})]`)));
+    click(By.xpath(`//main//a[contains(normalize-space(.), ${quoted(words)})]`));
   const field = (label: string) =>
     find(By.xpath(`//*[@id=//label[starts-with(normalize-space(.), ${quoted(label)})]/@for]`));
   const type = async (label: string, text: string) => {
@@ -87,10 +92,8 @@ export function pageOf(driver: WebDriver) {
       .click();
   const tick = async (label: string) =>
     click(
-      await find(
-        By.xpath(
-          `//label[normalize-space(.)=${quoted(label)} or .//span[normalize-space(.)=${quoted(label)}]]`,
-        ),
+      By.xpath(
+        `//label[normalize-space(.)=${quoted(label)} or .//span[normalize-space(.)=${quoted(label)}]]`,
       ),
     );
   /** The problem said at a field; the form draws itself anew when it is answered, so look again. */

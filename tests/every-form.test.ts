@@ -42,8 +42,15 @@ import {
 import { partSheetOf, unitSheetOf } from "@/features/inventory/units/unit-queries";
 import { seeMains, seePast, seePlace } from "@/features/inventory/walk/walk-actions";
 import { stopOf } from "@/features/inventory/walk/walk-queries";
+import { saveBreakdown } from "@/features/records/breakdowns/breakdown-actions";
+import { OTHERWISE } from "@/features/records/breakdowns/breakdown-form";
+import { breakdownsOf, fieldsOfBreakdown } from "@/features/records/breakdowns/breakdown-queries";
+import { noteNoticed } from "@/features/records/noticed/noticed-actions";
+import { saveMoney } from "@/features/money/money-actions";
+import { costsOf, fieldsOfMoney } from "@/features/money/money-queries";
+import { briefOf, briefText } from "@/features/visits/brief";
 import { noteReading } from "@/features/records/readings/readings-actions";
-import { readingPageOf } from "@/features/records/readings/readings-queries";
+import { beforeAfterOf, readingPageOf } from "@/features/records/readings/readings-queries";
 import {
   correctEntry,
   noteChanged,
@@ -64,6 +71,7 @@ import {
   fieldsOfInstrument,
   findingFieldsOf,
   HOUSEHOLD,
+  planPageOf,
   unitChecksOf,
   visitOf,
 } from "@/features/visits/visit-queries";
@@ -406,7 +414,7 @@ const CASES: Case[] = [
   },
   {
     form: "a note",
-    fields: { words, partId: figure("cellar-filter"), date: past, brokeDown: ticked },
+    fields: { words, partId: figure("cellar-filter"), date: past },
     send: (previous, form) => writeNote(HOME, "cellar-furnace", previous, form),
   },
   {
@@ -431,6 +439,7 @@ const CASES: Case[] = [
       contactId: oneOf("", "sluice-technician"),
       on: figure("2026-04-02", "2026-03-01"),
       questions: words,
+      ask: some("Does it last?", "What does it cost?"),
     },
     send: (previous, form) => savePlan(HOME, null, previous, form),
   },
@@ -488,6 +497,42 @@ const CASES: Case[] = [
       ),
   },
   {
+    form: "something noticed",
+    fields: {
+      sign: oneOf("smell:musty", "air:weak", "breathing:better", "noise:bang"),
+      unitId: oneOf("cellar-furnace", ""),
+      ...{ date: past, words },
+    },
+    send: (previous, form) => noteNoticed(HOME, previous, form),
+  },
+  {
+    form: "a breakdown",
+    fields: {
+      ...{ date: past, words, code: name, found: words, cause: words },
+      cost: figure("180", "99,90"),
+      daysWithout: figure("2"),
+      prevented: oneOf("", FILTER_JOB, OTHERWISE),
+      preventedWords: words,
+      follows: oneOf("", FILTER_JOB),
+    },
+    send: (previous, form) => saveBreakdown(HOME, { unitId: "cellar-furnace" }, previous, form),
+    shown: (home) => fieldsOfBreakdown(lastBreakdown(home), "EUR"),
+    again: (home) => (previous, form) => {
+      const eventId = lastBreakdown(home).id;
+      return saveBreakdown(HOME, { unitId: "cellar-furnace", eventId }, previous, form);
+    },
+  },
+  {
+    form: "the money of a machine",
+    fields: { purchase: figure("4850"), replacement: figure("6200,50"), hour: figure("25") },
+    send: (previous, form) => saveMoney(HOME, "cellar-furnace", previous, form),
+    shown: (home) =>
+      fieldsOfMoney(
+        home.home,
+        home.units.find(({ id }) => id === "cellar-furnace")!,
+      ),
+  },
+  {
     form: "an instrument",
     fields: { name, note: words },
     send: (previous, form) => saveInstrument(HOME, "clamp-meter", previous, form),
@@ -535,6 +580,10 @@ const CASES: Case[] = [
   },
 ];
 
+/** The breakdown written down last, whatever its day. */
+const lastBreakdown = ({ history }: HomeSnapshot) =>
+  history.entries.findLast(({ kind, id }) => kind === "breakdown" && !history.isSuperseded(id))!;
+
 let demo: DemoStore;
 beforeAll(async () => {
   demo = await actOnDemo();
@@ -543,6 +592,7 @@ beforeAll(async () => {
   for (const sql of [
     `DELETE FROM looks WHERE event_id IN (${old})`,
     `DELETE FROM readings WHERE event_id IN (${old})`,
+    `DELETE FROM breakdowns WHERE event_id IN (${old})`,
     `DELETE FROM events WHERE id IN (${old})`,
     `UPDATE units SET deleted_at = '2026-03-01' WHERE id NOT IN ('cellar-furnace', 'yard-condenser', 'kiln-furnace', 'dryer', 'purifier')`,
   ])
@@ -569,6 +619,11 @@ async function pagesOpen(): Promise<void> {
     visitOf(HOME, "visit-next", HOUSEHOLD),
     unitChecksOf(HOME, "visit-166", "cellar-furnace", HOUSEHOLD),
     visitReport(HOME, "visit-166"),
+    visitOf(HOME, "visit-next", HOUSEHOLD).then((page) => page && briefText(briefOf(page))),
+    planPageOf(HOME),
+    breakdownsOf(HOME),
+    costsOf(HOME, "cellar-furnace"),
+    beforeAfterOf(HOME, "cellar-furnace"),
   ];
   for (const page of await Promise.all(pages)) expect(page).not.toBeNull();
 }

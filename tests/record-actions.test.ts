@@ -207,15 +207,6 @@ describe("what was done and seen", () => {
     expect(await pace()).toEqual(learnt);
   });
 
-  it("is a breakdown where it is said to be one", async () => {
-    const form = formOf({ date: "2026-03-14", words: "cold in the morning", brokeDown: "on" });
-    await landing(writeNote(HOME, "kiln-furnace", nothingSent, form));
-    expect((await snapshot()).history.entries.at(-1)).toMatchObject({
-      kind: "breakdown",
-      unitId: "kiln-furnace",
-    });
-  });
-
   it("is a part seen to, with what it took", async () => {
     const id = "dryer-dryer-duct";
     const form = formOf({ date: "2026-03-01", words: "two handfuls", minutes: "20", cost: "4,50" });

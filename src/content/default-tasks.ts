@@ -101,6 +101,12 @@ const LOOK_AFTER_DUCTS = job(
   { onlyWhen: true, ...led("look-at-filter") },
 );
 
+/** Elsewhere only something noticed asks for a look. */
+const LOOK_WHEN_ASKED = job(LOOK, "Look at the filter", after("asked", 0), "owner", 2, {
+  onlyWhen: true,
+  ...led("look-at-filter"),
+});
+
 /**
  * Every job there is by default: at each kind of part and unit, and in a home. Figures are general trade
  * practice: docs/sources.md#jobs. Every one can be changed for its part; a manual comes first.
@@ -119,6 +125,7 @@ export const JOBS: JobCatalogue = {
   look: (everyDays) =>
     job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2, led("look-at-filter")),
   lookAfterDucts: LOOK_AFTER_DUCTS,
+  lookWhenAsked: LOOK_WHEN_ASKED,
   atLight: onReading("indicator-light"),
   atGrey: after(GREY_LOOK, 0),
   soonerBesideLint: {

@@ -4,10 +4,11 @@ import { breakdownWords } from "@/core/timeline/breakdown";
 import { partKind } from "@/content/part-kinds";
 import { READING_WORDS } from "@/content/reading-words";
 import { readWords } from "./reading-advice";
+import { signOf } from "@/content/signs";
 import { GRADE_WORDS } from "@/content/words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { dateWords } from "@/core/quantities/words";
+import { dateWords, inSentence } from "@/core/quantities/words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { MEDIA } from "@/core/filters/media";
@@ -34,7 +35,10 @@ function whatHappened(snapshot: HomeSnapshot, event: HistoryEvent): string {
       return "Cleaned and put back";
     case "done":
       return doneWords(snapshot, event);
+    case "noticed":
+      return `Noticed: ${signOf(event.sign ?? "")?.words ?? "something"}`;
     case "reading":
+      if (event.sign) return `Noticed: ${signOf(event.sign)?.words ?? "something"}`;
       return event.reading
         ? `${READING_WORDS[event.reading.kind].name}: ${readWords(event.reading, snapshot.home.unitSystem)}`
         : "A reading";
@@ -76,6 +80,20 @@ function doneWords(snapshot: HomeSnapshot, { partId, unitId, taskKey }: HistoryE
   return own ?? definitions.find(({ key }) => key === taskKey)?.name ?? "Serviced";
 }
 
+/** What is known of a breakdown, and how its filters and the weather stood that day. */
+function breakdownDetails(snapshot: HomeSnapshot, event: HistoryEvent): (string | undefined)[] {
+  const { code, found, cause, daysWithout } = event.breakdown ?? {};
+  return [
+    code && `code ${code}`,
+    found && inSentence(found),
+    cause && `cause: ${inSentence(cause)}`,
+    daysWithout === undefined
+      ? undefined
+      : `${daysWithout} ${daysWithout === 1 ? "day" : "days"} without`,
+    ...breakdownWords(snapshot, event),
+  ];
+}
+
 /** The newest first; with `named`, each says at which part it was. */
 export function historyLines(
   snapshot: HomeSnapshot,
@@ -99,7 +117,7 @@ export function historyLines(
         : moneyWords({ minor: event.costMinor, currency: snapshot.home.currency }),
       event.minutes === undefined ? undefined : `${event.minutes} min`,
       event.corrects ? "corrected" : undefined,
-      ...(event.kind === "breakdown" ? breakdownWords(snapshot, event) : []),
+      ...(event.kind === "breakdown" ? breakdownDetails(snapshot, event) : []),
     ];
     return {
       id: event.id,
@@ -107,7 +125,7 @@ export function historyLines(
       when: dateWords(event.date, today),
       what: where ? `${where}: ${what.charAt(0).toLowerCase()}${what.slice(1)}` : what,
       details: details.filter((each) => each !== undefined),
-      isChange: !["look", "note", "reading"].includes(event.kind),
+      isChange: !["look", "note", "reading", "noticed"].includes(event.kind),
     };
   });
 }

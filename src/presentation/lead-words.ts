@@ -45,10 +45,11 @@ export function leadsOf(
 
 /** What a word seen at a step asks for at once and why, before anything is written down. */
 export function leadNow(
-  at: { reading: ReadingKind } | { procedure: string; step: string },
+  at: { reading: ReadingKind } | { sign: string } | { procedure: string; step: string },
   word: string,
 ): { now?: string; why: string } | null {
   const lead = LEADS.find(({ from }) => {
+    if ("sign" in from) return "sign" in at && from.sign.includes(at.sign);
     if (!("is" in from) || !from.is.includes(word)) return false;
     return "reading" in from
       ? "reading" in at && from.reading === at.reading

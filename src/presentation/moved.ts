@@ -31,7 +31,7 @@ export function movedBy(status: HomeStatus, eventId: string): string[] {
   const isIt = ({ task }: JobStatus) =>
     task.partId === event.partId && (!event.taskKey || task.key === event.taskKey);
   const concerned = status.jobs
-    .filter(({ task }) => isConcerned(task, event))
+    .filter(({ task, called }) => isConcerned(task, event) || called?.event.id === event.id)
     .sort((a, b) => Number(isIt(b)) - Number(isIt(a)));
   const lines = concerned.flatMap((now) => {
     const then = was.get(now.task.id);
@@ -40,8 +40,9 @@ export function movedBy(status: HomeStatus, eventId: string): string[] {
     const isOwn = isIt(now) && now.because.kind === "season" && now.lastDone === event.date;
     return then.due !== now.due || isOwn ? [movedWords(then, now, event, today)] : [];
   });
-  // A reading that calls for nothing is judged on its page.
-  if (lines.length > 0 || event.kind === "reading") return lines.slice(0, MOST_LINES);
+  // A reading or a sign that calls for nothing is judged on its page.
+  if (lines.length > 0 || event.kind === "reading" || event.kind === "noticed")
+    return lines.slice(0, MOST_LINES);
   const [main] = concerned;
   return main ? [steadyWords(was.get(main.task.id) ?? main, main, event, today)] : [];
 }
@@ -67,11 +68,12 @@ function movedWords(
 
 function whyWords(
   then: JobStatus,
-  { because, due, lastDone }: JobStatus,
+  { because, called, due, lastDone }: JobStatus,
   event: HistoryEvent,
   today: PlainDate,
 ): string {
   const on = dateWords(event.date, today);
+  if (called?.event.id === event.id) return "What was noticed calls for it.";
   if (event.kind === "look") {
     if (then.due === null) return "The look is what it can count from.";
     const isSooner = due !== null && due < then.due;

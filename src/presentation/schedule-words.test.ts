@@ -30,6 +30,7 @@ const jobStatus = (extra: Partial<JobStatus>): JobStatus => ({
   problem: null,
   since: null,
   deferral: null,
+  called: null,
   ahead: [],
   ...extra,
 });

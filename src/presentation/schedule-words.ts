@@ -1,9 +1,11 @@
+import { signOf } from "@/content/signs";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import {
   agoWords,
   awayWords,
   dateWords,
   dayAndMonth,
+  inSentence,
   monthWords,
   spanWords,
 } from "@/core/quantities/words";
@@ -72,6 +74,15 @@ export function deferralWords({ deferral }: Pick<JobStatus, "deferral">, today: 
   return until && until > today
     ? `put off to ${dateWords(until, today)}: ${words}`
     : `not possible on ${dateWords(on, today)}: ${words}`;
+}
+
+/** “Noticed Thu 12 Mar: the air is weak”; empty where nothing brought it forward. */
+export function calledWords({ called }: Pick<JobStatus, "called">, today: PlainDate): string {
+  if (!called) return "";
+  const { sign, kind } = called.event;
+  const on = dateWords(called.on, today);
+  if (kind === "breakdown") return `It broke down on ${on}`;
+  return `Noticed ${on}: ${inSentence(signOf(sign ?? "")?.words ?? "something")}`;
 }
 
 /** How far a job has come from when it was last done to when it is due; 1 is due. Null without dates. */

@@ -55,6 +55,7 @@ export const STRETCHES = Object.entries(WITHIN_WORDS).map(([value, label]) => ({
 
 const EVENT_WORDS: Readonly<Record<string, string>> = {
   renovation: "building work has ended",
+  asked: "something noticed that asks for it",
   "duct-cleaning": "the ducts were cleaned",
   "moved-in": "moving in",
   "smoke-episode": "the smoke has gone",

@@ -17,6 +17,7 @@ export const HISTORY_KINDS = [
   "done",
   "look",
   "reading",
+  "noticed",
   "breakdown",
   "forgotten",
   "put-off",
@@ -24,6 +25,22 @@ export const HISTORY_KINDS = [
   "withdrawn",
 ] as const;
 export type HistoryKind = (typeof HISTORY_KINDS)[number];
+
+/** What is known of a machine that stopped, beyond the day and the words. */
+export type Breakdown = {
+  /** What its display showed, as it was written there. */
+  code?: string;
+  /** What was found, and what had caused it. */
+  found?: string;
+  cause?: string;
+  /** Days without it. */
+  daysWithout?: number;
+  /** What would have prevented it: a job, or in words of one’s own. */
+  prevented?: { taskId: string } | { words: string };
+  /** The job that follows from it. */
+  follows?: string;
+};
+
 export type HistoryEvent = {
   id: string;
   kind: HistoryKind;
@@ -45,4 +62,7 @@ export type HistoryEvent = {
   until?: PlainDate;
   look?: { grade?: Grade; pressureDropPa?: number };
   reading?: ReadingTaken;
+  /** What somebody of the household noticed, as `family:word`. */
+  sign?: string;
+  breakdown?: Breakdown;
 };

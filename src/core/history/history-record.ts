@@ -1,5 +1,6 @@
 import type { HistoryEvent, HistoryKind } from "./history-event";
 import { judged, type JudgedReading } from "./readings-taken";
+import type { NoticedEvent } from "../noticed/sign";
 
 /**
  * The entries that a later one corrects or withdraws. This alone says what is superseded: everything
@@ -7,6 +8,8 @@ import { judged, type JudgedReading } from "./readings-taken";
  */
 const supersededBy = (entries: readonly HistoryEvent[]): ReadonlySet<string> =>
   new Set(entries.flatMap(({ corrects }) => corrects ?? []));
+
+const isNoticed = (event: HistoryEvent): event is NoticedEvent => event.sign !== undefined;
 
 const NOTHING: readonly HistoryEvent[] = [];
 
@@ -69,6 +72,7 @@ export class HistoryRecord {
   #byUnit: ReadonlyMap<string, readonly HistoryEvent[]> | undefined;
   #byKind: ReadonlyMap<HistoryKind, readonly HistoryEvent[]> | undefined;
   #readings: readonly JudgedReading[] | undefined;
+  #noticed: readonly NoticedEvent[] | undefined;
 
   /** @param entries in the order recorded; must not change afterwards */
   constructor(readonly entries: readonly HistoryEvent[]) {}
@@ -111,6 +115,12 @@ export class HistoryRecord {
     return this.#readings;
   }
 
+  /** What the household noticed and counts, the oldest first. */
+  get noticed(): readonly NoticedEvent[] {
+    this.#noticed ??= this.counted.filter(isNoticed);
+    return this.#noticed;
+  }
+
   /**
    * A record with more in it; this one stays as it is. What corrects nothing is put in its place in
    * what is sorted out already: a record of tens of thousands is not sorted anew for one entry.
@@ -125,6 +135,7 @@ export class HistoryRecord {
     next.#byUnit = this.#byUnit && placedIn(this.#byUnit, events, unitKey);
     next.#byKind = this.#byKind && placedIn(this.#byKind, events, (event) => event.kind);
     if (events.every(({ kind }) => kind !== "reading")) next.#readings = this.#readings;
+    if (!events.some(isNoticed)) next.#noticed = this.#noticed;
     return next;
   }
 

@@ -29,6 +29,8 @@ export type Home = {
   localRules?: string;
   /** The main cock, valve and breaker of the house. */
   mains?: Mains;
+  /** What an hour of the household’s own work is worth to it, minor units. */
+  hourMinor?: number;
   /** The day it was entered, once it is stored: nothing was owed here before. */
   enteredOn?: PlainDate;
 };
@@ -107,6 +109,9 @@ export type Unit = {
   shutOffs: ShutOff[];
   /** The step at which it was left half entered. */
   setUpStep?: SetUpStep;
+  /** What it cost, fitted; and what a new one would cost today: minor units. */
+  purchaseMinor?: number;
+  replacementMinor?: number;
   /** Out of service since; its record stays. */
   retiredOn?: PlainDate;
   successorId?: string;

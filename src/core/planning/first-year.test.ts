@@ -50,6 +50,7 @@ const job = (id: string, facts: Facts = {}): JobStatus => {
     lastDone: null,
     since: null,
     deferral: null,
+    called: null,
     ahead: days.map(at),
     problem: null,
   };

@@ -27,6 +27,16 @@ export const moneyWords = ({ minor, currency }: Money): string =>
   );
 
 /**
+ * In whole units: for what is worked out, where cents would say more than is known.
+ *
+ * @example moneyAbout({ minor: 48961, currency: "EUR" }) // "€490"
+ */
+export const moneyAbout = ({ minor, currency }: Money): string =>
+  new Intl.NumberFormat("en", { style: "currency", currency, maximumFractionDigits: 0 }).format(
+    minor / 10 ** digitsOf(currency),
+  );
+
+/**
  * As it is typed again into a field.
  *
  * @example moneyFigure(1250, "EUR") // "12.50"

@@ -18,7 +18,13 @@ export const trendSeries = (readings: readonly JudgedReading[]): TrendPoint[] =>
   );
 
 /** Where the values of a series are going, and the limit on that side. */
-export type Going = { trend: Trend; limit: number; falls: boolean };
+export type Going = {
+  trend: Trend;
+  limit: number;
+  falls: boolean;
+  /** The last value lies beyond the limit already: the crossing is when that began. */
+  isBeyond: boolean;
+};
 
 type Limits = Record<string, number | null | undefined>;
 
@@ -38,7 +44,9 @@ export function goingOf(readings: readonly JudgedReading[]): Going | null {
   const falls = slope < 0;
   const limit = falls ? watchFrom : watchTo;
   if (limit === null || limit === undefined) return null;
-  return { trend: trend({ series, limit, direction: falls ? "below" : "above" }), limit, falls };
+  const found = trend({ series, limit, direction: falls ? "below" : "above" });
+  const value = series.at(-1)!.value;
+  return { trend: found, limit, falls, isBeyond: falls ? value < limit : value > limit };
 }
 
 /**

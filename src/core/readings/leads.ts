@@ -10,6 +10,7 @@ import type { ReadingKind, Verdict } from "./reading-kinds";
 export type LeadsFrom =
   | { reading: ReadingKind; is: readonly string[] }
   | { reading: ReadingKind; verdict: readonly Verdict[] }
+  | { sign: readonly string[] }
   | { grade: readonly Grade[]; media: readonly Media[] }
   | { procedure: string; step: string; is: readonly string[] };
 
@@ -22,13 +23,15 @@ export type Lead = {
   why: string;
   /** Jobs it leads to, as `kind:key`: of the same part or machine first, else of its air. */
   to: readonly string[];
+  /** Noticed of no machine in particular, it may come from any: their jobs are meant, each of them. */
+  ofTheHouse?: true;
   /** Whether its filters fit is to be asked: dirt came past them. */
   fit?: true;
 };
 
 /** What was seen: an entry of the record, or an answer of a job. */
 export type SeenThere =
-  | Pick<HistoryEvent, "reading" | "look" | "partId" | "unitId">
+  | Pick<HistoryEvent, "reading" | "look" | "sign" | "partId" | "unitId">
   | { procedure: string; step: string; word: string; partId?: string; unitId?: string };
 
 function isSeen(from: LeadsFrom, seen: SeenThere, mediaAt: (partId: string) => Media | undefined) {
@@ -40,6 +43,7 @@ function isSeen(from: LeadsFrom, seen: SeenThere, mediaAt: (partId: string) => M
       from.is.includes(seen.word)
     );
   if ("procedure" in seen) return false;
+  if ("sign" in from) return seen.sign !== undefined && from.sign.includes(seen.sign);
   if ("grade" in from) {
     const media = seen.partId === undefined ? undefined : mediaAt(seen.partId);
     return (
@@ -61,7 +65,8 @@ export type LedOn = { lead: Lead; jobs: PlannedTask[]; filters: string[] };
 
 /**
  * What something seen leads to in this home: each lead with the jobs that are there. A job of the same
- * part counts before one of the same machine, and that before one of its air system.
+ * part counts before one of the same machine, and that before one of its air system. What was noticed of
+ * no machine in particular may lead to the jobs of each.
  *
  * @param tasks of the home, those switched off among them
  * @param leads the table of what leads where
@@ -77,8 +82,9 @@ export function ledOn(
   const systemAt = (unitId: string | undefined) =>
     home.units.find(({ id }) => id === unitId)?.systemId;
   const system = systemAt(seen.unitId);
-  const nearest = (name: string): PlannedTask[] => {
+  const nearest = (lead: Lead, name: string): PlannedTask[] => {
     const named = tasks.filter(({ kind, key }) => `${kind}:${key}` === name);
+    if (seen.unitId === undefined) return lead.ofTheHouse ? named : [];
     const at = [
       named.filter(({ partId }) => partId !== undefined && partId === seen.partId),
       named.filter(({ unitId }) => unitId !== undefined && unitId === seen.unitId),
@@ -90,7 +96,7 @@ export function ledOn(
     .filter(({ from }) => isSeen(from, seen, (id) => slot(id)?.media))
     .map((lead) => ({
       lead,
-      jobs: lead.to.flatMap(nearest),
+      jobs: lead.to.flatMap((name) => nearest(lead, name)),
       filters: lead.fit
         ? home.slots.flatMap(({ id, unitId, airSide }) =>
             airSide === "recirculated" && system !== undefined && systemAt(unitId) === system

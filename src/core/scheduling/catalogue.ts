@@ -20,6 +20,8 @@ export type JobCatalogue = {
   /** The interval of the calendar strategy where no maker gave one. */
   calendar: (media: Media) => Trigger;
   look: (everyDays: number) => TaskDefinition;
+  /** A look that only something noticed asks for. */
+  lookWhenAsked: TaskDefinition;
   /** The look at a filter after its ducts were cleaned. */
   lookAfterDucts: TaskDefinition;
   /** When a filter goes that is looked at first. */

@@ -47,16 +47,17 @@ function slotTasks(
     slot.indicator ? { kind: "earliest", of: [usual, jobs.atLight] } : usual;
   const byGrey = { ...renewal, strategy: school, trigger: orByLight(jobs.atGrey) };
   const lookSetting = settings.get(taskId(place, LOOK));
+  const lookBeside = inDucts(snapshot, slot) ? jobs.lookAfterDucts : jobs.lookWhenAsked;
   switch (school) {
     case "wear":
       return [
         { ...renewal, strategy: school, trigger: orByLight({ kind: "wear" }) },
-        ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
+        planned(lookBeside, place, lookSetting),
       ];
     case "calendar":
       return [
         { ...renewal, strategy: school, trigger: orByLight(trigger ?? jobs.calendar(slot.media)) },
-        ...(inDucts(snapshot, slot) ? [planned(jobs.lookAfterDucts, place, lookSetting)] : []),
+        planned(lookBeside, place, lookSetting),
       ];
     case "look":
       return [byGrey, planned(jobs.look(lookEveryDays), place, lookSetting)];

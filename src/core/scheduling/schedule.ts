@@ -1,7 +1,7 @@
 import { systemOf } from "../filters/slot-wear";
 import { partsOf, type Trigger, type DueTask } from "./trigger";
 import { hoursOf } from "../filters/hours-away";
-import { soonest } from "./due-calculator";
+import { soonest, type Dates, type DueCalculator } from "./due-calculator";
 import { dueCalculatorOf, occurrencesOf } from "./chain";
 import { asDates, stateOn, type DueState } from "./due";
 import {
@@ -19,6 +19,7 @@ import { ductCleanings } from "../history/duct-cleanings";
 import type { ScopedDriver, Unit } from "../inventory/inventory";
 import type { HistoryEvent } from "../history/history-event";
 import type { HomeSnapshot } from "../history/home-snapshot";
+import { NO_CALLS, type Call, type Calls } from "../noticed/calls";
 import { judged, type JudgedReading } from "../history/readings-taken";
 import type { WearStatus } from "../filters/wear-status";
 import { placeKey, RENEW, type PlannedTask } from "./task";
@@ -36,6 +37,8 @@ export type JobStatus = {
   lastDone: PlainDate | null;
   /** From when it is owed where it was never done. */
   since: PlainDate | null;
+  /** What brought it forward, where that governs its day. */
+  called: Call | null;
   /** That it was not possible the last time somebody tried, and nobody did it since. */
   deferral: Deferral | null;
   /** The days it is taken to be done, one after another; never before today. */
@@ -57,6 +60,8 @@ export type ScheduleGrounds = {
   recordOf: (unitId: string | undefined) => UnitRecord;
   cleanings: readonly PlainDate[];
   years: YearTables;
+  /** What brings jobs forward. */
+  calls: Calls;
 };
 
 /**
@@ -64,13 +69,16 @@ export type ScheduleGrounds = {
  * year's tables.
  *
  * @param years of the home's climate, where somebody has them already
+ * @param calls what brings jobs forward
  * @example scheduleGrounds(snapshot([])).cleanings // []
  */
 export const scheduleGrounds = (
   snapshot: HomeSnapshot,
   years = new YearTables(snapshot.home.climate),
+  calls = NO_CALLS,
 ): ScheduleGrounds => ({
   snapshot,
+  calls,
   years,
   recordOf: recordsByUnit(snapshot),
   cleanings: ductCleanings(snapshot),
@@ -343,6 +351,7 @@ export function scheduleOf(
     const nothing = {
       ...common,
       because: task.trigger,
+      called: null,
       opens: null,
       due: null,
       closes: null,
@@ -351,13 +360,19 @@ export function scheduleOf(
     };
     try {
       const dueTask = dueTaskOf(grounds, task, unit, worn, lastDone);
-      if (task.isOff || !dueTask) return nothing;
-      const work = dueCalculatorOf(dueTask, now, end);
-      const dates = work.now();
+      const call = openCall(grounds, task, lastDone);
+      if (task.isOff || !(dueTask ?? call)) return nothing;
+      const own = dueTask ? dueCalculatorOf(dueTask, now, end) : NEVER_DUE;
+      const called = call ? datesOfCall(call) : null;
+      const dueItself = own.now();
+      const isCalled = soonest([called, dueItself]) === 0;
+      const dates = isCalled ? called : dueItself;
+      const work = { ...own, now: () => dates };
       return {
         ...common,
         ...asDates(dates),
-        because: governing(dueTask, now, end),
+        because: dueTask ? governing(dueTask, now, end) : task.trigger,
+        called: isCalled ? call : null,
         state: stateOn(dates, now),
         ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
       };
@@ -366,6 +381,25 @@ export function scheduleOf(
       return { ...nothing, problem: problem ?? NOT_COUNTED };
     }
   });
+}
+
+const NEVER_DUE: DueCalculator = { now: () => null, after: () => null };
+
+/** What was noticed is seen to within so many days. Our choice. */
+const CALL_OPEN_DAYS = 7;
+const datesOfCall = ({ on }: Call): Dates => {
+  const day = toDay(on);
+  return { opens: day, due: day, closes: day + CALL_OPEN_DAYS };
+};
+
+/** What calls for a job that was not done since. */
+function openCall(
+  { calls }: ScheduleGrounds,
+  { id }: PlannedTask,
+  lastDone: PlainDate | null,
+): Call | null {
+  const call = calls.get(id);
+  return call && (lastDone === null || lastDone < call.on) ? call : null;
 }
 
 const UNREADABLE = "what was changed of it can’t be read; it comes round as usual. Set it again.";

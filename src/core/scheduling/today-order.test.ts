@@ -26,6 +26,7 @@ const job = (
     lastDone: plainDate("2025-01-01"),
     since: null,
     deferral: null,
+    called: null,
     ahead: [],
     problem: null,
     ...extra,

@@ -4,6 +4,8 @@ import type { FilterStatus } from "../filters/filter-status";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { FilterSlot, Part, Unit } from "../inventory/inventory";
 import { addDays, type PlainDate } from "../quantities/plain-date";
+import { callsOf, NO_CALLS, type Calls } from "../noticed/calls";
+import type { Lead } from "../readings/leads";
 import type { JobCatalogue } from "../scheduling/catalogue";
 import { tasksOfHome } from "../scheduling/home-tasks";
 import {
@@ -23,6 +25,8 @@ export const SCHEDULE_DAYS = 730;
 /** What the status of a home is worked out with. */
 export type StatusRules = {
   jobs: JobCatalogue;
+  /** What is seen leads on to jobs. */
+  leads: readonly Lead[];
   filterStatus: (snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate) => FilterStatus;
   coilStatus: (snapshot: HomeSnapshot, part: Part, today: PlainDate) => CoilStatus | null;
   unitTasks: (snapshot: HomeSnapshot, unit: Unit) => readonly PlannedTask[];
@@ -58,6 +62,7 @@ export class HomeStatus {
   #jobs: JobStatus[] | undefined;
   #worn: WearByPart | undefined;
   #lintel: Lintel | undefined;
+  #calls: Calls | undefined;
   #grounds: ScheduleGrounds | undefined;
 
   constructor(
@@ -95,6 +100,16 @@ export class HomeStatus {
     return this.#tasks;
   }
 
+  /** What was noticed and brings jobs forward. */
+  get calls(): Calls {
+    const { snapshot, rules } = this;
+    // Most homes have nothing to call: their jobs need not be listed for it.
+    const isQuiet =
+      snapshot.history.noticed.length === 0 && snapshot.history.ofKind("breakdown").length === 0;
+    this.#calls ??= isQuiet ? NO_CALLS : callsOf(snapshot, this.tasks, rules.leads);
+    return this.#calls;
+  }
+
   /** Every job as it stands, with its rounds of the next two years. */
   get jobs(): readonly JobStatus[] {
     const { snapshot, rules } = this;
@@ -123,7 +138,7 @@ export class HomeStatus {
 
   private get grounds(): ScheduleGrounds {
     const { snapshot, rules } = this;
-    this.#grounds ??= scheduleGrounds(snapshot, rules.years(snapshot.home.climate));
+    this.#grounds ??= scheduleGrounds(snapshot, rules.years(snapshot.home.climate), this.calls);
     return this.#grounds;
   }
 

@@ -17,11 +17,11 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { judgedBySchema } from "@/core/readings/judge";
 import { conditionsSchema } from "@/core/readings/conditions";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
-import type { HistoryEvent, ReadingTaken } from "@/core/history/history-event";
+import type { Breakdown, HistoryEvent, ReadingTaken } from "@/core/history/history-event";
 import type { Grade } from "@/core/filters/belief";
 import type { Reader, Tx } from "../client";
-import { readJson } from "../columns";
-import { events, looks, readings } from "../schema";
+import { readJson, withoutNulls } from "../columns";
+import { breakdowns, events, looks, readings } from "../schema";
 
 /** What a reading was judged by; the usual where that cannot be read any more. */
 const groundsOf = (column: string) => {
@@ -47,6 +47,31 @@ function readingOf(row: typeof readings.$inferSelect): ReadingTaken {
   };
 }
 
+function breakdownOf({
+  preventedTask,
+  preventedWords,
+  eventId: _,
+  ...row
+}: typeof breakdowns.$inferSelect): Breakdown {
+  const prevented = preventedTask
+    ? { taskId: preventedTask }
+    : preventedWords
+      ? { words: preventedWords }
+      : undefined;
+  return { ...withoutNulls(row), ...(prevented ? { prevented } : {}) };
+}
+
+function breakdownRow(
+  eventId: string,
+  { prevented, ...known }: Breakdown,
+): typeof breakdowns.$inferInsert {
+  return {
+    ...{ eventId, ...known },
+    preventedTask: prevented && "taskId" in prevented ? prevented.taskId : null,
+    preventedWords: prevented && "words" in prevented ? prevented.words : null,
+  };
+}
+
 function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$inferInsert {
   const { kind, value, unit, typed, conditions = {}, ...grounds } = taken;
   return {
@@ -64,13 +89,14 @@ function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$infe
 
 async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[]> {
   const rows = await db
-    .select({ event: events, look: looks, reading: readings })
+    .select({ event: events, look: looks, reading: readings, breakdown: breakdowns })
     .from(events)
     .leftJoin(looks, eq(looks.eventId, events.id))
     .leftJoin(readings, eq(readings.eventId, events.id))
+    .leftJoin(breakdowns, eq(breakdowns.eventId, events.id))
     .where(where)
     .orderBy(asc(events.ordinal));
-  return rows.map(({ event, look, reading }) => ({
+  return rows.map(({ event, look, reading, breakdown }) => ({
     id: event.id,
     kind: event.kind,
     date: event.date as PlainDate,
@@ -83,6 +109,8 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(event.visitId === null ? {} : { visitId: event.visitId }),
     ...(event.taskKey === null ? {} : { taskKey: event.taskKey }),
     ...(reading === null ? {} : { reading: readingOf(reading) }),
+    ...(event.sign === null ? {} : { sign: event.sign }),
+    ...(breakdown === null ? {} : { breakdown: breakdownOf(breakdown) }),
     ...(event.words === null ? {} : { words: event.words }),
     ...(event.minutes === null ? {} : { minutes: event.minutes }),
     ...(event.costMinor === null ? {} : { costMinor: event.costMinor }),
@@ -179,6 +207,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   minutes: event.minutes,
   costMinor: event.costMinor,
   until: event.until,
+  sign: event.sign,
 });
 
 /** SQLite takes a limited number of values in one statement. */
@@ -200,6 +229,10 @@ export async function appendEvents(
     if (seen.length > 0) await tx.insert(looks).values(seen);
     const read = some.flatMap(({ id, reading }) => (reading ? [readingRow(id, reading)] : []));
     if (read.length > 0) await tx.insert(readings).values(read);
+    const stopped = some.flatMap(({ id, breakdown }) =>
+      breakdown ? [breakdownRow(id, breakdown)] : [],
+    );
+    if (stopped.length > 0) await tx.insert(breakdowns).values(stopped);
   }
 }
 

@@ -29,6 +29,7 @@ function toHome(row: typeof homes.$inferSelect): Home {
     currency: row.currency,
     ...(row.localRules ? { localRules: row.localRules } : {}),
     ...mainsOf(row.mains),
+    ...(row.hourMinor === null ? {} : { hourMinor: row.hourMinor }),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     climate: climateSchema.parse({
       monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
@@ -52,6 +53,7 @@ const toRow = (home: Home) => ({
   spreadK: home.climate.spreadC,
   localRules: home.localRules ?? null,
   mains: JSON.stringify(home.mains ?? {}),
+  hourMinor: home.hourMinor ?? null,
 });
 
 /** Homes in the order they were entered; the deleted ones are left out. */

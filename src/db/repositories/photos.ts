@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, lt } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, isNull, lt } from "drizzle-orm";
 import type { PhotoMoment } from "@/core/runs/run-event";
 import type { Reader, Tx } from "../client";
 import { photoFiles, photos } from "../schema";
@@ -101,4 +101,20 @@ export async function markPhotoDeleted(
 /** Lets go for good of what was taken out before an instant. */
 export async function purgePhotos(tx: Tx, before: string): Promise<void> {
   await tx.delete(photos).where(lt(photos.deletedAt, before));
+}
+
+/** Hangs pictures taken on a visit on what was found there; those that belong elsewhere stay. */
+export async function hangOnFinding(
+  tx: Tx,
+  visitId: string,
+  findingId: string,
+  ids: readonly string[],
+): Promise<void> {
+  if (ids.length === 0) return;
+  await tx
+    .update(photos)
+    .set({ findingId })
+    .where(
+      and(inArray(photos.id, [...ids]), eq(photos.visitId, visitId), isNull(photos.findingId)),
+    );
 }

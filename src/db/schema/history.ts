@@ -44,6 +44,8 @@ export const events = sqliteTable(
     costMinor: integer("cost_minor"),
     /** Of a deferred job: when to try again. */
     until: text("until_on"),
+    /** What somebody of the household noticed, as `family:word`. */
+    sign: text("sign"),
   },
   (table) => [
     index("events_part").on(table.partId, table.date),
@@ -52,6 +54,22 @@ export const events = sqliteTable(
     check("events_withdrawal", sql`${table.kind} <> 'withdrawn' or ${table.corrects} is not null`),
   ],
 );
+
+/** What is known of a machine that stopped: the detail of a breakdown event. */
+export const breakdowns = sqliteTable("breakdowns", {
+  eventId: text("event_id")
+    .primaryKey()
+    .references(() => events.id, { onDelete: "restrict" }),
+  code: text("code"),
+  found: text("found"),
+  cause: text("cause"),
+  daysWithout: integer("days_without"),
+  /** What would have prevented it: the id of a job, or words. */
+  preventedTask: text("prevented_task"),
+  preventedWords: text("prevented_words"),
+  /** The id of the job that follows. */
+  follows: text("follows_task"),
+});
 
 /** How a filter was seen: the detail of a look event. */
 export const looks = sqliteTable(

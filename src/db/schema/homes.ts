@@ -28,6 +28,8 @@ export const homes = sqliteTable(
     localRules: text("local_rules"),
     /** JSON: where the whole house is shut off: its water, gas and power. */
     mains: text("mains").notNull().default("{}"),
+    /** What an hour of the household’s own work is worth to it. */
+    hourMinor: integer("hour_minor"),
     /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
     observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),

@@ -78,6 +78,9 @@ export const units = sqliteTable(
     answers: text("answers").notNull().default("{}"),
     /** The step at which it was left half entered. */
     setUpStep: text("set_up_step"),
+    /** What it cost, fitted; and what a new one would cost today. */
+    purchaseMinor: integer("purchase_minor"),
+    replacementMinor: integer("replacement_minor"),
     retiredOn: text("retired_on"),
     successorId: text("successor_id").references((): AnySQLiteColumn => units.id, {
       onDelete: "restrict",

@@ -6,7 +6,7 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import type { UnitSystem } from "@/core/quantities/length";
 import { unitsFor } from "@/core/readings/reading-units";
 import { ofSingles } from "@/lib/forms";
-import { CheckField, SelectField, TextArea, TextField, type Option } from "@/ui/field";
+import { SelectField, TextArea, TextField, type Option } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { GradeChoice } from "@/ui/grade-choice";
 
@@ -136,12 +136,6 @@ export function NoteForm({ action, initial, today, parts }: Common & { parts: re
           />
         )}
         <DayField label="When" name="date" max={today} />
-        <CheckField
-          name="brokeDown"
-          value="on"
-          label="It broke down, or stopped"
-          hint="The record then says how its filters and the weather stood that day."
-        />
       </div>
     </Form>
   );

@@ -17,12 +17,21 @@ export function UnitHistory({ unitId, ...lines }: Lines & { unitId: string }) {
       {...lines}
       empty="Nothing yet."
       add={
-        <Link
-          href={`/homes/${lines.homeId}/units/${unitId}/note`}
-          className="text-link underline underline-offset-4"
-        >
-          Write a note
-        </Link>
+        <span className="flex flex-wrap gap-x-4">
+          {[
+            { href: `noticed?unit=${unitId}`, words: "Something noticed" },
+            { href: `breakdowns/new?unit=${unitId}`, words: "It broke down" },
+            { href: `units/${unitId}/note`, words: "Write a note" },
+          ].map(({ href, words }) => (
+            <Link
+              key={href}
+              href={`/homes/${lines.homeId}/${href}`}
+              className="text-link underline underline-offset-4"
+            >
+              {words}
+            </Link>
+          ))}
+        </span>
       }
     />
   );

@@ -2,6 +2,7 @@
 
 import { useTransition } from "react";
 import { Button } from "@/ui/button";
+import { noteGone } from "./noticed/noticed-actions";
 import { noteLight, noteVacuumed } from "./record-actions";
 
 type Pressed = {
@@ -36,4 +37,16 @@ export const LightButton = ({
   words = "Its light came on",
 }: Pressed & { words?: string }) => (
   <PressToNote words={words} note={() => noteLight(homeId, slotId, commandId)} />
+);
+
+/** That what was noticed has gone again, or was seen to. */
+export const GoneButton = ({
+  homeId,
+  eventId,
+  commandId,
+}: Omit<Pressed, "slotId"> & { eventId: string }) => (
+  <PressToNote
+    words="It has gone, or was seen to"
+    note={() => noteGone(homeId, eventId, commandId)}
+  />
 );

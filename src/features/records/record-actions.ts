@@ -70,12 +70,12 @@ export async function writeNote(
   return formCommand(homeId, form, async (home, fields) => {
     const parsed = noteForm(home.today).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
-    const { date, words, partId, brokeDown } = parsed.data;
+    const { date, words, partId } = parsed.data;
     if (!unitIn(home, unitId)) return { to: "/" };
     const place = partId ? placeIn(home, partId) : undefined;
     const part = place?.unitId === unitId ? place : undefined;
     await records.record(home, {
-      kind: brokeDown ? "breakdown" : "note",
+      kind: "note",
       unitId,
       ...(part ? { partId: part.id } : {}),
       date,

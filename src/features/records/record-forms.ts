@@ -24,8 +24,6 @@ export const noteForm = (today: PlainDate) =>
     date: pastDay(today),
     words: z.string().min(1, "Write the note.").max(1000, "Shorter, please: up to 1000 letters."),
     partId: z.string().optional(),
-    /** A breakdown is a note that stands out, and is explained. */
-    brokeDown: z.string().optional(),
   });
 
 type LookSlot = { id: string; cleanDropPa?: FilterSlot["cleanDropPa"] | undefined };

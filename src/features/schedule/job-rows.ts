@@ -4,6 +4,7 @@ import { dayAndMonth, listWords } from "@/core/quantities/words";
 import {
   dueWords,
   jobFill,
+  calledWords,
   lastWords,
   deferralWords,
   windowWords,
@@ -81,7 +82,9 @@ export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: Plai
     isOff: task.isOff,
     isChanged: task.isChanged,
     isVisit: task.who === "licensed",
-    deferral: deferralWords(jobStatus, today),
+    deferral: [calledWords(jobStatus, today), deferralWords(jobStatus, today)]
+      .filter(Boolean)
+      .join("; "),
     isLed: task.procedureIds.length > 0,
     rounds: roundsWords(jobStatus.ahead, today),
     isRenewal: task.key === RENEW,

@@ -10,6 +10,7 @@ const KEYS = [
   ["t", "Today"],
   ["h", "House"],
   ["n", "Note a look, or a reading"],
+  ["i", "something noticed: a smell, a noise, weak air"],
   ["/", "find a unit, a size, a word"],
   ["← →", "walk along the beam, from peg to peg"],
   ["Space", "in a job: done, go on"],
@@ -38,6 +39,7 @@ export function Keys({ homeId }: { homeId: string }) {
       t: on(() => router.push(`/homes/${homeId}`)),
       h: on(() => router.push(`/homes/${homeId}/house`)),
       n: on(() => router.push(`/homes/${homeId}/look`)),
+      i: on(() => router.push(`/homes/${homeId}/noticed`)),
       "Shift+?": on(() => setListed(true)),
       "?": on(() => setListed(true)),
     });

@@ -44,6 +44,7 @@ const viewsOf = (homeId: string) => [
 
 /** In the hand there is no key to press: a look is one press away at the foot. */
 const noteOf = (homeId: string) => ({ href: `/homes/${homeId}/look`, name: "Note" });
+const noticedOf = (homeId: string) => ({ href: `/homes/${homeId}/noticed`, name: "Noticed" });
 
 /** The views in plain words: in one row above the beam, or at a phone's foot. */
 export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "foot" }) {
@@ -60,17 +61,19 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
       className="no-print data-[place=foot]:fixed data-[place=foot]:inset-x-0 data-[place=foot]:bottom-0 data-[place=foot]:z-30 data-[place=foot]:border-t-[5px] data-[place=foot]:border-ink data-[place=foot]:bg-surface data-[place=top]:hidden wide:data-[place=foot]:hidden wide:data-[place=top]:block"
     >
       <ul className="flex h-12 gap-2 wide:h-14">
-        {(place === "foot" ? [...views, noteOf(homeId)] : views).map(({ href, name }) => (
-          <li key={name} className={place === "foot" ? "grow" : ""}>
-            <Link
-              href={href}
-              aria-current={isHere(href, name) ? "page" : undefined}
-              className="flex h-full items-center justify-center border-b-[5px] border-transparent px-3 text-[1.0625rem] text-second no-underline aria-[current=page]:border-attention aria-[current=page]:font-semibold aria-[current=page]:text-ink"
-            >
-              {name}
-            </Link>
-          </li>
-        ))}
+        {[...views, ...(place === "foot" ? [noteOf(homeId)] : []), noticedOf(homeId)].map(
+          ({ href, name }) => (
+            <li key={name} className={place === "foot" ? "grow" : ""}>
+              <Link
+                href={href}
+                aria-current={isHere(href, name) ? "page" : undefined}
+                className="flex h-full items-center justify-center border-b-[5px] border-transparent px-3 text-[1.0625rem] text-second no-underline aria-[current=page]:border-attention aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+              >
+                {name}
+              </Link>
+            </li>
+          ),
+        )}
       </ul>
     </nav>
   );
@@ -82,6 +85,8 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
     { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
     { href: `/homes/${home.id}/as-it-should-be`, name: "As it should be" },
     { href: `/homes/${home.id}/visits`, name: "Technician’s visits" },
+    { href: `/homes/${home.id}/watch`, name: "On watch" },
+    { href: `/homes/${home.id}/breakdowns`, name: "Breakdowns" },
     { href: `/homes/${home.id}/jobs`, name: "Jobs that come round" },
     { href: `/homes/${home.id}/procedures`, name: "How each job is done" },
     { href: `/homes/${home.id}/tools`, name: "Tools and consumables" },

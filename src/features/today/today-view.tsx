@@ -7,6 +7,7 @@ import { jobTitle, triggerWords, pathOfTask } from "@/presentation/task-words";
 import { betweenWords, capitalised, dateWords, inSentence } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import {
+  calledWords,
   dueWords,
   jobFill,
   lastWords,
@@ -18,8 +19,8 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Unit } from "@/core/inventory/inventory";
 import type { FilterStatus } from "@/core/filters/filter-status";
 import { Gauge } from "@/ui/gauge";
-import { Needle } from "@/ui/needle";
 import { LinkButton } from "@/ui/button";
+import { OnWatch, StopList } from "./watch-list";
 import type { Today, TodayJob } from "./today-queries";
 import { headline } from "./today-words";
 
@@ -41,6 +42,7 @@ export function TodayView({
   ends,
   house,
   start,
+  gone,
 }: {
   data: Today;
   openCount: number;
@@ -51,6 +53,8 @@ export function TodayView({
   ends: ReactNode;
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
+  /** The press that says it has gone again. */
+  gone: (eventId: string) => ReactNode;
 }) {
   const { snapshot: book, today, season, past, soon, next, closer, watch, problems } = data;
   // A boiler has no filter of air, and is not asked for one.
@@ -68,6 +72,7 @@ export function TodayView({
           <h1 className="text-[1.75rem]">{headline(counts)}</h1>
           <p className="mt-1 text-second">{season}.</p>
         </div>
+        <StopList homeId={book.home.id} watch={watch} gone={gone} />
         {ends}
         {notices}
         {walk ??
@@ -130,30 +135,6 @@ export function TodayView({
         <OnWatch homeId={book.home.id} watch={watch} />
       </aside>
     </div>
-  );
-}
-
-function OnWatch({ homeId, watch }: { homeId: string; watch: Today["watch"] }) {
-  if (watch.length === 0) return null;
-  return (
-    <section aria-labelledby="watch" className="border-t-[3px] border-ink pt-3">
-      <h2 id="watch" className="text-lg">
-        On watch
-      </h2>
-      <ul>
-        {watch.map(({ verdict, words, href }) => (
-          <li key={words} className="border-b border-rule">
-            <Link
-              href={`/homes/${homeId}/${href}`}
-              className="flex min-h-11 items-start gap-3 py-2 no-underline hover:underline"
-            >
-              <Needle verdict={verdict} />
-              {words}
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 
@@ -227,7 +208,9 @@ function bringWords(procedure: Procedure, filterStatus: FilterStatus | undefined
 
 /** How it comes round, and when it was last done. */
 const whyWords = (job: JobStatus, today: PlainDate): string =>
-  `${capitalised(triggerWords(job.because))}; ${lastWords(job, today)}.`;
+  job.called
+    ? `${calledWords(job, today)}.`
+    : `${capitalised(triggerWords(job.because))}; ${lastWords(job, today)}.`;
 
 function nextWindow(job: JobStatus, today: PlainDate): string {
   const { due, opens, closes, state, because } = job;

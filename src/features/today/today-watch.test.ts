@@ -7,10 +7,11 @@ import { snapshot, today } from "../../../tests/demo-snapshot";
 const schedule = scheduleNow(snapshot, today);
 
 describe("what is on watch", () => {
-  it("puts the worst first: a core that keeps too little, what drifts or is dusted, a warranty", () => {
+  it("puts the worst first: a core that keeps too little, what was put off, drifts or is dusted, a warranty", () => {
     expect(watchOf(snapshot, today, schedule).map(({ verdict, href }) => [verdict, href])).toEqual([
       ["act", "parts/loft-ventilator-recovery-core"],
       ["watch", "visits/visit-166#finding-capacitor"],
+      ["watch", "parts/kiln-furnace-pilot"],
       ["watch", "parts/cellar-furnace-capacitor"],
       ["watch", "parts/cellar-furnace-evaporator-coil"],
       ["watch", "units/yard-condenser"],

@@ -149,7 +149,7 @@ export async function saveFinding(
     if (has(problems)) return refused(previous, typed, problems);
     const finding = snapshot.findings.find(({ id }) => id === findingId);
     if (finding) await visits.changeFinding(home, finding, values);
-    else await visits.addFinding(home, visit, values);
+    else await visits.addFinding(home, visit, values, typed["picture"] ?? []);
     return { to: finding ? pageOf(home, visitId) : `${pageOf(home, visitId)}/units/${unitId}` };
   });
 }

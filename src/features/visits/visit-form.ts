@@ -78,7 +78,11 @@ export function readPlan(
     known.isPast ? readPastDay(typedDay, known.today) : readDay(typedDay),
   );
   if (known.isPast && text("on") === "") problems["on"] = "Give the day it was.";
-  const questions = words("questions", LONG);
+  const asked = words("questions", LONG);
+  // What was ticked among the suggestions is asked too, once.
+  const ticked = (typed["ask"] ?? []).filter((ask) => !asked?.includes(ask));
+  const questions = [...(asked ? [asked] : []), ...ticked].join("\n");
+  if (questions.length > LONG) problems["questions"] = LONG_WORDS;
   return {
     problems,
     values: {

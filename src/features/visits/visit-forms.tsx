@@ -1,12 +1,10 @@
 "use client";
 
-import {
-  DECISION_WORDS,
-  USUAL_QUESTIONS,
-  VISIT_REASON_WORDS,
-  VISIT_VERDICT_WORDS,
-} from "@/content/visits";
+import { DECISION_WORDS, VISIT_REASON_WORDS, VISIT_VERDICT_WORDS } from "@/content/visits";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS } from "@/core/visits/visit";
+import { useState } from "react";
+import { newId } from "@/run-client/new-id";
+import { PictureFigure, PicturePress } from "@/ui/picture";
 import { DayField } from "@/ui/day-field";
 import { CheckField, CheckGroup, ChoiceField, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
@@ -25,10 +23,13 @@ export function PlanForm({
   initial,
   contacts,
   units,
+  asks,
   isPast,
   today,
 }: Common & {
   contacts: Choice[];
+  /** Questions that the record suggests. */
+  asks: readonly string[];
   units: { id: string; name: string; due: string }[];
   isPast: boolean;
   today: string;
@@ -65,12 +66,16 @@ export function PlanForm({
           }))}
         />
         {!isPast && (
-          <TextArea
-            label="To ask"
-            name="questions"
-            rows={4}
-            hint={`Such as: “${USUAL_QUESTIONS[0]}”`}
-          />
+          <>
+            <TextArea label="To ask" name="questions" rows={3} />
+            {asks.length > 0 && (
+              <CheckGroup
+                label="Worth asking too"
+                name="ask"
+                options={asks.map((ask) => ({ value: ask, label: ask }))}
+              />
+            )}
+          </>
         )}
       </div>
     </Form>
@@ -84,7 +89,14 @@ export function FindingForm({
   parts,
   currency,
   isNew,
-}: Common & { parts: Choice[]; currency: string; isNew: boolean }) {
+  pictures,
+}: Common & {
+  parts: Choice[];
+  currency: string;
+  isNew: boolean;
+  /** Where a picture of it is sent, and what is said with it; none where it has its own already. */
+  pictures: { to: string; about: Readonly<Record<string, string>> } | null;
+}) {
   return (
     <Form
       {...{ action, initial }}
@@ -92,7 +104,28 @@ export function FindingForm({
       stays={false}
     >
       <FindingFields {...{ parts, currency }} />
+      {pictures && <FindingPictures {...pictures} />}
     </Form>
+  );
+}
+
+/** Pictures taken before the finding is saved: they are kept at once, and hang on it with the form. */
+function FindingPictures({ to, about }: { to: string; about: Readonly<Record<string, string>> }) {
+  const [taken, setTaken] = useState<string[]>([]);
+  return (
+    <div className="flex flex-wrap items-center gap-3 pb-3">
+      {taken.map((id, i) => (
+        <span key={id}>
+          <PictureFigure id={id} words={`Of what was found, picture ${i + 1}`} />
+          <input type="hidden" name="picture" value={id} />
+        </span>
+      ))}
+      <PicturePress
+        {...{ to, about, newId }}
+        words="Take a picture of it"
+        onTaken={(id) => setTaken((before) => [...before, id])}
+      />
+    </div>
   );
 }
 

@@ -2,7 +2,7 @@ import "server-only";
 import { PART_READINGS, READING_WORDS, UNIT_READINGS } from "@/content/reading-words";
 import type { PartKindId } from "@/content/part-kinds";
 import { unitKind, type UnitKindId } from "@/content/unit-kinds";
-import { CHECK_ORDER, PART_FACTS, VISIT_REASON_WORDS } from "@/content/visits";
+import { CHECK_ORDER, PART_FACTS, USUAL_QUESTIONS, VISIT_REASON_WORDS } from "@/content/visits";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { JudgedReading } from "@/core/history/readings-taken";
 import type { Contact, Unit } from "@/core/inventory/inventory";
@@ -11,6 +11,7 @@ import { moneyFigure } from "@/core/quantities/money";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { Instrument } from "@/core/readings/conditions";
 import { seriesByPlace } from "@/core/readings/going";
+import { watchedReadings } from "@/core/readings/watch";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, type ReadingUnit } from "@/core/readings/reading-units";
 import { fogLimitOn } from "@/core/readings/fog-limit";
@@ -35,6 +36,7 @@ import {
   type Photo,
 } from "@/server/snapshots/beside";
 import { homeSnapshot, scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { noticedOf } from "./noticed-words";
 import { checkKey, type CheckAt } from "./visit-form";
 
 /** Who asks from a page of the house; a technician’s own page would pass another. */
@@ -125,7 +127,37 @@ export type PlanPage = {
   today: PlainDate;
   contacts: Contact[];
   units: { id: string; name: string; due: string }[];
+  /** Questions that the record suggests: what drifts, what was noticed, what was put off. */
+  asks: string[];
 };
+
+/** So many questions are suggested; nobody asks more. */
+const MOST_ASKS = 6;
+
+/** What the record would ask a technician, and what one asks anyway. */
+function asksOf(snapshot: HomeSnapshot, today: PlainDate): string[] {
+  const name = (unitId: string | undefined) => (unitId ? nameOf(snapshot, unitId) : "The house");
+  const drifting = watchedReadings(
+    snapshot.history,
+    scheduleNow(snapshot, today),
+    addDays(today, UNTIL_NEXT_DAYS),
+  )
+    .filter(({ going }) => going?.trend.crossing?.likely)
+    .map(
+      ({ reading: { event, taken } }) =>
+        `${name(event.unitId)}: ${inSentence(READING_WORDS[taken.kind].name)} drifts. What would it cost to see to it now?`,
+    );
+  const noticed = snapshot.units.flatMap((unit) =>
+    noticedOf(snapshot, unit.id, today).map((words) => `${unit.name}: ${words}. What is it?`),
+  );
+  const deferred = openFindings(snapshot, today).map(
+    ({ unitName, words }) => `${unitName}: “${words}”. Is it still as it was?`,
+  );
+  return [...new Set([...noticed, ...deferred, ...drifting, ...USUAL_QUESTIONS])].slice(
+    0,
+    MOST_ASKS,
+  );
+}
 
 /** What the form of a visit offers: whom to ask, and which machines have what due. */
 export async function planPageOf(homeId: string): Promise<PlanPage | null> {
@@ -136,6 +168,7 @@ export async function planPageOf(homeId: string): Promise<PlanPage | null> {
     snapshot,
     today,
     contacts: snapshot.contacts,
+    asks: asksOf(snapshot, today),
     units: snapshot.units
       .filter(({ kind }) => unitKind(kind).runs || unitKind(kind).shutOffs.length > 0)
       .map((unit) => ({

@@ -29,7 +29,9 @@ export const changeHome = (
   change: Omit<Home, "id">,
 ): Promise<void> => {
   const climate = { ...change.climate, spreadC: home.climate.spreadC };
-  return updateHome(tx, { id: home.id, ...change, climate });
+  const { hourMinor } = home;
+  const kept = { id: home.id, ...(hourMinor === undefined ? {} : { hourMinor }) };
+  return updateHome(tx, { ...kept, ...change, climate });
 };
 
 /** That somebody has read what their home was told once. */

@@ -5,6 +5,7 @@ import type { Instrument } from "@/core/readings/conditions";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { RENEW } from "@/core/scheduling/task";
 import { mayWrite, visitState, type Asker, type Finding, type Visit } from "@/core/visits/visit";
+import { hangOnFinding } from "@/db/repositories/photos";
 import {
   insertFinding,
   insertInstrument,
@@ -114,10 +115,12 @@ export async function addFinding(
   home: OpenHome,
   visit: Visit,
   facts: Omit<Finding, "id" | "visitId" | "settledOn">,
+  pictureIds: readonly string[] = [],
 ): Promise<string | null> {
   if (!visit.unitIds.includes(facts.unitId)) return null;
   const id = randomUUID();
   await insertFinding(home.tx, { ...facts, id, visitId: visit.id }, createdAt(home));
+  await hangOnFinding(home.tx, visit.id, id, pictureIds);
   return id;
 }
 

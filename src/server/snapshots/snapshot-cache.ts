@@ -1,6 +1,7 @@
 import { cache } from "react";
 import { JOBS } from "@/content/default-tasks";
 import { HOUSEHOLD_WORDS } from "@/content/words";
+import { LEADS } from "@/content/leads";
 import type { Climate } from "@/core/climate/climate";
 import {
   coilSheetOf,
@@ -132,6 +133,7 @@ const tasksOfUnitNow: StatusRules["unitTasks"] = (snapshot, unit) => {
 
 const RULES: StatusRules = {
   jobs: JOBS,
+  leads: LEADS,
   filterStatus: (snapshot, slot, today) =>
     kept(filters, slot, groundsOf(snapshot, today), snapshot.history.ofPart(slot.id), () =>
       filterStatusOf(snapshot, slot, today, reasonWords),
@@ -144,7 +146,13 @@ const RULES: StatusRules = {
   unitJobs: (status, unit) => {
     const { snapshot, today } = status;
     const tasks = tasksOfUnitNow(snapshot, unit);
-    const grounds = [...groundsOf(snapshot, today), snapshot.parts, tasks, ...status.wornIn(unit)];
+    const grounds = [
+      ...groundsOf(snapshot, today),
+      snapshot.parts,
+      tasks,
+      ...status.wornIn(unit),
+      ...tasks.flatMap(({ id }) => status.calls.get(id)?.event.id ?? []),
+    ];
     return kept(unitJobs, unit, grounds, entriesOfUnit(snapshot, unit.id), () =>
       status.scheduleOf(tasks),
     );

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { HouseSection } from "@/features/house/house-section";
@@ -9,6 +10,8 @@ import {
   leftOpen,
   openEnds,
 } from "@/features/runs/loose-ends/loose-ends-queries";
+import { GoneButton } from "@/features/records/press-buttons";
+import { MovedNotice } from "@/features/records/moved-notice";
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { WalkBanner } from "@/features/inventory/walk/walk-banner";
 import { walkUnderWay } from "@/features/inventory/walk/walk-queries";
@@ -20,8 +23,9 @@ import { now } from "@/lib/clock";
 
 export const metadata: Metadata = { title: "Today" };
 
-export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">) {
+export default async function TodayPage({ params, searchParams }: PageProps<"/homes/[homeId]">) {
   const { homeId } = await params;
+  const { noted } = await searchParams;
   const data = await todayOf(homeId);
   if (!data) notFound();
   const ends = await openEnds(homeId);
@@ -38,7 +42,12 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
       data={data}
       openCount={left.length}
       walk={walk && <WalkBanner walk={walk} />}
-      notices={<NoticeList homeId={homeId} kinds={await noticesOf(homeId)} />}
+      notices={
+        <>
+          <MovedNotice {...{ homeId, noted }} />
+          <NoticeList homeId={homeId} kinds={await noticesOf(homeId)} />
+        </>
+      }
       ends={
         <>
           <EndList
@@ -61,6 +70,7 @@ export default async function TodayPage({ params }: PageProps<"/homes/[homeId]">
       house={
         house && house.drawn.units.length > 0 ? <HouseSection house={house.drawn} small /> : null
       }
+      gone={(eventId) => <GoneButton {...{ homeId, eventId }} commandId={randomUUID()} />}
       start={({ procedure, status, job }) =>
         procedure ? (
           <div className="flex flex-wrap gap-2">

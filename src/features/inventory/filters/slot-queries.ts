@@ -121,6 +121,7 @@ export async function entryOf(homeId: string, eventId: string) {
     unitId: event.unitId,
     today: todayIn(snapshot.home.timeZone),
     isLook: event.kind === "look",
+    isBreakdown: event.kind === "breakdown",
     fields: {
       date: [event.date],
       grade: event.look?.grade ? [event.look.grade] : [],

@@ -27,6 +27,7 @@ export function UnitView({
   actions,
   jobs,
   light,
+  watch,
   pictures,
   history,
 }: {
@@ -39,6 +40,8 @@ export function UnitView({
   jobs: ReactNode;
   /** The button that says the light of one of its filters came on. */
   light: (slotId: string, words: string) => ReactNode;
+  /** What must not run, and what is on watch here. */
+  watch: ReactNode;
   /** Those taken of it, and the press to take one. */
   pictures: ReactNode;
   history: ReactNode;
@@ -73,6 +76,7 @@ export function UnitView({
         {unit.retiredOn && <OutOfService sheet={sheet} />}
         <OpenEnds unit={unit} ends={ends} />
         <Parked unit={unit} ends={ends} />
+        {watch}
         <Parts {...{ sheet, light }} />
         {!unit.retiredOn && jobs}
         <div className="wide:hidden">
@@ -376,6 +380,11 @@ function UnitLinks({
       <li>
         <LinkButton weight="quiet" href={`${sheet}/edit`}>
           Change or move it
+        </LinkButton>
+      </li>
+      <li>
+        <LinkButton weight="quiet" href={`${sheet}/costs`}>
+          What it costs
         </LinkButton>
       </li>
       {!unit.retiredOn && (

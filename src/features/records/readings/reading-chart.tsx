@@ -7,6 +7,8 @@ import { ThemedChart } from "@/ui/themed-chart";
 
 export type ReadingChartData = {
   points: { x: number; y: number }[];
+  /** Days of visits, marked where they lie among the points. */
+  visits: number[];
   low: number | null;
   high: number | null;
 };
@@ -19,6 +21,33 @@ function rangeOf({ points, low, high }: ReadingChartData): { min: number; max: n
   const [min, max] = [Math.min(...values), Math.max(...values)];
   const pad = Math.max((max - min) * PADDING, Math.abs(max) * 0.01, 0.01);
   return { min: min - pad, max: max + pad };
+}
+
+/** A thin upright for each visit; the last one says what they are. */
+function visitMarks({ visits, points }: ReadingChartData, colour: Palette) {
+  const [first, last] = [points[0]?.x ?? 0, points.at(-1)?.x ?? 0];
+  const shown = visits.filter((x) => x >= first && x <= last).sort((a, b) => a - b);
+  return Object.fromEntries(
+    shown.map((x, i) => [
+      `visit ${i}`,
+      {
+        type: "line" as const,
+        xMin: x,
+        xMax: x,
+        borderColor: colour.second,
+        borderWidth: 1,
+        label: {
+          display: i === shown.length - 1,
+          content: "visits",
+          position: "end" as const,
+          backgroundColor: colour.surface,
+          color: colour.second,
+          font: { size: 13 },
+          padding: 2,
+        },
+      },
+    ]),
+  );
 }
 
 function configOf(data: ReadingChartData, colour: Palette): ChartConfiguration {
@@ -93,7 +122,11 @@ function configOf(data: ReadingChartData, colour: Palette): ChartConfiguration {
         legend: { display: false },
         tooltip: { enabled: false },
         annotation: {
-          annotations: { ...limit(data.low, "least"), ...limit(data.high, "most") },
+          annotations: {
+            ...visitMarks(data, colour),
+            ...limit(data.low, "least"),
+            ...limit(data.high, "most"),
+          },
         },
       },
     },

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { Needle } from "@/ui/needle";
-import type { ReadingSeries } from "./readings-queries";
+import type { BeforeAfterRow, ReadingSeries } from "./readings-queries";
 import { ReadingChart } from "./reading-chart";
 import { ReadingList } from "./reading-list";
 
@@ -9,11 +9,14 @@ export function ReadingSection({
   homeId,
   place,
   series,
+  beforeAfter = [],
 }: {
   homeId: string;
   /** The part or unit, as the form to add one is told. */
   place: string;
   series: readonly ReadingSeries[];
+  /** What cleanings changed, where that could be seen. */
+  beforeAfter?: readonly BeforeAfterRow[];
 }) {
   return (
     <section aria-labelledby="readings">
@@ -32,7 +35,42 @@ export function ReadingSection({
       {series.map((each) => (
         <Series key={each.kind} series={each} />
       ))}
+      {beforeAfter.length > 0 && <BeforeAfter rows={beforeAfter} />}
     </section>
+  );
+}
+
+/** So many cleanings are shown; older ones are in the record. */
+const MOST_CLEANINGS = 4;
+
+/** Each cleaning with a value from before and one from after it. */
+function BeforeAfter({ rows }: { rows: readonly BeforeAfterRow[] }) {
+  return (
+    <div className="mt-4">
+      <h3 className="text-base font-semibold">Before and after</h3>
+      <ul>
+        {rows.slice(0, MOST_CLEANINGS).map(({ key, done, name, before, after }) => (
+          <li
+            key={key}
+            className="grid grid-cols-2 gap-x-4 border-t border-rule py-2 wide:grid-cols-[minmax(0,1fr)_10rem_10rem]"
+          >
+            <p className="col-span-2 wide:col-span-1">
+              {done}
+              <span className="block text-second">{name}</span>
+            </p>
+            {[before, after].map(({ words, when, verdict }) => (
+              <p key={when + words} className="figures flex items-start gap-2">
+                <Needle verdict={verdict} size={20} />
+                <span>
+                  <strong>{words}</strong>
+                  <span className="block text-second">{when}</span>
+                </span>
+              </p>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
@@ -40,7 +78,7 @@ export function ReadingSection({
 const LEAST_POINTS = 2;
 
 function Series({ series }: { series: ReadingSeries }) {
-  const { kind, name, verdict, advice, rows, points, limits, trend } = series;
+  const { kind, name, verdict, advice, rows, points, visits, limits, trend } = series;
   const last = rows.at(-1)!;
   return (
     <article className="border-b border-rule py-3">
@@ -61,7 +99,7 @@ function Series({ series }: { series: ReadingSeries }) {
       </div>
       {points.length >= LEAST_POINTS && (
         <ReadingChart
-          data={{ points, low: limits.low, high: limits.high }}
+          data={{ points, visits, low: limits.low, high: limits.high }}
           label={`${name} over the years`}
         />
       )}

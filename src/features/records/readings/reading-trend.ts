@@ -32,7 +32,7 @@ export function trendOf(
 ): ReadingTrend | null {
   const going = goingOf(readings);
   if (!going) return null;
-  const { trend: found, limit, falls } = going;
+  const { trend: found, limit, falls, isBeyond } = going;
   const { unitSystem } = snapshot.home;
   const value = (figure: number) => readingWords(kind, figure, unitSystem);
   return {
@@ -41,7 +41,7 @@ export function trendOf(
         found,
         value(limit),
         value(Number(Math.abs(found.slopePerYear ?? 0).toPrecision(2))),
-        falls,
+        { falls, isBeyond },
         today,
       ),
       meterWords(found, today),
@@ -56,7 +56,7 @@ function sentenceOf(
   { crossing, confidence, slopePerYear }: Trend,
   limit: string,
   perYear: string,
-  falls: boolean,
+  { falls, isBeyond }: { falls: boolean; isBeyond: boolean },
   today: PlainDate,
 ): string {
   const sure = CONFIDENCE[confidence];
@@ -64,8 +64,7 @@ function sentenceOf(
   if (!slopePerYear) return `It holds steady; ${sure}.`;
   const head = `${falls ? "Falls" : "Rises"} by about ${perYear} a year`;
   if (!crossing?.likely) return `${head}; its limit of ${limit} is more than thirty years off.`;
-  if (crossing.likely <= today && crossing.early === crossing.late)
-    return `${head}; past its limit of ${limit} since ${on(crossing.likely)}.`;
+  if (isBeyond) return `${head}; past its limit of ${limit} since ${on(crossing.likely)}.`;
   const late = crossing.late ? ` and ${on(crossing.late)}` : " and never";
   const band = crossing.early ? `, between ${on(crossing.early)}${late}` : "";
   return `${head}; reaches its limit of ${limit} about ${on(crossing.likely)}${band}; ${sure}.`;

@@ -9,6 +9,8 @@ import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { toDay } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
+import { beforeAndAfter } from "@/core/readings/before-after";
+import { historyLines } from "@/presentation/history-rows";
 import { isAtLeast, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import { fogLimitOn } from "@/core/readings/fog-limit";
@@ -39,6 +41,8 @@ export type ReadingSeries = {
     verdict: string;
   }[];
   points: { x: number; y: number }[];
+  /** The days of technicians’ visits to the machine, as points of the same axis. */
+  visits: number[];
   limits: { low: number | null; high: number | null };
   trend: ReadingTrend | null;
   unit: string;
@@ -97,6 +101,9 @@ function seriesOf(
     })),
     points: readings.flatMap(({ event, taken }) =>
       typeof taken.value === "number" ? [{ x: toDay(event.date), y: taken.value / per }] : [],
+    ),
+    visits: snapshot.visits.flatMap(({ on, endedAt, unitIds }) =>
+      on && endedAt && unitIds.includes(last.event.unitId ?? "") ? [toDay(on)] : [],
     ),
     limits: { low: shownLimit(watchFrom, per), high: shownLimit(watchTo, per) },
     trend: trendOf(snapshot, kind, readings, today),
@@ -183,3 +190,40 @@ function lastRated(snapshot: HomeSnapshot, place: string): ReadingChoice["rated"
 const ordered = (usual: readonly ReadingKind[] = []): ReadingKind[] => [
   ...new Set([...usual, ...READING_KINDS]),
 ];
+
+/** A value before a cleaning and one after it, side by side. */
+export type BeforeAfterRow = {
+  key: string;
+  /** “Coil cleaned, Thu 12 Mar” */
+  done: string;
+  name: string;
+  before: { words: string; when: string; verdict: JudgedReading["judgement"]["verdict"] };
+  after: BeforeAfterRow["before"];
+};
+
+/** What was done at a machine and could be seen in its readings, the latest first. */
+export async function beforeAfterOf(homeId: string, unitId: string): Promise<BeforeAfterRow[]> {
+  const snapshot = await homeSnapshot(homeId);
+  const unit = snapshot?.units.find(({ id }) => id === unitId);
+  if (!snapshot || !unit) return [];
+  const today = todayIn(snapshot.home.timeZone);
+  const { unitSystem } = snapshot.home;
+  const together = snapshot.units
+    .filter(({ systemId }) => systemId === unit.systemId)
+    .map(({ id }) => id);
+  const side = ({ event, taken, judgement }: JudgedReading) => ({
+    words: readWords(taken, unitSystem),
+    when: dateWords(event.date, today),
+    verdict: judgement.verdict,
+  });
+  return beforeAndAfter(snapshot.history, together).map(({ event, before, after }) => {
+    const [line] = historyLines(snapshot, [event], today, true);
+    return {
+      key: `${event.id} ${before.event.id}`,
+      done: `${line!.what}, ${line!.when}`,
+      name: READING_WORDS[before.taken.kind].name,
+      before: side(before),
+      after: side(after),
+    };
+  });
+}

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
 import { CorrectForm } from "@/features/records/entry-forms";
 import { correctEntry } from "@/features/records/record-actions";
 import { entryOf } from "@/features/inventory/filters/slot-queries";
@@ -13,6 +13,7 @@ export default async function Entry({ params }: PageProps<"/homes/[homeId]/entri
   const { homeId, eventId } = await params;
   const entry = await entryOf(homeId, eventId);
   if (!entry) notFound();
+  if (entry.isBreakdown) redirect(`/homes/${homeId}/breakdowns/${eventId}`);
   const head = entry.unitId ? await unitHeadOf(homeId, { unitId: entry.unitId }) : null;
   return (
     <div className="mx-auto max-w-3xl">

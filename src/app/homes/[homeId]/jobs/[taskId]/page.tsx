@@ -1,5 +1,7 @@
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
+import { DiyOrPro } from "@/features/money/decisions";
+import { diyFactsOf } from "@/features/money/money-queries";
 import { JobFormView } from "@/features/schedule/job-form-view";
 import { ResetJob } from "@/features/schedule/reset-job";
 import { jobFormOf } from "@/features/schedule/job-form-values";
@@ -17,6 +19,7 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
   // How a filter goes is chosen on its own sheet, with the strategies beside each other.
   if (row.isRenewal) redirect(`/homes/${homeId}/${row.path}`);
   const { values, usual } = jobFormOf(page);
+  const diy = await diyFactsOf(homeId, row.id);
   return (
     <div className="mx-auto max-w-3xl">
       <p className="text-second">{row.where || "The whole home"}</p>
@@ -34,6 +37,7 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
           {row.rounds}
         </p>
       )}
+      {diy && <DiyOrPro facts={diy} />}
       {jobStatus.task.isChanged && !jobStatus.task.isOwn && (
         <ResetJob reset={resetJob.bind(null, homeId, row.id)} />
       )}

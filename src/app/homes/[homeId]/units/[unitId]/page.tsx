@@ -7,13 +7,15 @@ import { JobSection } from "@/features/schedule/job-list";
 import { jobsOf } from "@/features/schedule/jobs-queries";
 import { openEnds } from "@/features/runs/loose-ends/loose-ends-queries";
 import { ReadingSection } from "@/features/records/readings/reading-section";
-import { readingSeriesOf } from "@/features/records/readings/readings-queries";
+import { beforeAfterOf, readingSeriesOf } from "@/features/records/readings/readings-queries";
 import { UnitActions } from "@/features/inventory/units/unit-buttons";
 import { STEP_WORDS } from "@/features/inventory/guided-add/set-up";
-import { LightButton } from "@/features/records/press-buttons";
+import { GoneButton, LightButton } from "@/features/records/press-buttons";
 import { PictureShelf } from "@/features/inventory/units/picture-shelf";
 import { listPicturesOf } from "@/features/inventory/units/picture-queries";
 import { UnitView } from "@/features/inventory/units/unit-view";
+import { todayOf } from "@/features/today/today-queries";
+import { StopList, WatchList } from "@/features/today/watch-list";
 import { unitSheetOf } from "@/features/inventory/units/unit-queries";
 
 export const metadata: Metadata = { title: "Unit" };
@@ -43,6 +45,7 @@ export default async function UnitPage({
               }
             : null
         }
+        watch={<WatchOfUnit {...{ homeId, unitId }} />}
         light={(slotId, words) => (
           <LightButton {...{ homeId, slotId, words }} commandId={randomUUID()} />
         )}
@@ -58,6 +61,7 @@ export default async function UnitPage({
               homeId={homeId}
               place={unitId}
               series={await readingSeriesOf(homeId, { unitId })}
+              beforeAfter={await beforeAfterOf(homeId, unitId)}
             />
           </>
         }
@@ -78,6 +82,23 @@ export default async function UnitPage({
           />
         }
       />
+    </>
+  );
+}
+
+/** What must not run and what is on watch at the machine. */
+async function WatchOfUnit({ homeId, unitId }: { homeId: string; unitId: string }) {
+  const all = (await todayOf(homeId))?.watch ?? [];
+  const watch = all.filter((each) => each.unitId === unitId);
+  if (watch.length === 0) return null;
+  const rows = {
+    homeId,
+    gone: (eventId: string) => <GoneButton {...{ homeId, eventId }} commandId={randomUUID()} />,
+  };
+  return (
+    <>
+      <StopList {...rows} watch={watch} />
+      <WatchList {...rows} watch={watch.filter(({ verdict }) => verdict !== "stop")} />
     </>
   );
 }

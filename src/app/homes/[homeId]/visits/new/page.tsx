@@ -15,7 +15,7 @@ export default async function NewVisit({
   const { past } = await searchParams;
   const page = await planPageOf(homeId);
   if (!page) notFound();
-  const { contacts, units, today } = page;
+  const { contacts, units, asks, today } = page;
   const isPast = past === "1";
   return (
     <>
@@ -28,7 +28,7 @@ export default async function NewVisit({
           contactId: [contacts.find(({ role }) => role === "technician")?.id ?? ""],
         })}
         contacts={contacts.map(({ id, name }) => ({ value: id, label: name }))}
-        {...{ units, isPast, today }}
+        {...{ units, asks, isPast, today }}
       />
     </>
   );

@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { briefOf, briefText } from "@/features/visits/brief";
 import { BriefView } from "@/features/visits/brief-view";
+import { SendBrief } from "@/features/visits/send-brief";
 import { HOUSEHOLD, visitOf } from "@/features/visits/visit-queries";
 import { PrintButton } from "@/ui/print-button";
 
@@ -12,12 +14,16 @@ export default async function BriefPage({
   const { homeId, visitId } = await params;
   const page = await visitOf(homeId, visitId, HOUSEHOLD);
   if (!page) notFound();
+  const brief = briefOf(page);
+  const { contactId } = page.visit;
+  const to = page.snapshot.contacts.find(({ id }) => id === contactId)?.email ?? "";
   return (
-    <div className="relative">
-      <BriefView page={page} />
-      <div className="mt-6 wide:absolute wide:top-0 wide:right-0 wide:mt-0">
+    <div className="flex flex-col gap-4">
+      <div className="no-print flex flex-wrap items-center gap-2">
         <PrintButton />
+        <SendBrief title={brief.title} text={briefText(brief)} to={to} />
       </div>
+      <BriefView brief={brief} />
     </div>
   );
 }

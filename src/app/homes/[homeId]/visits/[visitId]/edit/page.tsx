@@ -14,7 +14,7 @@ export default async function ChangePlan({
   const page = await planPageOf(homeId);
   const visit = page?.snapshot.visits.find(({ id }) => id === visitId);
   if (!page || !visit) notFound();
-  const { contacts, units, today } = page;
+  const { contacts, units, asks, today } = page;
   return (
     <>
       <h1 className="mb-5 text-[1.75rem]">Change the plan</h1>
@@ -29,6 +29,7 @@ export default async function ChangePlan({
         })}
         contacts={contacts.map(({ id, name }) => ({ value: id, label: name }))}
         {...{ units, today }}
+        asks={asks.filter((ask) => !visit.questions?.includes(ask))}
         isPast={false}
       />
     </>

@@ -64,6 +64,7 @@ export default async function UnitChecks({
             parts={partNames}
             currency={currency}
             isNew={!finding}
+            pictures={finding ? null : { to: `/api/v1/homes/${homeId}/photos`, about: { visitId } }}
           />
         </section>
         {here.findings.length > 0 && (

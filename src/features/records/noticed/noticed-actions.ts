@@ -1,0 +1,54 @@
+"use server";
+
+import { GONE, signOf, type SignWords } from "@/content/signs";
+import { familyOf } from "@/core/noticed/sign";
+import { judgeInput } from "@/core/readings/judge";
+import { invalid, singles, type FormState } from "@/lib/forms";
+import { follow, formCommand } from "@/server/commands/form-command";
+import { inHome, once, type OpenHome } from "@/server/commands/home-command";
+import { record, type Entry } from "@/server/commands/records";
+import { noticedForm } from "./noticed-form";
+
+/** A sign as an entry: a reading where it is one too. */
+function write(home: OpenHome, { id, reading }: SignWords, at: Omit<Entry, "kind" | "sign">) {
+  return reading
+    ? record(home, { ...at, kind: "reading", sign: id, reading: judgeInput.parse(reading) })
+    : record(home, { ...at, kind: "noticed", sign: id });
+}
+
+const pageOf = (homeId: string, unitId: string | undefined) =>
+  `/homes/${homeId}${unitId ? `/units/${unitId}` : ""}`;
+
+/** What somebody of the household noticed. */
+export async function noteNoticed(
+  homeId: string,
+  previous: FormState,
+  form: FormData,
+): Promise<FormState> {
+  return formCommand(homeId, form, async (home, fields) => {
+    const units = home.snapshot.units.map(({ id }) => id);
+    const parsed = noticedForm(units, home.today).safeParse(singles(fields));
+    if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { sign, ...at } = parsed.data;
+    const noted = await write(home, sign, at);
+    // Gas is no matter of a page about a machine: everybody out.
+    if (sign.id === "smell:gas") return { to: `/homes/${homeId}/everybody-out` };
+    return { to: pageOf(homeId, at.unitId), noted };
+  });
+}
+
+/** That what was noticed has gone again, or was seen to: the record keeps both. */
+export async function noteGone(homeId: string, eventId: string, commandId: string): Promise<void> {
+  const lead = await inHome(homeId, (home) =>
+    once(home.tx, { id: commandId, asks: ["gone", eventId] }, home.now, async () => {
+      const event = home.snapshot.history.noticed.find(({ id }) => id === eventId);
+      const gone = event && signOf(event.sign) ? GONE[familyOf(event.sign)] : undefined;
+      if (!event || !gone) return { to: pageOf(homeId, undefined) };
+      const { unitId, partId } = event;
+      const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
+      const noted = await write(home, gone, { ...place, date: home.today });
+      return { to: pageOf(homeId, unitId), noted };
+    }),
+  );
+  follow(lead);
+}
