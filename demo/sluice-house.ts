@@ -803,6 +803,12 @@ function readings(today: PlainDate): HistoryEvent[] {
       [at(98), 4],
       [at(97), 0.5],
     ]),
+    {
+      ...{ id: "heater-vacuumed", kind: "done", unitId: "workshop-heater", date: at(98) },
+      recordedAt: `${at(98)}T15:00:00.000Z`,
+      ...{ partId: "workshop-heater-grilles", taskKey: "vacuum", minutes: 15 },
+      words: "Dust filters and grilles, clay dust: it had stopped early for weeks.",
+    },
   ];
 }
 

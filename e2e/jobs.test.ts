@@ -172,13 +172,15 @@ describe("when it is due, whether it is fine", () => {
   });
 
   it("logs a breakdown, and says how things stood that day", async () => {
-    await page.open(`${app.url}${HOME}/units/kiln-furnace/note`);
-    await page.type("Note", "Cold shed this morning, the limit had tripped.");
-    await page.tick("It broke down, or stopped");
-    await page.press("Save the note");
+    await page.open(`${app.url}${HOME}/units/kiln-furnace`);
+    await page.press("It broke down");
+    await page.heading("Kiln-shed furnace stopped");
+    await page.type("What happened", "Cold shed this morning, the limit had tripped.");
+    await page.type("Code on its display", "33");
+    await page.press("Save the breakdown");
     await page.heading("Kiln-shed furnace");
     expect(await text("section[aria-labelledby=history] tbody")).toMatch(
-      /Sat 14 Mar\sBroke down, Cold shed this morning, the limit had tripped\./,
+      /Sat 14 Mar\sBroke down, Cold shed this morning, the limit had tripped\., code 33/,
     );
   });
 

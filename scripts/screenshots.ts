@@ -52,7 +52,6 @@ const PICTURES: Picture[] = [
     path: `${HOME}/jobs/yard-condenser-condenser-coil.clean/start?way=rinse-outdoor-coil.foam`,
   },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
-  { name: "part-phone", size: PHONE, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
   { name: "stairs", size: DESK, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
   { name: "coil", size: DESK, path: `${HOME}/parts/cellar-furnace-evaporator-coil` },
   {
@@ -61,7 +60,8 @@ const PICTURES: Picture[] = [
     path: `${HOME}/parts/cellar-furnace-capacitor`,
   },
   { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
-  { name: "as-it-should-be", size: DESK, path: `${HOME}/as-it-should-be` },
+  { name: "watch", size: DESK, path: `${HOME}/watch` },
+  { name: "costs", size: DESK, path: `${HOME}/units/cellar-furnace/costs` },
   { name: "library", size: DESK, path: `${HOME}/procedures` },
   {
     name: "walk-phone",
@@ -71,7 +71,7 @@ const PICTURES: Picture[] = [
       await page.tick("A filter behind a grille in the ceiling");
     },
   },
-  { name: "label", size: DESK, path: `${HOME}/parts/cellar-filter/label` },
+  { name: "noticed-phone", size: PHONE, path: `${HOME}/noticed` },
   {
     name: "run-phone",
     size: PHONE,

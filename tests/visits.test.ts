@@ -354,6 +354,49 @@ describe("a technician’s visit", () => {
     );
   });
 
+  it("hangs pictures taken at a finding’s form on it once it is saved, and no others", async () => {
+    const bytes = await sharp({
+      create: { width: 8, height: 8, channels: 3, background: "#445" },
+    })
+      .png()
+      .toBuffer();
+    const send = async (about: Record<string, string>) => {
+      const form = new FormData();
+      for (const [name, value] of Object.entries(about)) form.set(name, value);
+      form.set("file", new File([new Uint8Array(bytes)], "seen.png"));
+      return postHomePhoto(HOME, new Request("http://h/", { method: "POST", body: form }));
+    };
+    const id = await planned({ on: "2026-03-10" });
+    await send({ id: "seen-here", visitId: id });
+    await send({ id: "seen-elsewhere", visitId: "visit-next" });
+    const finding = {
+      ...{ words: "Bearing dry", partId: "", advice: "", price: "", until: "", because: "" },
+      decision: "open",
+      picture: ["seen-here", "seen-elsewhere", "nothing"],
+    };
+    await landing(saveFinding(HOME, { ...at(id), findingId: null }, nothingSent, formOf(finding)));
+    const found = (await home()).findings.find(({ words }) => words === "Bearing dry")!;
+    const hanging = async (visitId: string) =>
+      (await visitOf(HOME, visitId, HOUSEHOLD))!.pictures.map(({ findingId }) => findingId);
+    expect(await hanging(id)).toEqual([found.id]);
+    expect(await hanging("visit-next")).toEqual([null]);
+  });
+
+  it("takes suggested questions that are ticked after one’s own, each once", async () => {
+    const ask = ["Does it last?", "What does it cost?"];
+    const id = await planned({ questions: "First. Does it last?", ask });
+    expect((await home()).visits.find((visit) => visit.id === id)?.questions).toBe(
+      "First. Does it last?\nWhat does it cost?",
+    );
+    const long = await savePlan(
+      HOME,
+      null,
+      nothingSent,
+      formOf({ ...plan, questions: "q".repeat(1990), ask }),
+    );
+    expect(long.errors).toEqual({ questions: "Shorter, please: up to 2000 letters." });
+  });
+
   it("enters an instrument, changes it, and shows two who did both versions", async () => {
     const save = (name: string, note: string, id: string | null = null) =>
       saveInstrument(HOME, id, nothingSent, formOf({ name, note }));

@@ -1,5 +1,5 @@
 import type { JudgedReading } from "../history/readings-taken";
-import type { PlainDate } from "../quantities/plain-date";
+import { daysFrom, type PlainDate } from "../quantities/plain-date";
 import { trend, type Trend } from "./trend";
 
 /** A value as a trend takes it. */
@@ -26,11 +26,14 @@ export type Going = {
   isBeyond: boolean;
 };
 
+/** Values closer together than this, days, say nothing of a pace per year. Our choice. */
+const LEAST_SPAN_DAYS = 30;
+
 type Limits = Record<string, number | null | undefined>;
 
 /**
  * Where readings of one kind at one place are going, toward the limit they were last judged by; null
- * for words, for fewer than two values, and where there is no limit on that side.
+ * for words, for fewer than two values or values within a month, and where there is no limit on that side.
  *
  * @param readings of one kind and place, the oldest first
  * @example goingOf([]) // null
@@ -39,6 +42,7 @@ export function goingOf(readings: readonly JudgedReading[]): Going | null {
   const series = trendSeries(readings);
   const last = readings.at(-1);
   if (!last || series.length < 2) return null;
+  if (daysFrom(series[0]!.date, series.at(-1)!.date) < LEAST_SPAN_DAYS) return null;
   const { watchFrom, watchTo } = last.judgement.facts as Limits;
   const slope = trend({ series, limit: 0, direction: "below" }).slopePerYear ?? 0;
   const falls = slope < 0;

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { readMoney } from "@/core/quantities/money";
 
-const NAMES = ["purchase", "replacement", "hour"] as const;
+type Field = "purchase" | "replacement" | "hour";
 
 /** What a machine cost, what a new one would, and what an hour is worth; each may stay unknown. */
 export const moneyForm = (currency: string) =>
@@ -12,7 +12,7 @@ export const moneyForm = (currency: string) =>
       hour: z.string().default(""),
     })
     .transform((fields, context) => {
-      const read = (name: (typeof NAMES)[number]) => {
+      const read = (name: Field) => {
         const minor = fields[name] === "" ? undefined : readMoney(fields[name], currency);
         if (minor === null)
           context.addIssue({

@@ -4,7 +4,7 @@ import type { UnitKindId } from "@/content/unit-kinds";
 import { warrantyOf } from "@/core/inventory/alarms";
 import type { Home, Unit } from "@/core/inventory/inventory";
 import { totalOf, unitCosts, type UsualLife, type YearCosts } from "@/core/money/unit-costs";
-import { moneyFigure } from "@/core/quantities/money";
+import { moneyAbout, moneyFigure } from "@/core/quantities/money";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { RENEW } from "@/core/scheduling/task";
 import type { JobStatus } from "@/core/scheduling/schedule";
@@ -32,6 +32,8 @@ export type CostsPage = {
   today: PlainDate;
   unit: Unit;
   years: YearCosts[];
+  /** What it costs a year and how often it stopped, in a sentence or two. */
+  summary: string;
   /** What a year costs on average of the last three whole ones, repairs apart; null without one. */
   running: { perYear: number; repairs: number; years: number } | null;
   ageYears: number | null;
@@ -57,16 +59,23 @@ export async function costsOf(homeId: string, unitId: string): Promise<CostsPage
   const mean = (of: (costs: YearCosts) => number) =>
     whole.reduce((sum, each) => sum + of(each), 0) / whole.length;
   const made = unit.fittedOn;
+  const running =
+    whole.length === 0
+      ? null
+      : {
+          perYear: mean((each) => totalOf(each) - each.repairs),
+          repairs: mean((each) => each.repairs),
+          years: whole.length,
+        };
   return {
     ...{ home, today, unit, years },
-    running:
-      whole.length === 0
-        ? null
-        : {
-            perYear: mean((each) => totalOf(each) - each.repairs),
-            repairs: mean((each) => each.repairs),
-            years: whole.length,
-          },
+    running,
+    summary: [
+      summaryOf(running, years, home.currency),
+      spreadWords(unit, made ? daysFrom(made, today) / DAYS_PER_YEAR : 0, running, home.currency),
+    ]
+      .filter(Boolean)
+      .join(" "),
     ageYears: made ? daysFrom(made, today) / DAYS_PER_YEAR : null,
     life: UNIT_LIFE[unit.kind as UnitKindId] ?? null,
     isUnderWarranty:
@@ -75,6 +84,36 @@ export async function costsOf(homeId: string, unitId: string): Promise<CostsPage
       .filter((each) => each.unitId === unitId && each.settledOn === undefined)
       .reduce((sum, { priceMinor = 0 }) => sum + priceMinor, 0),
   };
+}
+
+/** What it came to a year with its price spread over the years it has served. */
+function spreadWords(
+  { purchaseMinor }: Unit,
+  years: number,
+  running: CostsPage["running"],
+  currency: string,
+): string {
+  if (purchaseMinor === undefined || years < 1) return "";
+  const perYear = purchaseMinor / years + (running ? running.perYear + running.repairs : 0);
+  return `With its price spread over its ${Math.floor(years)} years so far: ${moneyAbout({ minor: perYear, currency })} a year.`;
+}
+
+function summaryOf(
+  running: CostsPage["running"],
+  years: readonly YearCosts[],
+  currency: string,
+): string {
+  const words = (minor: number) => moneyAbout({ minor, currency });
+  const sum = (of: (costs: YearCosts) => number) => years.reduce((all, each) => all + of(each), 0);
+  const stops = sum(({ breakdowns }) => breakdowns);
+  const days = sum(({ daysWithout }) => daysWithout);
+  const cost = running
+    ? `About ${words(running.perYear)} a year over ${running.years === 1 ? "the last year" : `the last ${running.years} years`}${running.repairs > 0 ? `, and ${words(running.repairs)} of repairs` : ""}.`
+    : "Not a whole year is on record yet.";
+  const without = days > 0 ? `, ${days} ${days === 1 ? "day" : "days"} without it` : "";
+  return stops === 0
+    ? cost
+    : `${cost} It stopped ${stops === 1 ? "once" : `${stops} times`}${without}.`;
 }
 
 export type DiyFacts = {

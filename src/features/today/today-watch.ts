@@ -161,7 +161,10 @@ function nextFor(
   const before = advice && capitalised(advice);
   if (visit)
     return {
-      words: [before, `at the visit on ${dayAndMonth(visit.on!, today)}`]
+      words: [
+        before,
+        `${before ? "at" : "To be seen to at"} the visit on ${dayAndMonth(visit.on!, today)}`,
+      ]
         .filter(Boolean)
         .join(": "),
       href: `visits/${visit.id}`,

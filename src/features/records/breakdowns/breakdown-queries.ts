@@ -4,10 +4,15 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { stillNoticed } from "@/core/noticed/sign";
 import { moneyFigure, moneyWords } from "@/core/quantities/money";
-import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import {
+  addDays,
+  daysFrom,
+  readPlainDate,
+  toDay,
+  type PlainDate,
+} from "@/core/quantities/plain-date";
 import { dateWords, dayAndMonth, inSentence, spanWords } from "@/core/quantities/words";
 import { fromCelsius } from "@/core/quantities/temperature";
-import { daysFrom } from "@/core/quantities/plain-date";
 import { breakdownWords } from "@/core/timeline/breakdown";
 import { signOf } from "@/content/signs";
 import { READING_WORDS, VERDICT_WORDS } from "@/content/reading-words";
@@ -76,9 +81,7 @@ function stoodWords(snapshot: HomeSnapshot, unitId: string, date: PlainDate): st
   return [
     weatherOf(snapshot, date),
     ...breakdownWords(snapshot, { id: "", kind: "breakdown", unitId, date, recordedAt: "" }),
-    ...past.map(
-      ({ task, due }) => `${inSentence(task.name)}: was due ${dayAndMonth(due!, date)}`,
-    ),
+    ...past.map(({ task, due }) => `${inSentence(task.name)}: was due ${dayAndMonth(due!, date)}`),
     ...noticed.map(
       ({ sign, date: on }) =>
         `${inSentence(signOf(sign)?.words ?? "something noticed")}, ${spanWords(daysFrom(on, date))} before`,
@@ -139,14 +142,21 @@ function pageOf(
   };
 }
 
-/** A breakdown to be written down: of a machine, on a day; null where there is no such machine. */
+/**
+ * A breakdown to be written down: of a machine, on a day, or today where that is none that has passed;
+ * null where there is no such machine.
+ */
 export async function newBreakdownOf(
   homeId: string,
   unitId: string,
-  date: PlainDate,
+  on: string,
 ): Promise<BreakdownPage | null> {
   const snapshot = await homeSnapshot(homeId);
-  return snapshot && pageOf(snapshot, unitId, date, { date: [date] });
+  if (!snapshot) return null;
+  const today = todayIn(snapshot.home.timeZone);
+  const day = readPlainDate(on) ?? today;
+  const date = day <= today ? day : today;
+  return pageOf(snapshot, unitId, date, { date: [date] });
 }
 
 /** A breakdown as it was written down; null where it does not count any more. */

@@ -32,7 +32,7 @@ export async function noteNoticed(
     const { sign, ...at } = parsed.data;
     const noted = await write(home, sign, at);
     // Gas is no matter of a page about a machine: everybody out.
-    if (sign.id === "smell:gas") return { to: `/homes/${homeId}/everybody-out` };
+    if (sign.id === "smell:gas") return { to: `/homes/${homeId}/everybody-out?of=gas` };
     return { to: pageOf(homeId, at.unitId), noted };
   });
 }

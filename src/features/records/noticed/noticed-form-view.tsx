@@ -41,6 +41,7 @@ export function NoticedForm({
       submit="Save it"
     >
       <div className="flex flex-col gap-5 pb-6">
+        <AtOnce homeId={homeId} />
         <ChoiceFrame
           label="What comes nearest?"
           name="sign"
@@ -62,7 +63,6 @@ export function NoticedForm({
             </div>
           ))}
         </ChoiceFrame>
-        <AtOnce homeId={homeId} />
         <div className="grid max-w-2xl gap-4 wide:grid-cols-2">
           <SelectField
             label="Where"
@@ -82,7 +82,7 @@ export function NoticedForm({
   );
 }
 
-/** What is done at once, before anything is written down. */
+/** What is done at once, before anything is written down: in sight wherever one has scrolled to. */
 function AtOnce({ homeId }: { homeId: string }) {
   const sign = signOf(useTypedText("sign"));
   const { reading } = sign ?? {};
@@ -105,7 +105,7 @@ function AtOnce({ homeId }: { homeId: string }) {
         {isStop && (
           <p className="mt-1">
             <Link
-              href={`/homes/${homeId}/everybody-out`}
+              href={`/homes/${homeId}/everybody-out${sign.id === "smell:gas" ? "?of=gas" : ""}`}
               className="inline-flex min-h-11 items-center font-semibold text-link underline underline-offset-4"
             >
               Everybody out: whom to call

@@ -3,7 +3,7 @@ import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/actin
 import type { DemoStore } from "../../../../tests/demo-store";
 import { readReading, type ReadingFields } from "@/lib/reading-form";
 import { noteReading } from "./readings-actions";
-import { readingPageOf, readingSeriesOf } from "./readings-queries";
+import { beforeAfterOf, readingPageOf, readingSeriesOf } from "./readings-queries";
 
 jest.mock(
   "next/navigation",
@@ -197,5 +197,30 @@ describe("noting a reading", () => {
       /^\/homes\/sluice-house\/units\/yard-condenser\?noted=/,
     );
     expect((await snapshot()).history.readings.at(-1)!.judgement.verdict).toBe("watch");
+  });
+});
+
+describe("what a cleaning changed", () => {
+  it("stands with the value before it beside that after it: the heater’s display, 4 K and a half", async () => {
+    const [only, ...rest] = await beforeAfterOf(HOME, "workshop-heater");
+    expect(rest).toEqual([]);
+    expect(only).toMatchObject({
+      name: "Display against thermometer",
+      before: { words: "4 °C", verdict: "act" },
+      after: { words: "0.5 °C", verdict: "sound" },
+    });
+    expect(only!.done).toMatch(/^Grilles: vacuumed, /);
+    expect(await beforeAfterOf(HOME, "nothing")).toEqual([]);
+  });
+
+  it("lies among visits that are marked on the same axis", async () => {
+    const place = { unitId: "cellar-furnace", partId: "cellar-furnace-capacitor" };
+    const [series] = await readingSeriesOf(HOME, place);
+    const within = series!.visits.filter(
+      (x) => x >= series!.points[0]!.x && x <= series!.points.at(-1)!.x,
+    );
+    expect(within.length).toBeGreaterThanOrEqual(5);
+    // The values of the demo were taken on them; the last was written down by hand.
+    for (const { x } of series!.points.slice(0, 5)) expect(series!.visits).toContain(x);
   });
 });

@@ -3,9 +3,17 @@ import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { LinkButton } from "@/ui/button";
 import type { AlarmSheet } from "./alarm-queries";
 
-/** Carbon monoxide: everybody out, then call. Nothing else is on the page. */
-export function EverybodyOut({ sheet, homeHref }: { sheet: AlarmSheet; homeHref: string }) {
-  const { title, steps } = SAFETY_STOP_WORDS.co;
+/** Carbon monoxide, or gas: everybody out, then call. Nothing else is on the page. */
+export function EverybodyOut({
+  sheet,
+  homeHref,
+  of,
+}: {
+  sheet: AlarmSheet;
+  homeHref: string;
+  of: "co" | "gas";
+}) {
+  const { title, steps } = SAFETY_STOP_WORDS[of];
   return (
     <section
       aria-label="Stop"

@@ -7,9 +7,13 @@ export const metadata: Metadata = { title: "Everybody out" };
 
 export default async function EverybodyOutPage({
   params,
+  searchParams,
 }: PageProps<"/homes/[homeId]/everybody-out">) {
   const { homeId } = await params;
   const sheet = await alarmSheetOf(homeId);
   if (!sheet) notFound();
-  return <EverybodyOut sheet={sheet} homeHref={`/homes/${homeId}`} />;
+  const { of } = await searchParams;
+  return (
+    <EverybodyOut sheet={sheet} homeHref={`/homes/${homeId}`} of={of === "gas" ? "gas" : "co"} />
+  );
 }

@@ -3,9 +3,8 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { noteNoticed } from "@/features/records/noticed/noticed-actions";
 import { NoticedForm } from "@/features/records/noticed/noticed-form-view";
-import { todayIn } from "@/lib/clock";
+import { noticedPageOf } from "@/features/records/noticed/noticed-queries";
 import { emptyForm } from "@/lib/forms";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export const metadata: Metadata = { title: "Noticed" };
 
@@ -15,9 +14,9 @@ export default async function NoticedPage({
 }: PageProps<"/homes/[homeId]/noticed">) {
   const { homeId } = await params;
   const { unit, sign } = await searchParams;
-  const snapshot = await homeSnapshot(homeId);
-  if (!snapshot) notFound();
-  const today = todayIn(snapshot.home.timeZone);
+  const page = await noticedPageOf(homeId);
+  if (!page) notFound();
+  const { today, units } = page;
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-5 flex flex-wrap items-baseline gap-x-6">
@@ -42,9 +41,7 @@ export default async function NoticedPage({
           ...(typeof unit === "string" ? { unitId: [unit] } : {}),
           ...(typeof sign === "string" ? { sign: [sign] } : {}),
         })}
-        homeId={homeId}
-        units={snapshot.units.map(({ id, name }) => ({ value: id, label: name }))}
-        today={today}
+        {...{ homeId, units, today }}
       />
     </div>
   );

@@ -3,11 +3,9 @@ import { notFound } from "next/navigation";
 import { saveBreakdown } from "@/features/records/breakdowns/breakdown-actions";
 import { BreakdownForm } from "@/features/records/breakdowns/breakdown-form-view";
 import { newBreakdownOf } from "@/features/records/breakdowns/breakdown-queries";
-import { readPlainDate } from "@/core/quantities/plain-date";
+import { noticedPageOf } from "@/features/records/noticed/noticed-queries";
 import { LinkButton } from "@/ui/button";
-import { todayIn } from "@/lib/clock";
 import { emptyForm } from "@/lib/forms";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export const metadata: Metadata = { title: "A machine stopped" };
 
@@ -17,24 +15,23 @@ export default async function NewBreakdownPage({
 }: PageProps<"/homes/[homeId]/breakdowns/new">) {
   const { homeId } = await params;
   const { unit, on } = await searchParams;
-  const snapshot = await homeSnapshot(homeId);
-  if (!snapshot) notFound();
-  const today = todayIn(snapshot.home.timeZone);
-  if (typeof unit !== "string")
+  if (typeof unit !== "string") {
+    const choice = await noticedPageOf(homeId);
+    if (!choice) notFound();
     return (
       <div className="mx-auto max-w-3xl">
         <h1 className="mb-4 text-[1.75rem]">Which machine stopped?</h1>
         <div className="flex flex-wrap gap-2">
-          {snapshot.units.map(({ id, name }) => (
-            <LinkButton key={id} href={`/homes/${homeId}/breakdowns/new?unit=${id}`}>
-              {name}
+          {choice.units.map(({ value, label }) => (
+            <LinkButton key={value} href={`/homes/${homeId}/breakdowns/new?unit=${value}`}>
+              {label}
             </LinkButton>
           ))}
         </div>
       </div>
     );
-  const day = readPlainDate(typeof on === "string" ? on : "") ?? today;
-  const page = await newBreakdownOf(homeId, unit, day <= today ? day : today);
+  }
+  const page = await newBreakdownOf(homeId, unit, typeof on === "string" ? on : "");
   if (!page) notFound();
   return (
     <div className="mx-auto max-w-3xl">
@@ -44,8 +41,8 @@ export default async function NewBreakdownPage({
         initial={emptyForm(page.values)}
         jobs={page.jobs}
         stood={page.stood}
-        currency={snapshot.home.currency}
-        today={today}
+        currency={page.snapshot.home.currency}
+        today={page.today}
       />
     </div>
   );

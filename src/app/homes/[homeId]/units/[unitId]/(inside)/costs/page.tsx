@@ -5,7 +5,6 @@ import { RepairOrReplace } from "@/features/money/decisions";
 import { saveMoney } from "@/features/money/money-actions";
 import { MoneyForm } from "@/features/money/money-form-view";
 import { costsOf, fieldsOfMoney } from "@/features/money/money-queries";
-import { moneyAbout } from "@/core/quantities/money";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "What it costs" };
@@ -16,22 +15,13 @@ export default async function CostsPage({
   const { homeId, unitId } = await params;
   const page = await costsOf(homeId, unitId);
   if (!page) notFound();
-  const { home, unit, years, running, ageYears, life, isUnderWarranty } = page;
+  const { home, unit, years, summary, running, ageYears, life, isUnderWarranty } = page;
   const { currency } = home;
-  const words = (minor: number) => moneyAbout({ minor, currency });
-  const stops = years.reduce((sum, { breakdowns }) => sum + breakdowns, 0);
-  const days = years.reduce((sum, { daysWithout }) => sum + daysWithout, 0);
   return (
     <div className="flex max-w-4xl flex-col gap-6">
       <div>
         <h1 className="text-[1.75rem]">What it costs</h1>
-        <p className="mt-1">
-          {running
-            ? `About ${words(running.perYear)} a year over ${running.years === 1 ? "the last year" : `the last ${running.years} years`}${running.repairs > 0 ? `, and ${words(running.repairs)} of repairs` : ""}.`
-            : "Not a whole year is on record yet."}
-          {stops > 0 &&
-            ` It stopped ${stops === 1 ? "once" : `${stops} times`}${days > 0 ? `, ${days} ${days === 1 ? "day" : "days"} without it` : ""}.`}
-        </p>
+        <p className="mt-1">{summary}</p>
       </div>
       <CostChart years={years} currency={currency} />
       <RepairOrReplace

@@ -1,0 +1,43 @@
+import { day, event, today } from "../../tests/small-home";
+import { judged } from "@/core/history/readings-taken";
+import { goingOf } from "@/core/readings/going";
+import { judgeInput } from "@/core/readings/judge";
+import { crossingWords } from "./trend-words";
+
+/** Of 5 µF ± 6 %: act from 4.7 downward. */
+const going = (...values: [offset: number, value: number][]) =>
+  goingOf(
+    judged(
+      values.map(([offset, value]) =>
+        event("reading", offset, {
+          reading: judgeInput.parse({ kind: "capacitor-uf", value, unit: "uF", rated: 5 }),
+        }),
+      ),
+    ),
+  );
+
+describe("where a reading is going, in a sentence", () => {
+  it("gives the band in which it leaves its limits", () => {
+    // 0.2 a year in the mean, 0.1 and 0.3 at its edges: 0.1 to go from the day in the middle.
+    const drift = going([-730, 5.2], [-365, 5.1], [0, 4.8])!;
+    expect(crossingWords(drift, today)).toMatch(
+      /^at this pace it leaves its limits between \d+ \w+( 20\d\d)? and \d+ \w+( 20\d\d)?$/,
+    );
+  });
+  it("gives one day where two values leave no band", () => {
+    const line = going([-365, 5], [0, 4.8])!;
+    // 0.2 a year, 0.1 to go: half a year from today.
+    expect(crossingWords(line, today)).toBe("at this pace it leaves its limits about 13 Sep");
+  });
+  it("says since when it is past its limit", () => {
+    const beyond = going([-700, 4.9], [-365, 4.65], [0, 4.6])!;
+    expect(beyond.isBeyond).toBe(true);
+    expect(crossingWords(beyond, today)).toBe("past its limit since 14 Mar 2025");
+  });
+  it("says nothing of what holds, nor of two values within a month", () => {
+    expect(crossingWords(going([-730, 5], [-365, 5], [0, 5])!, today)).toBe("");
+    expect(going([-20, 5], [0, 4.8])).toBeNull();
+    expect(going([-31, 5], [0, 4.8])?.isBeyond).toBe(false);
+    expect(day(0)).toBe(today);
+  });
+});
