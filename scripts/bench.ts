@@ -7,6 +7,7 @@ import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { scheduleOf } from "../src/core/scheduling/schedule";
 import { benchCohort } from "./bench-cohort";
+import { benchPlans } from "./bench-plans";
 import { benchPages, benchRun, LONG_RECORD } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
@@ -110,8 +111,10 @@ async function all(): Promise<void> {
   await benchPages(20_000);
   await benchPages(100_000, LONG_RECORD);
   await benchRun();
+  benchPlans();
 }
 
-// npm run bench -- cohort prints only whether learning pays.
+// npm run bench -- cohort prints only whether learning pays, npm run bench -- plan only how good plans are.
 if (process.argv[2] === "cohort") benchCohort();
+else if (process.argv[2] === "plan") benchPlans();
 else void all();

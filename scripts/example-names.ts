@@ -10,7 +10,10 @@ import { JOBS } from "@/content/default-tasks";
 import { replayRun } from "../src/core/runs/run";
 import { wearInput, type WearInput } from "../src/core/filters/wear-schema";
 import { snapshot, today } from "../tests/small-home";
-import { plainDate } from "../src/core/quantities/plain-date";
+import { addDays, plainDate } from "../src/core/quantities/plain-date";
+export { planInput } from "../src/core/planning/plan-schema";
+export { problemOf } from "../src/core/planning/problem";
+export { evaluateInput } from "../src/core/planning/plan-schema";
 import { jobOf, walk, whereOf } from "../tests/run-events";
 export { day, event, look, slot, snapshot, today, unit } from "../tests/small-home";
 
@@ -40,4 +43,32 @@ export const asked: WearInput = wearInput.parse({
 export const weekly = {
   cadence: { kind: "every", n: 1, unit: "week" },
   lastDone: plainDate("1970-01-01"),
+};
+
+/** One task of a home, due every thirty days from yesterday on: what a plan is made of. */
+export const smallPlan = {
+  today: "2026-03-14",
+  horizonEnd: "2026-06-12",
+  iterations: 20,
+  crews: [
+    {
+      ...{ id: "owner", kind: "owner", capMinutes: 120, capScope: "home-day" },
+      days: { weekdays: [1, 2, 3, 4, 5, 6, 7] },
+    },
+  ],
+  units: [{ id: "furnace", home: "home" }],
+  tasks: [
+    {
+      ...{ id: "filter", unit: "furnace", crew: "owner", handsOn: 10, lastDone: "2026-03-13" },
+      windows: {
+        from: "2026-03-13",
+        ...Object.fromEntries(
+          Object.entries({ opens: 20, due: 30, closes: 40 }).map(([key, span]) => [
+            key,
+            Array.from({ length: 92 }, (_, i) => addDays(plainDate("2026-03-13"), i + span)),
+          ]),
+        ),
+      },
+    },
+  ],
 };

@@ -112,8 +112,9 @@ describe("a home of before its dates were worked out anew", () => {
     const full = await openStore(path.join(folder, "full.db"));
     await migrateStore(full);
     const made = sluiceHouse(today, new Date(`${today}T08:30:00Z`)).snapshot;
-    // Nobody wrote then with what a thing was measured, and on which visit.
-    const entries = made.history.entries.map(({ visitId: _, reading, ...event }) => {
+    // Nobody wrote then with what a thing was measured, on which visit, and what else a breakdown was.
+    const entries = made.history.entries.map((entry) => {
+      const { visitId: _, sign: ___, breakdown: ____, reading, ...event } = entry;
       const { conditions: __, ...taken } = reading ?? ({} as NonNullable<typeof reading>);
       return { ...event, ...(reading ? { reading: taken } : {}) };
     });

@@ -42,6 +42,9 @@ describe("the registry", () => {
       "compare-filters",
       "buy",
       "diy-or-pro",
+      "plan",
+      "evaluate",
+      "sequence",
     ]);
     for (const each of COMPUTE_FUNCTIONS) expect(each.summary.length).toBeGreaterThan(20);
   });

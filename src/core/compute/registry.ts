@@ -38,6 +38,10 @@ import { climateDays, climateInput, climateOutput } from "../climate/climate";
 import { runHours, runHoursInput, runHoursOutput } from "../climate/run-hours";
 import { looseEnds, looseEndsInput, looseEndsOutput } from "../runs/loose-ends";
 import { lintProcedures, lintProceduresInput, lintProceduresOutput } from "../runs/lint";
+import { evaluate } from "../planning/evaluate";
+import { plan } from "../planning/plan";
+import { evaluateInput, evaluateOutput, planInput, planOutput } from "../planning/plan-schema";
+import { sequence, sequenceInput, sequenceOutput } from "../planning/sequence";
 import { wear } from "../filters/wear";
 import { wearCauses, wearCausesOutput } from "../filters/wear-causes";
 import { wearInput, wearOutput } from "../filters/wear-schema";
@@ -235,5 +239,26 @@ export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [
     input: diyOrProInput,
     output: diyOrProOutput,
     run: diyOrPro,
+  }),
+  define({
+    name: "plan",
+    summary: "A year in rounds: which task on which day, few sessions, everything in its window",
+    input: planInput,
+    output: planOutput,
+    run: (input) => plan(input),
+  }),
+  define({
+    name: "evaluate",
+    summary: "What a set of days for tasks costs, who is late, and what cannot be so",
+    input: evaluateInput,
+    output: evaluateOutput,
+    run: evaluate,
+  }),
+  define({
+    name: "sequence",
+    summary: "The order of the steps of a round, with waits used and power off for short",
+    input: sequenceInput,
+    output: sequenceOutput,
+    run: sequence,
   }),
 ];

@@ -107,6 +107,13 @@ export const daysFrom = (first: PlainDate, second: PlainDate): number =>
  */
 export const weekday = (date: PlainDate): number => (((toDay(date) + 4) % 7) + 7) % 7;
 
+/**
+ * The day of the week as people who plan count it: 1 Monday to 7 Sunday.
+ *
+ * @example isoWeekday(plainDate("2026-03-14")) // 6
+ */
+export const isoWeekday = (date: PlainDate): number => ((weekday(date) + 6) % 7) + 1;
+
 /** Making a formatter takes fifty times as long as using it; there are as many as there are zones. */
 const formatters = new Map<string, Intl.DateTimeFormat>();
 function formatterOf(timeZone: string): Intl.DateTimeFormat {

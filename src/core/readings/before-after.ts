@@ -34,7 +34,7 @@ const isBefore = (a: HistoryEvent, b: HistoryEvent): boolean =>
  * jobs between the same two values share them: only the last of those is given.
  *
  * @param unitIds of the machines that move air together: a clean coil is seen at the furnace
- * @example beforeAndAfter(new HistoryRecord([]), ["furnace"]) // []
+ * @example beforeAndAfter(snapshot([]).history, ["furnace"]) // []
  */
 export function beforeAndAfter(
   history: Pick<HistoryRecord, "ofUnit">,

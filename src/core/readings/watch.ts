@@ -39,7 +39,7 @@ const jobsFor = (
  *
  * @param schedule of the home: it knows what was done since
  * @param by the last day on which a drift is of interest
- * @example watchedReadings(new HistoryRecord([]), [], day(365)) // []
+ * @example watchedReadings(snapshot([]).history, [], day(365)) // []
  */
 export function watchedReadings(
   history: Pick<HistoryRecord, "readings">,

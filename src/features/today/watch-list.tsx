@@ -4,7 +4,7 @@ import { Needle } from "@/ui/needle";
 import type { Watch } from "./today-watch";
 
 /** So many stand beside the day; the page of what is on watch has them all. */
-const MOST_BESIDE = 6;
+const MOST_BESIDE = 8;
 
 /** What is on watch, beside the day: the worst first. */
 export function OnWatch({ homeId, watch }: { homeId: string; watch: readonly Watch[] }) {

@@ -239,7 +239,7 @@ describe("a database of the first days", () => {
 describe("the number of the register", () => {
   /** What a reading goes on from by other means, or does not hold. */
   const NOT_COUNTED =
-    /^(__|sqlite_|search_|events$|looks$|readings$|items$|weather_days$|measured_hours$|runs$|run_events$|loose_end_entries$|photos$|photo_files$|commands$|household_answers$|home_notices$|walk_stops$|register_number$)/;
+    /^(__|sqlite_|search_|events$|looks$|readings$|breakdowns$|items$|weather_days$|measured_hours$|runs$|run_events$|loose_end_entries$|photos$|photo_files$|commands$|household_answers$|home_notices$|walk_stops$|register_number$)/;
   const names = async (sql: string) =>
     (await store.client.execute(sql)).rows.map(({ name }) => String(name));
   const number = async () => (await readHome(store.db, HOME))!.registerNumber;

@@ -1,0 +1,2 @@
+import { searchLong } from "./bench-plans";
+searchLong();

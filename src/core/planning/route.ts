@@ -1,0 +1,201 @@
+import { NO_DAY, type Problem, type ProblemTask } from "./problem";
+
+/** A quotient of whole numbers, half up. */
+export const divided = (numerator: number, denominator: number): number =>
+  Math.floor((2 * numerator + denominator) / (2 * denominator));
+
+/** What it wastes to do a task early: on a day after `before`, due later. Centi-minutes. */
+export const earlyCost = (
+  { wasted }: ProblemTask,
+  before: number,
+  day: number,
+  due: number,
+): number => (day < due ? divided(wasted * (due - day), due - before) : 0);
+
+/**
+ * What it costs to do a task late. What was late before today is sunk: no bound lies before yesterday.
+ *
+ * @returns centi-minutes
+ */
+export function lateCost(
+  { cost }: Problem,
+  { weight }: ProblemTask,
+  day: number,
+  due: number,
+  closes: number,
+): number {
+  const from = due < -1 ? -1 : due;
+  if (day <= from && day <= closes) return 0;
+  const until = closes < -1 ? -1 : closes;
+  const half = Math.max(0, Math.min(day, until) - from);
+  const whole = Math.max(0, day - until);
+  const { lateDay, lateSquare } = cost;
+  return divided(
+    weight * (lateDay * (2 * whole + half) * lateSquare + 200 * whole * whole),
+    200 * lateSquare,
+  );
+}
+
+const MOST_MOVED_DAYS = 28;
+const MOVED_AT_ALL_DAYS = 14;
+
+/** What it costs that an occurrence is not where it was published, centi-minutes. */
+export function movedCost(
+  { cost, lastPublished }: Problem,
+  { published }: ProblemTask,
+  day: number,
+): number {
+  if (published.length === 0 || day > lastPublished) return 0;
+  let nearest = MOST_MOVED_DAYS;
+  for (const was of published) nearest = Math.min(nearest, Math.abs(day - was));
+  return nearest === 0
+    ? 0
+    : divided(cost.stability * (nearest + MOVED_AT_ALL_DAYS), MOST_MOVED_DAYS);
+}
+
+/** Days past its close up to which a day is tried; further only where nothing else is there. */
+const SLACK_DAYS = 21;
+const UNREACHED = Number.POSITIVE_INFINITY;
+
+/** Which days may be tried for a task, in order: what its crew tries, pins among them. */
+export function triedDays(problem: Problem, task: ProblemTask): Int32Array {
+  const { tried, isCandidate } = problem.crews[task.crew]!;
+  const days = tried.filter(
+    (day) => day > task.lastDone && (task.isAllowed?.[day] ?? 1) === 1 && isCandidate[day] === 1,
+  );
+  return Int32Array.from(new Set([...days, ...task.pins])).sort();
+}
+
+/** Dearer than any plan: only where there is no other way. */
+const NOTHING_LEFT = 1e12;
+
+/** What may follow an occurrence: the days in reach by their places, and what being early or late costs. */
+type Step = {
+  /** Nothing more is needed after it. */
+  isEnd: boolean;
+  /** The window of what follows. */
+  before: number;
+  opens: number;
+  due: number;
+  closes: number;
+  nextPin: number;
+  first: number;
+  /** By place from `first` on; infinite where the window is not open yet. */
+  costs: Float64Array;
+};
+
+/**
+ * The ways of one task through the days it may be done on: the cheapest is an exact shortest path, as the
+ * window of each occurrence follows from the day the one before is done. It is asked thousands of times, so
+ * that what does not change between two times is worked out once.
+ */
+export class Routes {
+  /** What each day costs beside being early or late; infinite: not to be had. To be filled by whoever asks. */
+  readonly dayCost: Float64Array;
+  readonly #best: Float64Array;
+  readonly #from: Int32Array;
+  readonly #isPin: Uint8Array;
+  /** The place 0 is the day it was last done; the place i + 1 is the day i. */
+  readonly #steps: Step[];
+
+  /** @param days the days it may be done on, in order */
+  constructor(
+    readonly problem: Problem,
+    readonly task: ProblemTask,
+    readonly days: Int32Array,
+  ) {
+    const size = days.length;
+    this.dayCost = new Float64Array(size);
+    this.#best = new Float64Array(size + 1);
+    this.#from = new Int32Array(size + 1);
+    this.#isPin = Uint8Array.from(days, (day) => (task.pins.includes(day) ? 1 : 0));
+    this.#steps = Array.from({ length: size + 1 }, (_, at) => this.#stepFrom(at));
+  }
+
+  #stepFrom(at: number): Step {
+    const { task, days } = this;
+    const { horizon } = this.problem;
+    const before = at === 0 ? task.lastDone : days[at - 1]!;
+    const hasRow = at === 0 ? task.first !== null : before <= horizon;
+    const due = !hasRow ? NO_DAY : at === 0 ? task.first!.due : task.due[before]!;
+    const isNone = due === NO_DAY;
+    const opens = isNone ? NO_DAY : at === 0 ? task.first!.opens : task.opens[before]!;
+    const closes = isNone ? NO_DAY : at === 0 ? task.first!.closes : task.closes[before]!;
+    const nextPin = task.pins.find((pin) => pin > before) ?? NO_DAY;
+    const isEnd = nextPin === NO_DAY && (isNone || due > horizon);
+    const lastTried = Math.max(due, closes === NO_DAY ? due : closes, 0) + SLACK_DAYS;
+    const step = { isEnd, before, opens, due, closes, nextPin, first: at };
+    if (isEnd) return { ...step, costs: new Float64Array(0) };
+    let first = at;
+    // A pin may lie before its window opens; other days may not.
+    while (first < days.length && days[first]! < Math.min(opens, nextPin)) first++;
+    let last = first;
+    while (last < days.length && days[last]! <= Math.min(lastTried, nextPin)) last++;
+    const costs = new Float64Array(last - first);
+    for (let place = first; place < last; place++) costs[place - first] = this.#costOf(step, place);
+    return { ...step, first, costs };
+  }
+
+  /** What a day costs after another by being early or late; infinite before the window opens. */
+  #costOf({ before, opens, due, closes }: Omit<Step, "costs">, place: number): number {
+    const day = this.days[place]!;
+    if (day < opens && this.#isPin[place] === 0) return UNREACHED;
+    if (due === NO_DAY) return 0;
+    return day < due
+      ? earlyCost(this.task, before, day, due)
+      : lateCost(this.problem, this.task, day, due, closes);
+  }
+
+  /** The days it is done on, and what all of it costs, centi-minutes. */
+  cheapest(): { days: number[]; cost: number } {
+    const { days, dayCost } = this;
+    const best = this.#best.fill(UNREACHED);
+    const from = this.#from;
+    let end = -1;
+    let endCost = UNREACHED;
+    best[0] = 0;
+    for (let at = 0; at <= days.length; at++) {
+      const sofar = best[at]!;
+      if (sofar === UNREACHED) continue;
+      const step = this.#steps[at]!;
+      if (step.isEnd) {
+        if (sofar < endCost) [end, endCost] = [at, sofar];
+        continue;
+      }
+      const { first, costs } = step;
+      let isTried = false;
+      for (let i = 0; i < costs.length; i++) {
+        const cost = sofar + costs[i]! + dayCost[first + i]!;
+        if (cost === UNREACHED) continue;
+        isTried = true;
+        const next = first + i + 1;
+        if (cost < best[next]!) {
+          best[next] = cost;
+          from[next] = at;
+        }
+      }
+      if (isTried) continue;
+      const later = this.#firstLater(step);
+      if (later === null) {
+        // Nothing is left on which it could be done: the plan says so.
+        if (sofar + NOTHING_LEFT < endCost) [end, endCost] = [at, sofar + NOTHING_LEFT];
+      } else if (sofar + later.cost < best[later.place + 1]!) {
+        best[later.place + 1] = sofar + later.cost;
+        from[later.place + 1] = at;
+      }
+    }
+    const way: number[] = [];
+    for (let at = end; at > 0; at = from[at]!) way.push(days[at - 1]!);
+    return { days: way.reverse(), cost: endCost };
+  }
+
+  /** The first day to be had past those in reach; none lies beyond a pin. */
+  #firstLater(step: Step): { place: number; cost: number } | null {
+    for (let place = step.first + step.costs.length; place < this.days.length; place++) {
+      if (this.days[place]! > step.nextPin) return null;
+      const cost = this.#costOf(step, place) + this.dayCost[place]!;
+      if (cost !== UNREACHED) return { place, cost };
+    }
+    return null;
+  }
+}
