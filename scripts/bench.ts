@@ -7,7 +7,7 @@ import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import { scheduleOf } from "../src/core/scheduling/schedule";
 import { benchCohort } from "./bench-cohort";
-import { benchPlans } from "./bench-plans";
+import { benchPlans, searchLong } from "./bench-plans";
 import { benchPages, benchRun, LONG_RECORD } from "./bench-pages";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 import { lintelOf } from "../src/core/timeline/lintel";
@@ -114,7 +114,9 @@ async function all(): Promise<void> {
   benchPlans();
 }
 
-// npm run bench -- cohort prints only whether learning pays, npm run bench -- plan only how good plans are.
+// npm run bench -- cohort prints only whether learning pays, npm run bench -- plan only how good plans are,
+// npm run bench -- plan-best how good they can be made in minutes.
 if (process.argv[2] === "cohort") benchCohort();
 else if (process.argv[2] === "plan") benchPlans();
+else if (process.argv[2] === "plan-best") searchLong();
 else void all();

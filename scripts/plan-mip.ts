@@ -1,6 +1,6 @@
 /**
  * Holds plans against a proven optimum: the same made-up homes as a mixed integer programme, solved by a
- * general solver. `tsx scripts/plan-mip.ts [homes] [seconds]`; its figures stand in docs/sources.md. Second
+ * general solver. `npx tsx scripts/plan-mip.ts [homes] [seconds]`; its figures stand in docs/sources.md. Second
  * errands are left out of both, as the programme would grow by half for them.
  */
 import highs from "highs";

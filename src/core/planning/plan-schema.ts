@@ -58,7 +58,6 @@ const windowSchema = z.strictObject({
   due: dateSchema.nullable(),
   closes: dateSchema.nullable(),
 });
-export type WindowOfDay = z.output<typeof windowSchema>;
 
 const taskSchema = z.strictObject({
   id: z.string().min(1),
@@ -133,7 +132,6 @@ const planObject = z.strictObject(planShape);
 export type PlanInput = z.output<typeof planObject>;
 export type PlanTask = PlanInput["tasks"][number];
 export type Crew = PlanInput["crews"][number];
-export type CostSettings = PlanInput["cost"];
 
 /** What no schema of a single field can say: names that are not there, tables that are too short. */
 function checkPlan(input: PlanInput, context: z.RefinementCtx): void {
@@ -200,7 +198,6 @@ const costsSchema = z.strictObject({
   late: z.number().int(),
   stability: z.number().int(),
 });
-export type Costs = z.output<typeof costsSchema>;
 
 export const PLAN_CONFLICTS = [
   "pin-before-opens",

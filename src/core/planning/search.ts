@@ -227,9 +227,14 @@ type Spot = { crew: number; home: number; day: number };
 export class Search {
   readonly #rounds: Rounds;
   readonly #routes: Routes[];
+  /** Tasks that a technician is called out for. */
+  readonly #called: number[];
   #days: Days;
 
   constructor(readonly problem: Problem) {
+    this.#called = [...problem.tasks.keys()].filter(
+      (i) => !problem.crews[problem.tasks[i]!.crew]!.isOwner,
+    );
     this.#rounds = new Rounds(problem);
     this.#routes = problem.tasks.map((task) => new Routes(problem, task, triedDays(problem, task)));
     this.#days = problem.tasks.map(() => []);
@@ -340,6 +345,7 @@ export class Search {
       for (const task of order) this.#reroute(task, STRAIGHT);
       return order.length > 0;
     }
+    if (kind === 1 && this.#called.length > 0) return this.#callAnew(pick);
     const spots = Array.from({ length: SPOTS }, () => this.#spot(pick)).filter(
       (spot) => spot !== null,
     );
@@ -375,8 +381,32 @@ export class Search {
     return { crew, home, day: days[pick(days.length)]! };
   }
 
+  /** A technician’s tasks in a home all over again, with a day that is free to open: call-outs are dear. */
+  #callAnew(pick: (count: number) => number): boolean {
+    const { problem } = this;
+    const { crew, home } = problem.tasks[this.#called[pick(this.#called.length)]!]!;
+    const all = this.#called.filter(
+      (i) => problem.tasks[i]!.crew === crew && problem.tasks[i]!.home === home,
+    );
+    const { tried } = problem.crews[crew]!;
+    const day = tried[pick(tried.length)];
+    if (day === undefined) return false;
+    const some = shuffled(all.length, pick)
+      .slice(0, MOST_LURED)
+      .map((i) => all[i]!);
+    for (const task of some) this.#takeOut(task);
+    return this.#bend(some, { closed: -1, free: problem.roundOf(crew, home, day) }, pick);
+  }
+
+  #takeOut(task: number): void {
+    for (const day of this.#days[task]!) this.#rounds.occur(task, day, -1);
+    this.#days[task] = [];
+  }
+
   /** Finds some tasks their ways anew, with a round closed or one free to open. */
   #bend(tasks: readonly number[], bent: Bent, pick: (count: number) => number): boolean {
+    // Taken out together, so that none holds a round open for another that nobody else needs.
+    if (pick(2) === 0) for (const task of tasks) this.#takeOut(task);
     for (const i of shuffled(tasks.length, pick)) this.#reroute(tasks[i]!, bent);
     // What came because the round was free stays only where it is worth its price.
     if (bent.free >= 0)

@@ -1,2 +1,0 @@
-import { searchLong } from "./bench-plans";
-searchLong();
