@@ -21,7 +21,7 @@ const FLAGS = [
 ];
 
 /** How often a condition is looked at that is waited for, ms. */
-const POLL_MS = 25;
+const POLL_MS = 80;
 
 export type Size = { width: number; height: number };
 export const DESK: Size = { width: 1280, height: 800 };

@@ -9,10 +9,16 @@ import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { JOBS } from "@/content/default-tasks";
 import { replayRun } from "../src/core/runs/run";
 import { wearInput, type WearInput } from "../src/core/filters/wear-schema";
-import { snapshot, today } from "../tests/small-home";
+import { filterStatusOf } from "../src/core/filters/filter-status";
+import { tasksOfUnit } from "../src/core/scheduling/home-tasks";
+import { YearTables } from "../src/core/scheduling/year-tables";
+import { HomeStatus } from "../src/core/timeline/home-status";
+import { event, snapshot, today } from "../tests/small-home";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
-export { planInput } from "../src/core/planning/plan-schema";
-export { problemOf } from "../src/core/planning/problem";
+export { planInput };
+import { problemOf } from "../src/core/planning/problem";
+import { planInput } from "../src/core/planning/plan-schema";
+export { problemOf };
 export { evaluateInput } from "../src/core/planning/plan-schema";
 import { jobOf, walk, whereOf } from "../tests/run-events";
 export { day, event, look, slot, snapshot, today, unit } from "../tests/small-home";
@@ -72,3 +78,17 @@ export const smallPlan = {
     },
   ],
 };
+
+/** The same as the search reads it. */
+export const smallProblem = problemOf(planInput.parse(smallPlan));
+
+/** The small home on its day, its filter fitted forty days before. */
+export const smallStatus = new HomeStatus(snapshot([event("fitted", -40)]), today, {
+  jobs: JOBS,
+  leads: [],
+  filterStatus: (home, place, on) => filterStatusOf(home, place, on, () => ""),
+  coilStatus: () => null,
+  unitTasks: (home, machine) => tasksOfUnit(home, machine, JOBS),
+  unitJobs: (status, machine) => status.scheduleOf(tasksOfUnit(status.snapshot, machine, JOBS)),
+  years: (climate) => new YearTables(climate),
+});

@@ -100,8 +100,8 @@ tests("Unit tests", "unit", ["--maxWorkers=2"]);
 if (!process.argv.includes("--fast")) {
   installBrowser();
   build();
-  // Each has a server, a database and a browser of its own, and waits half its time: three keep two processors busy.
-  tests("Browser tests", "browser", ["--maxWorkers=3"]);
+  // Two at once: each has a server, a database and a browser of its own.
+  tests("Browser tests", "browser", ["--maxWorkers=2"]);
 }
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed > 0 ? 1 : 0);

@@ -80,6 +80,21 @@ describe("something noticed", () => {
     expect((await home()).history.noticed.at(-1)).toMatchObject({ sign: "smell:gas" });
   });
 
+  it("of a light is of the filter that has it, which is due then", async () => {
+    const lit = (await home()).slots.filter(({ indicator }) => indicator);
+    const alone = lit.find(
+      (slot) => lit.filter(({ unitId }) => unitId === slot.unitId).length === 1,
+    );
+    await landing(notice("light:on", (alone ?? lit[0]!).unitId));
+    const event = (await home()).history.noticed.at(-1)!;
+    expect(event).toMatchObject({ sign: "light:on", reading: { value: "on" } });
+    expect(event.partId).toBe(alone?.id);
+    const due = (await jobs()).filter(
+      ({ task, due: on }) => task.unitId === event.unitId && task.key === "renew" && on === today,
+    );
+    expect(due.length).toBeGreaterThan(0);
+  });
+
   it("of a machine asks which, and loses nothing", async () => {
     const refused = await notice("water:fresh", "", { words: "a puddle" });
     expect(refused.errors).toEqual({ unitId: "Choose the machine it is at." });
@@ -103,6 +118,7 @@ describe("something noticed", () => {
     await landing(notice("noise:squeal", "cellar-furnace", { words: "when cold" }));
     const text = briefText(briefOf((await visitOf(HOME, "visit-next", HOUSEHOLD))!));
     expect(text).toContain("Noticed: it squeals, since 14 Mar “when cold”");
+    expect(text).toMatch(/4\.77 µF .*; before: .*; at this pace it leaves its limits between/);
     expect(text).toMatch(/PLEASE BRING\n- .*[Cc]apacitor/);
     expect((await planPageOf(HOME))!.asks[0]).toBe(
       "Cellar furnace: it squeals, since 14 Mar “when cold”. What is it?",

@@ -27,7 +27,7 @@ const TURNS = [142, 238, 308, 149];
  * A made-up home to be planned for a year: intervals that hold all year, others that follow the season,
  * a core that dries for two days, filters that cost something.
  *
- * @example madeUpPlan("small", 1).tasks.length // 15
+ * @example madeUpPlan("small", 1).tasks.length // 21
  */
 export function madeUpPlan(kind: InstanceKind, seed: number): PlanInput {
   const chance = chanceFrom(seed);
@@ -123,5 +123,9 @@ function windowsOf(lastDone: PlainDate, comes: Rhythm) {
   return { from, opens: column(0), due: column(1), closes: column(2) };
 }
 
-/** Whether a day is one that owners like, as the made-up homes have it. */
+/**
+ * Whether a day is one that owners like, as the made-up homes have it.
+ *
+ * @example isWeekend(today) // true
+ */
 export const isWeekend = (day: PlainDate): boolean => isoWeekday(day) >= 6;

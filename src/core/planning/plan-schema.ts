@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { daysFrom } from "../quantities/plain-date";
+import { daysFrom, readPlainDate, type PlainDate } from "../quantities/plain-date";
 import {
   countSchema,
   dateSchema,
@@ -59,6 +59,27 @@ const windowSchema = z.strictObject({
   closes: dateSchema.nullable(),
 });
 
+/**
+ * A column of a table of days. There are a hundred thousand of them in a home’s tables and a few hundred
+ * different ones, so that each is looked at once.
+ */
+const columnSchema = z
+  .array(z.string().nullable())
+  .superRefine((dates, context) => {
+    const known = new Set<string | null>([null]);
+    dates.forEach((date, i) => {
+      if (known.has(date)) return;
+      if (readPlainDate(date!) === null)
+        context.addIssue({
+          code: "custom",
+          path: [i],
+          message: "not a day: write it as YYYY-MM-DD",
+        });
+      known.add(date);
+    });
+  })
+  .transform((dates) => dates as (PlainDate | null)[]);
+
 const taskSchema = z.strictObject({
   id: z.string().min(1),
   unit: z.string().min(1),
@@ -86,9 +107,9 @@ const taskSchema = z.strictObject({
   /** By the day it is done, counted from `from`: the window of the one after. */
   windows: z.strictObject({
     from: dateSchema,
-    opens: z.array(dateSchema.nullable()),
-    due: z.array(dateSchema.nullable()),
-    closes: z.array(dateSchema.nullable()),
+    opens: columnSchema,
+    due: columnSchema,
+    closes: columnSchema,
   }),
   allowed: optional(z.array(spanSchema)),
   /** The price of what it takes, minor units: thrown away early it is wasted. */

@@ -12,7 +12,7 @@ import { Rounds, Search, windowOf, type Days, type Hooks } from "./search";
  * never cost more. Costs are centi-minutes and come from `evaluate`, which knows nothing of the search.
  *
  * @source docs/sources.md#rounds
- * @example plan(planInput.parse(smallPlan)).rounds.length // 3
+ * @example plan(planInput.parse(smallPlan)).rounds.length // 2
  */
 export function plan(input: PlanInput, hooks: Hooks = {}): Plan {
   const problem = problemOf(input);

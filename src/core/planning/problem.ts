@@ -104,7 +104,13 @@ export function problemOf(input: PlanInput): Problem {
   const horizon = at(input.horizonEnd);
   const listed = input.crews.flatMap(({ days }) => (Array.isArray(days) ? days.map(at) : []));
   const far = [...input.pins, ...input.lockedRounds].map(({ day }) => at(day));
-  const days = Math.max(horizon + PAST_HORIZON_DAYS, ...listed, ...far) + 1;
+  // A second errand may follow the last day of all.
+  const back = input.tasks.map(({ returns }) =>
+    returns
+      ? Math.ceil(returns.minHours / HOURS_A_DAY) + Math.ceil(returns.maxHours / HOURS_A_DAY)
+      : 0,
+  );
+  const days = Math.max(horizon + PAST_HORIZON_DAYS, ...listed, ...far) + Math.max(0, ...back) + 1;
   const homes = [...new Set(input.units.map(({ home }) => home))];
   const crewAt = new Map(input.crews.map(({ id }, i) => [id, i]));
   const unitAt = new Map(input.units.map(({ id }, i) => [id, i]));

@@ -1,10 +1,21 @@
 import { NO_DAY, type Problem, type ProblemTask } from "./problem";
 
-/** A quotient of whole numbers, half up. */
-export const divided = (numerator: number, denominator: number): number =>
-  Math.floor((2 * numerator + denominator) / (2 * denominator));
+// Taken once: a look into a global object costs more than the sum, where tests run in a box of their own.
+const { abs, floor, max, min } = Math;
 
-/** What it wastes to do a task early: on a day after `before`, due later. Centi-minutes. */
+/**
+ * A quotient of whole numbers, half up.
+ *
+ * @example divided(7, 2) // 4
+ */
+export const divided = (numerator: number, denominator: number): number =>
+  floor((2 * numerator + denominator) / (2 * denominator));
+
+/**
+ * What it wastes to do a task early: on a day after `before`, due later. Centi-minutes.
+ *
+ * @example earlyCost({ wasted: 1000 }, -1, 23, 29) // 200
+ */
 export const earlyCost = (
   { wasted }: ProblemTask,
   before: number,
@@ -16,6 +27,7 @@ export const earlyCost = (
  * What it costs to do a task late. What was late before today is sunk: no bound lies before yesterday.
  *
  * @returns centi-minutes
+ * @example lateCost(smallProblem, smallProblem.tasks[0], 34, 29, 39) // 500
  */
 export function lateCost(
   { cost }: Problem,
@@ -27,8 +39,8 @@ export function lateCost(
   const from = due < -1 ? -1 : due;
   if (day <= from && day <= closes) return 0;
   const until = closes < -1 ? -1 : closes;
-  const half = Math.max(0, Math.min(day, until) - from);
-  const whole = Math.max(0, day - until);
+  const half = max(0, min(day, until) - from);
+  const whole = max(0, day - until);
   const { lateDay, lateSquare } = cost;
   return divided(
     weight * (lateDay * (2 * whole + half) * lateSquare + 200 * whole * whole),
@@ -39,7 +51,11 @@ export function lateCost(
 const MOST_MOVED_DAYS = 28;
 const MOVED_AT_ALL_DAYS = 14;
 
-/** What it costs that an occurrence is not where it was published, centi-minutes. */
+/**
+ * What it costs that an occurrence is not where it was published, centi-minutes.
+ *
+ * @example movedCost(smallProblem, smallProblem.tasks[0], 34) // 0
+ */
 export function movedCost(
   { cost, lastPublished }: Problem,
   { published }: ProblemTask,
@@ -47,7 +63,7 @@ export function movedCost(
 ): number {
   if (published.length === 0 || day > lastPublished) return 0;
   let nearest = MOST_MOVED_DAYS;
-  for (const was of published) nearest = Math.min(nearest, Math.abs(day - was));
+  for (const was of published) nearest = min(nearest, abs(day - was));
   return nearest === 0
     ? 0
     : divided(cost.stability * (nearest + MOVED_AT_ALL_DAYS), MOST_MOVED_DAYS);
@@ -57,7 +73,11 @@ export function movedCost(
 const SLACK_DAYS = 21;
 const UNREACHED = Number.POSITIVE_INFINITY;
 
-/** Which days may be tried for a task, in order: what its crew tries, pins among them. */
+/**
+ * Which days may be tried for a task, in order: what its crew tries, pins among them.
+ *
+ * @example triedDays(smallProblem, smallProblem.tasks[0])[0] // 0
+ */
 export function triedDays(problem: Problem, task: ProblemTask): Int32Array {
   const { tried, isCandidate } = problem.crews[task.crew]!;
   const days = tried.filter(
@@ -88,6 +108,8 @@ type Step = {
  * The ways of one task through the days it may be done on: the cheapest is an exact shortest path, as the
  * window of each occurrence follows from the day the one before is done. It is asked thousands of times, so
  * that what does not change between two times is worked out once.
+ *
+ * @example new Routes(smallProblem, smallProblem.tasks[0], triedDays(smallProblem, smallProblem.tasks[0])).cheapest().cost // 0
  */
 export class Routes {
   /** What each day costs beside being early or late; infinite: not to be had. To be filled by whoever asks. */
@@ -123,14 +145,14 @@ export class Routes {
     const closes = isNone ? NO_DAY : at === 0 ? task.first!.closes : task.closes[before]!;
     const nextPin = task.pins.find((pin) => pin > before) ?? NO_DAY;
     const isEnd = nextPin === NO_DAY && (isNone || due > horizon);
-    const lastTried = Math.max(due, closes === NO_DAY ? due : closes, 0) + SLACK_DAYS;
+    const lastTried = max(due, closes === NO_DAY ? due : closes, 0) + SLACK_DAYS;
     const step = { isEnd, before, opens, due, closes, nextPin, first: at };
     if (isEnd) return { ...step, costs: new Float64Array(0) };
     let first = at;
     // A pin may lie before its window opens; other days may not.
-    while (first < days.length && days[first]! < Math.min(opens, nextPin)) first++;
+    while (first < days.length && days[first]! < min(opens, nextPin)) first++;
     let last = first;
-    while (last < days.length && days[last]! <= Math.min(lastTried, nextPin)) last++;
+    while (last < days.length && days[last]! <= min(lastTried, nextPin)) last++;
     const costs = new Float64Array(last - first);
     for (let place = first; place < last; place++) costs[place - first] = this.#costOf(step, place);
     return { ...step, first, costs };

@@ -3,12 +3,15 @@ import { coilOf, type CoilStatus } from "../filters/coil-wear";
 import type { FilterStatus } from "../filters/filter-status";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { FilterSlot, Part, Unit } from "../inventory/inventory";
-import { addDays, type PlainDate } from "../quantities/plain-date";
+import { addDays, toDay, type PlainDate } from "../quantities/plain-date";
 import { callsOf, NO_CALLS, type Calls } from "../noticed/calls";
 import type { Lead } from "../readings/leads";
 import type { JobCatalogue } from "../scheduling/catalogue";
+import { dueCalculatorOf } from "../scheduling/chain";
+import type { DueCalculator } from "../scheduling/due-calculator";
 import { tasksOfHome } from "../scheduling/home-tasks";
 import {
+  dueTaskOf,
   scheduleGrounds,
   scheduleOf,
   type JobStatus,
@@ -134,6 +137,14 @@ export class HomeStatus {
     const until = addDays(today, SCHEDULE_DAYS);
     this.#worn ??= wearByPart(this.filters, this.coils);
     return scheduleOf(snapshot, tasks, this.#worn, today, until, this.grounds, wanted);
+  }
+
+  /** The dates of a job and, by the day it is done, of the one after; null where it has no rhythm. */
+  calculatorOf({ task, unit, lastDone }: JobStatus, until: PlainDate): DueCalculator | null {
+    this.#worn ??= wearByPart(this.filters, this.coils);
+    const worn = this.#worn.get(task.partId ?? "");
+    const dueTask = dueTaskOf(this.grounds, task, unit, worn, lastDone);
+    return dueTask && dueCalculatorOf(dueTask, toDay(this.today), toDay(until));
   }
 
   private get grounds(): ScheduleGrounds {

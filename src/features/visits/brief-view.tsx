@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { capitalised } from "@/core/quantities/words";
 import type { Brief, BriefReading } from "./brief";
 
 /** What a technician wants to know before setting out: on one sheet, to print or to send. */
@@ -72,13 +73,16 @@ function Readings({ of, rows }: { of: string; rows: readonly BriefReading[] }) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ key, name, last, before }) => (
+        {rows.map(({ key, name, last, before, trend }) => (
           <tr key={key} className="figures border-t border-rule align-top">
             <th scope="row" className="py-1.5 pr-4 font-semibold">
               {name}
             </th>
             <td className="py-1.5 pr-4 whitespace-nowrap">{last}</td>
-            <td className="py-1.5">{before}</td>
+            <td className="py-1.5">
+              {before}
+              {trend && <span className="block text-second">{capitalised(trend)}.</span>}
+            </td>
           </tr>
         ))}
       </tbody>

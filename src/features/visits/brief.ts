@@ -4,14 +4,21 @@ import type { JudgedReading } from "@/core/history/readings-taken";
 import { plateWords, type Unit } from "@/core/inventory/inventory";
 import { dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
 import { partNumbers } from "@/presentation/identity-words";
+import { crossingWords } from "@/presentation/trend-words";
 import { offWords } from "@/presentation/shut-off-words";
 import { slotTitle } from "@/presentation/slot-words";
 import { likelyWords } from "./likely-words";
 import { noticedOf } from "./noticed-words";
 import { figureOf, readLines, type VisitPage } from "./visit-queries";
 
-/** A reading of a machine: the last one, and those before it, the latest first. */
-export type BriefReading = { key: string; name: string; last: string; before: string };
+/** A reading of a machine: the last one, those before it, the latest first, and where it is going. */
+export type BriefReading = {
+  key: string;
+  name: string;
+  last: string;
+  before: string;
+  trend: string;
+};
 
 /** What a technician wants to know before setting out, in words. */
 export type Brief = {
@@ -84,11 +91,12 @@ export function briefOf(page: VisitPage): Brief {
       name: unit.name,
       facts: factsOf(page, unit),
       readings: (lines.find(({ unitId }) => unitId === unit.id)?.lines ?? []).map(
-        ({ name, kind, now, before }) => ({
+        ({ name, kind, now, before, going }) => ({
           key: `${name} ${kind}`,
           name,
           last: read(now),
           before: before.map(read).reverse().join(", "),
+          trend: going ? crossingWords(going, today) : "",
         }),
       ),
     })),
@@ -114,7 +122,8 @@ export function briefText({ title, intro, bring, machines, deferred, questions }
       part(name, [
         ...facts.map(([fact, words]) => `${fact}: ${words}`),
         ...readings.map(
-          (each) => `${each.name}: ${each.last}${each.before ? `; before: ${each.before}` : ""}`,
+          (each) =>
+            `${each.name}: ${each.last}${each.before ? `; before: ${each.before}` : ""}${each.trend ? `; ${each.trend}` : ""}`,
         ),
       ]),
     ),

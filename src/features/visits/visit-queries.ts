@@ -10,7 +10,7 @@ import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { moneyFigure } from "@/core/quantities/money";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { Instrument } from "@/core/readings/conditions";
-import { seriesByPlace } from "@/core/readings/going";
+import { goingOf, seriesByPlace, type Going } from "@/core/readings/going";
 import { watchedReadings } from "@/core/readings/watch";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, type ReadingUnit } from "@/core/readings/reading-units";
@@ -466,6 +466,8 @@ export type ReadLine = {
   kind: ReadingKind;
   now: JudgedReading;
   before: JudgedReading[];
+  /** Where it is going; null where nothing says so. */
+  going: Going | null;
 };
 
 const BEFORE_SHOWN = 3;
@@ -495,6 +497,7 @@ export function readLines(
           kind: taken.kind,
           now: readings.at(-1)!,
           before: readings.slice(-1 - BEFORE_SHOWN, -1),
+          going: goingOf(readings),
         },
       ];
     }),

@@ -16,6 +16,12 @@ function write(home: OpenHome, { id, reading }: SignWords, at: Omit<Entry, "kind
     : record(home, { ...at, kind: "noticed", sign: id });
 }
 
+/** The filter that a light is of, where its machine has one such filter alone. */
+function litSlot({ snapshot }: OpenHome, sign: string, unitId: string | undefined) {
+  const lit = snapshot.slots.filter((slot) => slot.unitId === unitId && slot.indicator);
+  return sign === "light:on" && lit.length === 1 ? { partId: lit[0]!.id } : {};
+}
+
 const pageOf = (homeId: string, unitId: string | undefined) =>
   `/homes/${homeId}${unitId ? `/units/${unitId}` : ""}`;
 
@@ -30,7 +36,7 @@ export async function noteNoticed(
     const parsed = noticedForm(units, home.today).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
     const { sign, ...at } = parsed.data;
-    const noted = await write(home, sign, at);
+    const noted = await write(home, sign, { ...at, ...litSlot(home, sign.id, at.unitId) });
     // Gas is no matter of a page about a machine: everybody out.
     if (sign.id === "smell:gas") return { to: `/homes/${homeId}/everybody-out?of=gas` };
     return { to: pageOf(homeId, at.unitId), noted };

@@ -1,8 +1,12 @@
+import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
 import { PrepareView } from "@/features/runs/prepare/prepare-view";
 import { prepareOf } from "@/features/runs/prepare/prepare-queries";
 import { deferJob, startRun } from "@/features/runs/record/run-actions";
+import { GoneButton } from "@/features/records/press-buttons";
+import { todayOf } from "@/features/today/today-queries";
+import { StopList } from "@/features/today/watch-list";
 import { ShutOffPress } from "@/features/inventory/units/shut-off";
 import { emptyForm } from "@/lib/forms";
 
@@ -19,14 +23,27 @@ export default async function StartPage({
   if (!ready) notFound();
   if (ready.going) redirect(`/runs/${ready.going}`);
   const { unit } = ready;
+  const watch = unit ? ((await todayOf(homeId))?.watch ?? []) : [];
+  const stops = watch.filter((each) => each.unitId === unit?.id && each.verdict === "stop");
   return (
-    <PrepareView
-      key={ready.way.value}
-      ready={ready}
-      start={startRun.bind(null, homeId, jobId, ready.way.value)}
-      deferral={deferJob.bind(null, homeId, jobId)}
-      initial={emptyForm()}
-      shutOff={unit && <ShutOffPress name={unit.name} shutOffs={unit.shutOffs} />}
-    />
+    <>
+      {stops.length > 0 && (
+        <div className="mb-6">
+          <StopList
+            homeId={homeId}
+            watch={stops}
+            gone={(eventId) => <GoneButton {...{ homeId, eventId }} commandId={randomUUID()} />}
+          />
+        </div>
+      )}
+      <PrepareView
+        key={ready.way.value}
+        ready={ready}
+        start={startRun.bind(null, homeId, jobId, ready.way.value)}
+        deferral={deferJob.bind(null, homeId, jobId)}
+        initial={emptyForm()}
+        shutOff={unit && <ShutOffPress name={unit.name} shutOffs={unit.shutOffs} />}
+      />
+    </>
   );
 }
