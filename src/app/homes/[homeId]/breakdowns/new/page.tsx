@@ -21,6 +21,14 @@ export default async function NewBreakdownPage({
     return (
       <div className="mx-auto max-w-3xl">
         <h1 className="mb-4 text-[1.75rem]">Which machine stopped?</h1>
+        {choice.units.length === 0 && (
+          <>
+            <p className="mb-4">No machine is written down here yet.</p>
+            <LinkButton weight="strong" href={`/homes/${homeId}/units/new`}>
+              Add a unit
+            </LinkButton>
+          </>
+        )}
         <div className="flex flex-wrap gap-2">
           {choice.units.map(({ value, label }) => (
             <LinkButton key={value} href={`/homes/${homeId}/breakdowns/new?unit=${value}`}>
