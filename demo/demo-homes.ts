@@ -1,6 +1,7 @@
 import type { HistoryEvent } from "@/core/history/history-event";
 import { HistoryRecord } from "@/core/history/history-record";
 import { addDays, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { NO_YEAR } from "@/core/planning/year";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import * as boathouse from "./boathouse";
 import { chanceFrom } from "@/core/quantities/chance";
@@ -85,6 +86,7 @@ export function sluiceHouse(today: PlainDate, now: Date): Demo {
     visits: visits(today),
     findings: findings(today),
     instruments: INSTRUMENTS,
+    year: NO_YEAR,
   };
   const drying = sluice.leftDrying(now);
   return {
@@ -112,6 +114,7 @@ export function theBoathouse(today: PlainDate): Demo {
     visits: [],
     findings: [],
     instruments: [],
+    year: NO_YEAR,
   };
   return {
     snapshot: lived(facts, boathouse.truths, boathouse.notes(today), [], today),

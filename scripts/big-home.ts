@@ -1,4 +1,5 @@
 import { HistoryRecord } from "@/core/history/history-record";
+import { NO_YEAR } from "@/core/planning/year";
 import { sluiceHouse, type Demo } from "../demo/demo-homes";
 import { addDays, type PlainDate } from "../src/core/quantities/plain-date";
 import type { FilterSlot, Item, Unit } from "../src/core/inventory/inventory";
@@ -56,6 +57,7 @@ export function bigHome(today: PlainDate, entries = 20_000): Demo {
     visits: [],
     findings: [],
     instruments: [],
+    year: NO_YEAR,
     items,
     history: new HistoryRecord(events),
   };

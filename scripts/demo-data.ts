@@ -1,5 +1,6 @@
 import sharp from "sharp";
 import { LIVED_DAYS, sluiceHouse, theBoathouse, type Demo } from "../demo/demo-homes";
+import { demoYear } from "../demo/demo-year";
 import type { DemoRun } from "../demo/sluice-house";
 import type { DemoPhoto } from "../demo/demo-photos";
 import { procedure } from "../src/content/procedures/library";
@@ -25,6 +26,7 @@ import { insertOwnProcedure } from "../src/db/repositories/own-procedures";
 import { insertSetting } from "../src/db/repositories/settings";
 import { ensureTask, saveTask } from "../src/db/repositories/tasks";
 import { insertFinding, insertInstrument, insertVisit } from "../src/db/repositories/visits";
+import { insertPlan, putPerson } from "../src/db/repositories/year";
 import { insertSystem, insertUnit } from "../src/db/repositories/units";
 
 /** The homes were entered before their record begins. */
@@ -34,7 +36,9 @@ const LIVED_MS = LIVED_DAYS * 86_400_000;
 export async function seedDemo(store: Store, at: Date): Promise<boolean> {
   if ((await listHomes(store.db)).length > 0) return false;
   const today = dayIn("Etc/UTC", at.getTime());
-  const demos = [sluiceHouse(today, at), theBoathouse(today)];
+  const sluice = sluiceHouse(today, at);
+  const year = demoYear(sluice.snapshot, today);
+  const demos = [{ ...sluice, snapshot: { ...sluice.snapshot, year } }, theBoathouse(today)];
   await store.write(async (tx) => {
     for (const [i, demo] of demos.entries())
       await enterHome(tx, demo, new Date(at.getTime() - LIVED_MS - 10_000 * (demos.length - i)));
@@ -71,6 +75,10 @@ export async function enterHome(
     await insertInstrument(tx, homeId, instrument, created(0));
   for (const [i, visit] of book.visits.entries()) await insertVisit(tx, homeId, visit, created(i));
   for (const [i, finding] of book.findings.entries()) await insertFinding(tx, finding, created(i));
+  for (const [i, person] of book.year.people.entries())
+    await putPerson(tx, homeId, person, created(i));
+  for (const each of [book.year.current, book.year.draft])
+    if (each) await insertPlan(tx, homeId, each, each.publishedAt ?? created(0));
   for (const item of book.items) await insertItem(tx, item);
   await appendEvents(tx, homeId, book.history.entries);
   for (const run of runs) await enterRun(tx, book, run);
@@ -99,6 +107,7 @@ async function enterRun(tx: Tx, snapshot: HomeSnapshot, run: DemoRun): Promise<v
     qualification: "owner",
     isolator: isolatorOf(unit),
     parked: [],
+    inRound: null,
     together: [],
     startedAt,
     endedAt: null,

@@ -6,6 +6,7 @@ import type { WearResult } from "../src/core/filters/wear-schema";
 import { equipmentSchema } from "../src/core/climate/run-hours";
 import { climateSchema } from "../src/core/climate/climate";
 import { HistoryRecord } from "../src/core/history/history-record";
+import { NO_YEAR } from "../src/core/planning/year";
 import { type FilterSlot, type ScopedDriver, type Unit } from "../src/core/inventory/inventory";
 import { type HomeSnapshot } from "../src/core/history/home-snapshot";
 import { type HistoryEvent } from "../src/core/history/history-event";
@@ -101,6 +102,7 @@ export const snapshot = (
   visits: [],
   findings: [],
   instruments: [],
+  year: NO_YEAR,
   tasks: [],
   settings: [],
   ownProcedures: [],

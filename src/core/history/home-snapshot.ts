@@ -14,6 +14,7 @@ import type {
 } from "../inventory/inventory";
 import type { PlainDate } from "../quantities/plain-date";
 import type { Instrument } from "../readings/conditions";
+import type { Year } from "../planning/year";
 import type { OwnProcedure } from "../runs/own-procedure";
 import type { TaskSetting } from "../scheduling/task";
 import type { Finding, Visit } from "../visits/visit";
@@ -49,6 +50,8 @@ export type HomeSnapshot = {
   findings: Finding[];
   /** What readings are taken with. */
   instruments: Instrument[];
+  /** Who goes round when, and the year as it was planned. */
+  year: Year;
   /** Everything recorded, and what it amounts to. */
   history: HistoryRecord;
   actuals: { date: PlainDate; meanC: number }[];

@@ -3,15 +3,16 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { snapshot, today } from "../../../tests/demo-snapshot";
 import { addDays, daysFrom } from "../quantities/plain-date";
 import { evaluate } from "./evaluate";
-import { homePlanInput, OWNER, TECHNICIAN, THE_HOME, type JobFacts } from "./home-plan";
+import { homePlan, THE_HOME, type JobFacts } from "./home-plan";
+import { OWNER, TECHNICIAN } from "./year";
 import { naivePlan, plan } from "./plan";
 
 jest.setTimeout(60_000);
 
-const plain: JobFacts = { powerOff: false, outdoor: false, consumable: 0 };
+const plain: JobFacts = { powerOff: false, outdoor: false, reach: "floor", consumable: 0 };
 
 describe("a home as a plan asks for it", () => {
-  const input = homePlanInput(smallStatus, () => plain);
+  const { input } = homePlan(smallStatus, () => plain);
   const renew = input.tasks.find(({ id }) => id === "slot.renew")!;
   const job = smallStatus.jobs.find(({ task }) => task.id === "slot.renew")!;
 
@@ -41,10 +42,10 @@ describe("the year of the demo home", () => {
       snapshot.units.filter(({ shutOffs }) => shutOffs.length > 0).map(({ id }) => id),
     );
     const input = {
-      ...homePlanInput(homeStatus(snapshot, today), ({ unitId, handsOn }) => ({
+      ...homePlan(homeStatus(snapshot, today), ({ unitId, handsOn }) => ({
         ...plain,
         powerOff: unitId !== undefined && off.has(unitId) && handsOn >= 10,
-      })),
+      })).input,
       iterations: 300,
     };
     expect(input.tasks.length).toBeGreaterThan(90);

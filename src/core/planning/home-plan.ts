@@ -1,115 +1,198 @@
 import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
+import type { Reach } from "../inventory/reach";
 import { isDeferred, type JobStatus } from "../scheduling/schedule";
 import type { PlannedTask } from "../scheduling/task";
 import type { HomeStatus } from "../timeline/home-status";
-import { planInput, type PlanInput } from "./plan-schema";
+import { visitState } from "../visits/visit";
+import { calmFrom } from "./calm";
+import { planInput, type PlanInput, type PlanTask } from "./plan-schema";
+import { peopleOf, type Person } from "./year";
 
 /** What a plan has to know of a job beside when it comes round. */
 export type JobFacts = {
   /** Its machine is without power meanwhile. */
   powerOff: boolean;
   outdoor: boolean;
+  /** How one gets there. */
+  reach: Reach;
   /** A wait of days with a second errand at its end. */
   returns?: { minHours: number; maxHours: number; minutes: number };
   /** The price of what goes into it, minor units. */
   consumable: number;
 };
 
-export const OWNER = "owner";
-export const TECHNICIAN = "technician";
 /** Jobs of no machine stand at the home itself. */
 export const THE_HOME = "home";
-
-/** Minutes of work that a round of one’s own takes at most, and a technician’s day. Our choice. */
-const OWNER_CAP_MINUTES = 120;
-const TECHNICIAN_CAP_MINUTES = 420;
-const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
-const WORKING_DAYS = [1, 2, 3, 4, 5];
-const WEEKEND = [6, 7];
 const SAFETY_WEIGHT = 2;
 const USUAL_WEIGHT = 1;
+/** A job put off may be done on any later day. */
+const PAST_HORIZON_DAYS = 366;
+export const YEAR_DAYS = 365;
+/** Iterations that suit a small home, and a large one; from so many jobs on a home is large. */
+const ITERATIONS = { small: 1000, large: 4000, from: 60 };
+
+/** Whether somebody does such a job, or leaves it to others. */
+const does = ({ leaves }: Person, facts: JobFacts): boolean =>
+  !(facts.powerOff && leaves.includes("power")) &&
+  !(facts.outdoor && leaves.includes("outdoors")) &&
+  !(facts.reach !== "floor" && leaves.includes("height"));
+
+/**
+ * Who does a job: the technician what only a licensed person may do, else whose machine it is, else the
+ * first who does such work; null where nobody of the home does.
+ *
+ * @example whoDoes([{ id: "a", kind: "owner", leaves: ["power"], unitIds: [] }], { who: "owner" }, { powerOff: true, reach: "floor" }) // null
+ */
+export function whoDoes(
+  people: readonly Person[],
+  { who, unitId }: Pick<PlannedTask, "who" | "unitId">,
+  facts: JobFacts,
+): Person | null {
+  if (who === "licensed") return people.find(({ kind }) => kind === "technician") ?? null;
+  const able = people.filter((person) => person.kind === "owner" && does(person, facts));
+  const theirs = able.find(({ unitIds }) => unitId !== undefined && unitIds.includes(unitId));
+  return theirs ?? able.find(({ unitIds }) => unitIds.length === 0) ?? able[0] ?? null;
+}
+
+/** A home as a plan asks for it, and the jobs nobody of the home does. */
+export type HomePlan = { input: PlanInput; nobody: JobStatus[] };
 
 /**
  * A home’s jobs as a plan asks for them: each with its window as it stands and a table of the windows after,
  * by the day it is done. What nothing calls for within the horizon is not in it, nor what is switched off.
+ * A technician’s visit that has its day is a round that stays; so does what was announced.
  *
  * @param factsOf what is known of a job from its procedure and its part
- * @example homePlanInput(smallStatus, () => ({ powerOff: false, outdoor: false, consumable: 0 })).today // "2026-03-14"
+ * @param windowsAhead the table of a job’s windows, where somebody keeps those that stand
+ * @example homePlan(smallStatus, () => ({ powerOff: false, outdoor: false, reach: "floor", consumable: 0 })).input.today // "2026-03-14"
  */
-export function homePlanInput(
+export function homePlan(
   status: HomeStatus,
   factsOf: (task: PlannedTask) => JobFacts,
-  horizonDays = 365,
-): PlanInput {
+  windowsAhead: WindowsAhead = windowsOf,
+): HomePlan {
   const { today, snapshot } = status;
-  const horizonEnd = addDays(today, horizonDays);
-  const jobs = status.jobs.filter(
+  const { year, home } = snapshot;
+  const horizonEnd = addDays(today, YEAR_DAYS);
+  const people = peopleOf(year);
+  const wanted = status.jobs.filter(
     ({ task, due, problem }) =>
       due !== null && due <= horizonEnd && !task.isOff && problem === null,
   );
+  const calm = calmFrom(wanted, today);
+  const found = wanted.map((job) => {
+    const facts = factsOf(job.task);
+    return { job, facts, person: whoDoes(people, job.task, facts) };
+  });
+  const tasks = found.flatMap(({ job, facts, person }) =>
+    person
+      ? [
+          {
+            ...taskOf(job, facts, today, calm.get(job.task.id)),
+            windows: windowsAhead(status, job, horizonEnd),
+            crew: person.id,
+          },
+        ]
+      : [],
+  );
+  const ids = new Set(tasks.map(({ id }) => id));
   const storey = (levelId: string) => snapshot.levels.find(({ id }) => id === levelId)?.storey ?? 0;
-  return planInput.parse({
+  const planned = snapshot.visits.flatMap((visit) =>
+    visit.on && visit.on >= today && visitState(visit) === "planned"
+      ? [{ crew: people.find(({ kind }) => kind === "technician")!.id, day: visit.on }]
+      : [],
+  );
+  const announced = year.rounds.flatMap(({ person, day, announcedAt, endedAt }) =>
+    announcedAt && !endedAt && day >= today && people.some(({ id }) => id === person)
+      ? [{ crew: person, day }]
+      : [],
+  );
+  const input = planInput.parse({
     today,
     horizonEnd,
-    crews: [
-      {
-        ...{ id: OWNER, kind: "owner", capMinutes: OWNER_CAP_MINUTES, capScope: "home-day" },
-        days: { weekdays: EVERY_DAY },
-        preferred: WEEKEND,
-      },
-      {
-        ...{ id: TECHNICIAN, kind: "technician", capScope: "day" },
-        capMinutes: TECHNICIAN_CAP_MINUTES,
-        days: { weekdays: WORKING_DAYS },
-      },
-    ],
+    iterations: tasks.length < ITERATIONS.from ? ITERATIONS.small : ITERATIONS.large,
+    crews: people.map(({ id, kind, weekdays, preferred, away, mostMinutes }) => ({
+      ...{ id, kind, preferred, capMinutes: mostMinutes },
+      capScope: kind === "owner" ? "home-day" : "day",
+      days: { weekdays, except: away },
+    })),
     units: [
-      { id: THE_HOME, home: snapshot.home.id },
+      { id: THE_HOME, home: home.id },
       ...snapshot.units.map(({ id, levelId }) => ({
-        ...{ id, home: snapshot.home.id },
+        ...{ id, home: home.id },
         level: storey(levelId),
       })),
     ],
-    tasks: jobs.map((job) => taskOf(status, job, factsOf(job.task), horizonEnd)),
+    tasks,
+    // A pin whose day has passed has had its say.
+    pins: year.pins.flatMap(({ task, day }) =>
+      ids.has(task) && day >= today ? [{ task, n: 1, day }] : [],
+    ),
+    lockedRounds: [...planned, ...announced].map((each) => ({ ...each, home: home.id })),
+    previous: (year.current?.days ?? []).filter(({ task }) => ids.has(task)),
   });
+  return { input, nobody: found.flatMap(({ job, person }) => (person ? [] : [job])) };
 }
 
-function taskOf(status: HomeStatus, job: JobStatus, facts: JobFacts, horizonEnd: PlainDate) {
+function taskOf(job: JobStatus, facts: JobFacts, today: PlainDate, calm: PlainDate | undefined) {
   const { task, opens, due, closes, lastDone, since, deferral } = job;
-  const { today } = status;
   const yesterday = addDays(today, -1);
   const base = lastDone ?? since ?? yesterday;
+  const from = isDeferred(job, today) ? deferral!.until! : calm;
   return {
     ...{ id: task.id, unit: task.unitId ?? THE_HOME },
-    crew: task.who === "licensed" ? TECHNICIAN : OWNER,
     ...{ handsOn: task.handsOn, waiting: task.waiting },
     ...{ powerOff: facts.powerOff, outdoor: facts.outdoor, consumable: facts.consumable },
     ...(facts.returns ? { returns: facts.returns } : {}),
     // Done today already, the interval counts from today and the next is later than that.
     lastDone: base < today ? base : yesterday,
     first: { opens, due, closes },
-    windows: windowsOf(status, job, horizonEnd),
     criticality: task.isSafety ? SAFETY_WEIGHT : USUAL_WEIGHT,
-    ...(isDeferred(job, today)
-      ? { allowed: [{ from: deferral!.until!, to: addDays(horizonEnd, 366) }] }
-      : {}),
+    ...(from ? { allowed: [{ from, to: addDays(today, YEAR_DAYS + PAST_HORIZON_DAYS) }] } : {}),
   };
 }
 
-/** The window of the one after, for every day up to the horizon on which it may be done. */
-function windowsOf(status: HomeStatus, job: JobStatus, horizonEnd: PlainDate) {
+/** The windows of a job by the day it is done, up to the end of a plan. */
+export type WindowsAhead = (
+  status: HomeStatus,
+  job: JobStatus,
+  horizonEnd: PlainDate,
+) => PlanTask["windows"];
+
+/**
+ * The window of the one after, for every day up to the horizon on which a job may be done.
+ *
+ * @example windowsOf(smallStatus, smallStatus.jobs[0], "2026-04-14").due.length // 32
+ */
+export function windowsOf(
+  status: HomeStatus,
+  job: JobStatus,
+  horizonEnd: PlainDate,
+): PlanTask["windows"] {
   const { today } = status;
   const calculator = status.calculatorOf(job, horizonEnd);
-  const rows = Array.from({ length: daysFrom(today, horizonEnd) + 1 }, (_, i) => {
-    const dates = calculator?.after(toDay(today) + i) ?? null;
-    const day = (value: number | null | undefined) =>
-      value === null || value === undefined ? null : fromDay(value);
-    return { opens: day(dates?.opens), due: day(dates?.due), closes: day(dates?.closes) };
-  });
-  return {
-    from: today,
-    opens: rows.map(({ opens }) => opens),
-    due: rows.map(({ due }) => due),
-    closes: rows.map(({ closes }) => closes),
-  };
+  const names = new DayNames();
+  const windows: PlanTask["windows"] = { from: today, opens: [], due: [], closes: [] };
+  const first = toDay(today);
+  for (let day = first; day <= first + daysFrom(today, horizonEnd); day++) {
+    const dates = calculator?.after(day);
+    windows.opens.push(names.of(dates?.opens));
+    windows.due.push(names.of(dates?.due));
+    windows.closes.push(names.of(dates?.closes));
+  }
+  return windows;
+}
+
+/** Days by their numbers: a thousand are asked for, far fewer are different. */
+class DayNames {
+  readonly #known = new Map<number, PlainDate>();
+
+  of(day: number | null | undefined): PlainDate | null {
+    if (day === null || day === undefined) return null;
+    const known = this.#known.get(day);
+    if (known) return known;
+    const name = fromDay(day);
+    this.#known.set(day, name);
+    return name;
+  }
 }

@@ -243,9 +243,12 @@ describe("a plan", () => {
   it("may be stopped, and says that it was", () => {
     let asked = 0;
     const stopped = plan(madeUpPlan("small", 3), { shouldStop: () => ++asked > 20 });
-    expect(stopped).toMatchObject({ iterations: 20, truncated: true });
+    expect(stopped).toMatchObject({ iterations: 21, truncated: true });
     const seen: number[] = [];
-    plan({ ...madeUpPlan("small", 3), iterations: 120 }, { onProgress: (done) => seen.push(done) });
+    plan(
+      { ...madeUpPlan("small", 3), iterations: 120 },
+      { onProgress: ({ done }) => seen.push(done) },
+    );
     expect(seen.length).toBeGreaterThan(0);
   });
 });

@@ -3,7 +3,20 @@ import { evaluate } from "./evaluate";
 import type { Plan, PlanInput } from "./plan-schema";
 import { NO_DAY, problemOf, type Problem } from "./problem";
 import { earlyCost, lateCost, Routes } from "./route";
-import { Rounds, Search, windowOf, type Days, type Hooks } from "./search";
+import { Rounds, Search, windowOf, type Days, type Found } from "./search";
+
+/** How far a search is: iterations done, and what the best plan so far costs, centi-minutes. */
+export type Progress = { done: number; cost: number };
+
+/** Where the search stands, and how to go on. */
+export type Hooks = {
+  /** Called now and then with how far it is. */
+  onProgress?: (progress: Progress) => void;
+  /** Whether to stop early: the clock and the user are outside. */
+  shouldStop?: () => boolean;
+};
+
+const PROGRESS_EVERY = 50;
 
 /**
  * A year in rounds: which task on which day, so that people go few times, on days they like, with each
@@ -14,56 +27,107 @@ import { Rounds, Search, windowOf, type Days, type Hooks } from "./search";
  * @source docs/sources.md#rounds
  * @example plan(planInput.parse(smallPlan)).rounds.length // 2
  */
-export function plan(input: PlanInput, hooks: Hooks = {}): Plan {
-  const problem = problemOf(input);
-  const { days, done } = new Search(problem).run(input.iterations, input.seed, hooks);
-  return planOf(input, problem, days, { done, isTruncated: done < input.iterations });
+export function plan(input: PlanInput, { onProgress, shouldStop }: Hooks = {}): Plan {
+  const steps = planning(input);
+  for (let step = steps.next(); ; step = steps.next(shouldStop?.() ?? false)) {
+    if (step.done) return step.value;
+    if (step.value.done % PROGRESS_EVERY === 0) onProgress?.(step.value);
+  }
 }
 
-/** A plan found, as the outside reads it. */
-function planOf(
-  input: PlanInput,
-  problem: Problem,
-  days: Days,
-  { done, isTruncated }: { done: number; isTruncated: boolean },
-): Plan {
-  const start = toDay(input.today);
-  const date = (day: number): PlainDate => fromDay(start + day);
-  const dated = (day: number) => (Math.abs(day) === NO_DAY ? null : date(day));
-  const occurrences = input.tasks
-    .flatMap((task, i) => {
-      let before = problem.tasks[i]!.lastDone;
-      return days[i]!.map((day) => {
-        const window = windowOf(problem, i, before);
-        const it = problem.tasks[i]!;
-        const occurrence = {
-          task: task.id,
-          day: date(day),
-          opens: dated(window?.opens ?? NO_DAY),
-          due: dated(window?.due ?? NO_DAY),
-          closes: dated(window?.closes ?? NO_DAY),
-          pinned: it.pins.includes(day),
-          early: window ? earlyCost(it, before, day, window.due) : 0,
-          late: window ? lateCost(problem, it, day, window.due, window.closes) : 0,
-        };
-        before = day;
-        return { order: i, occurrence };
-      });
-    })
-    .sort((a, b) => compare(a.occurrence.day, b.occurrence.day) || a.order - b.order)
-    .map(({ occurrence }) => occurrence);
-  const evaluation = evaluate({
-    input,
-    occurrences: occurrences.map(({ task, day }) => ({ task, day })),
-  });
-  return {
-    rounds: roundsOf(input, problem, days),
-    occurrences,
-    ...evaluation,
-    lowerBound: Math.min(lowerBound(problem), evaluation.cost.total),
-    iterations: done,
-    truncated: isTruncated,
-  };
+/**
+ * The same an iteration at a time: a worker listens in between. What is answered with true ends it with the
+ * best plan so far.
+ *
+ * @example planning(planInput.parse(smallPlan)).next().value.done // 1
+ */
+export function* planning(input: PlanInput): Generator<Progress, Plan, boolean | undefined> {
+  const model = new PlanModel(input);
+  const search = new Search(model.problem).steps(input.iterations, input.seed);
+  let isStopped = false;
+  for (let step = search.next(); ; step = search.next(isStopped)) {
+    if (step.done) return model.planOf(step.value, step.value.done < input.iterations);
+    isStopped = (yield { done: step.value.done, cost: step.value.price.cost }) ?? false;
+  }
+}
+
+/** Occurrences as a plan shows them: their rounds, their windows, and what all of it costs. */
+export type PlanView = Pick<Plan, "rounds" | "occurrences" | "cost" | "overdue" | "conflicts">;
+/** Which task is done on which day. */
+export type Occurrence = { task: string; day: PlainDate };
+
+/**
+ * A plan’s input with what may be asked of it over and over: what some occurrences come to, whoever chose
+ * their days.
+ *
+ * @example new PlanModel(planInput.parse(smallPlan)).view([]).conflicts.length > 0 // true
+ */
+export class PlanModel {
+  readonly problem: Problem;
+
+  constructor(readonly input: PlanInput) {
+    this.problem = problemOf(input);
+  }
+
+  /** What some occurrences come to; none lies before today. */
+  view(occurrences: readonly Occurrence[]): PlanView {
+    const start = toDay(this.input.today);
+    const byTask = new Map<string, number[]>();
+    for (const { task, day } of occurrences) {
+      const days = byTask.get(task) ?? [];
+      byTask.set(task, days);
+      days.push(toDay(day) - start);
+    }
+    return this.#viewOf(
+      this.input.tasks.map(({ id }) => (byTask.get(id) ?? []).sort((a, b) => a - b)),
+    );
+  }
+
+  /** What a search found, as the outside reads it. */
+  planOf({ days, done }: Found, isTruncated: boolean): Plan {
+    const view = this.#viewOf(days);
+    return {
+      ...view,
+      lowerBound: Math.min(lowerBound(this.problem), view.cost.total),
+      iterations: done,
+      truncated: isTruncated,
+    };
+  }
+
+  #viewOf(days: Days): PlanView {
+    const { input, problem } = this;
+    const start = toDay(input.today);
+    const date = (day: number): PlainDate => fromDay(start + day);
+    const dated = (day: number) => (Math.abs(day) === NO_DAY ? null : date(day));
+    const occurrences = input.tasks
+      .flatMap((task, i) => {
+        let before = problem.tasks[i]!.lastDone;
+        return days[i]!.map((day) => {
+          const window = windowOf(problem, i, before);
+          const it = problem.tasks[i]!;
+          const occurrence = {
+            task: task.id,
+            day: date(day),
+            opens: dated(window?.opens ?? NO_DAY),
+            due: dated(window?.due ?? NO_DAY),
+            closes: dated(window?.closes ?? NO_DAY),
+            pinned: it.pins.includes(day),
+            early: window ? earlyCost(it, before, day, window.due) : 0,
+            late: window ? lateCost(problem, it, day, window.due, window.closes) : 0,
+          };
+          before = day;
+          return { order: i, occurrence };
+        });
+      })
+      .sort((a, b) => compare(a.occurrence.day, b.occurrence.day) || a.order - b.order)
+      .map(({ occurrence }) => occurrence);
+    const asked = occurrences.map(({ task, day }) => ({ task, day }));
+    return {
+      rounds: roundsOf(input, problem, days),
+      occurrences,
+      ...evaluate({ input, occurrences: asked }),
+    };
+  }
 }
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -208,13 +208,8 @@ export function windowOf(
 type Bent = { closed: number; free: number };
 const STRAIGHT: Bent = { closed: -1, free: -1 };
 
-/** Where the search stands, and how to go on. */
-export type Hooks = {
-  /** Called now and then with how far it is. */
-  onProgress?: (done: number, best: Price) => void;
-  /** Whether to stop early: the clock and the user are outside. */
-  shouldStop?: () => boolean;
-};
+/** What a search has found so far, and after how many iterations. */
+export type Found = { days: Days; price: Price; done: number };
 
 /** The lengths of the restarts don’t hang on how many iterations there are: more never cost more. */
 const RESTARTS = [250, 250, 500];
@@ -225,7 +220,6 @@ const HEAT_ROUNDS = [1, 0.25];
 const SHIFT_DAYS = 21;
 const LURE_DAYS = 35;
 const MOST_LURED = 14;
-const PROGRESS_EVERY = 50;
 /** So many rounds are looked at for each step. */
 const SPOTS = 2;
 type Spot = { crew: number; home: number; day: number };
@@ -233,7 +227,7 @@ type Spot = { crew: number; home: number; day: number };
 /**
  * Searches a plan: the same problem and seed give the same one.
  *
- * @example new Search(smallProblem).run(20, 1, {}).done // 20
+ * @example new Search(smallProblem).steps(20, 1).next().value.done // 1
  */
 export class Search {
   readonly #rounds: Rounds;
@@ -251,11 +245,11 @@ export class Search {
     this.#days = problem.tasks.map(() => []);
   }
 
-  run(
-    iterations: number,
-    seed: number,
-    { onProgress, shouldStop }: Hooks,
-  ): { days: Days; price: Price; done: number } {
+  /**
+   * An iteration at a time, so that whoever asks may look at the clock or stop in between; what is answered
+   * with true ends it there. The best found so far is yielded each time, and the best of all returned.
+   */
+  *steps(iterations: number, seed: number): Generator<Found, Found, boolean | undefined> {
     const { problem } = this;
     const chance = chanceFrom(seed);
     const pick = (count: number) => floor(chance.uniform() * count);
@@ -271,19 +265,20 @@ export class Search {
       }
       const heat =
         HEAT_ROUNDS[nth % HEAT_ROUNDS.length]! * (problem.cost.setup + problem.cost.powerDown);
-      for (let i = 0; i < length && done < iterations; i++, done++) {
-        if (shouldStop?.()) return { ...best, done };
+      for (let i = 0; i < length && done < iterations; i++) {
         const before = copied(this.#days);
-        if (!this.#step(pick)) continue;
-        const price = priceOf(this.#rounds, this.#days);
-        const allowed = floor((heat * (length - i)) / length);
-        const isTaken =
-          price.excess < current.excess ||
-          (price.excess === current.excess && price.cost <= current.cost + allowed);
-        if (isTaken) current = price;
-        else this.#goTo(before);
-        if (isLess(current, best.price)) best = { days: copied(this.#days), price: current };
-        if (done % PROGRESS_EVERY === 0) onProgress?.(done, best.price);
+        if (this.#step(pick)) {
+          const price = priceOf(this.#rounds, this.#days);
+          const allowed = floor((heat * (length - i)) / length);
+          const isTaken =
+            price.excess < current.excess ||
+            (price.excess === current.excess && price.cost <= current.cost + allowed);
+          if (isTaken) current = price;
+          else this.#goTo(before);
+          if (isLess(current, best.price)) best = { days: copied(this.#days), price: current };
+        }
+        done++;
+        if (yield { ...best, done }) return { ...best, done };
       }
     }
     return { ...best, done };

@@ -24,7 +24,13 @@ const isOf = (end: { id: string }, { job }: Going) => end.id.startsWith(`${job.p
  * of its devices said. A run that goes on again after its finish was taken back has its ends itself.
  */
 function logOfHome(recorded: readonly Recorded[], going: readonly Going[]): EndEntry[] {
-  const outlived = recorded.filter((entry) => !going.some((run) => isOf(entry, run)));
+  // What a run took over from the job before it in a round is that run’s to put back.
+  const taken = new Set(
+    going.flatMap(({ job }) => job.setting.inRound?.taken.map(({ id }) => id) ?? []),
+  );
+  const outlived = recorded.filter(
+    (entry) => !taken.has(entry.id) && !going.some((run) => isOf(entry, run)),
+  );
   return [...withSteadyTimes(outlived), ...going.flatMap((run) => run.state.log)];
 }
 
@@ -41,8 +47,10 @@ export function openBeside(
   runId: string,
 ): EndEntry[] {
   const others = going.filter(({ job }) => job.place.run !== runId);
+  const own = going.find(({ job }) => job.place.run === runId);
+  const taken = own?.job.setting.inRound?.taken.map(({ id }) => id) ?? [];
   const log = logOfHome(
-    recorded.filter(({ id }) => !id.startsWith(`${runId}:`)),
+    recorded.filter(({ id }) => !id.startsWith(`${runId}:`) && !taken.includes(id)),
     others,
   );
   const open = new Set(safeEnds({ now, log }).open.map(({ id }) => id));

@@ -235,7 +235,12 @@ export const stepSchema = z.strictObject({
   /** From here the job counts: the new filter is in, the clean part is back. */
   renews: z.literal(true).optional(),
 });
-export type Step = z.output<typeof stepSchema>;
+export type Step = z.output<typeof stepSchema> & {
+  /** What it would shut is shut since the job before it in a round: it is only looked at. */
+  isTakenOver?: true;
+  /** What it would put back stays as it is for this job, later in the same round. */
+  leavesTo?: string;
+};
 
 export const procedureSchema = z.strictObject({
   id,
@@ -315,11 +320,23 @@ export const parkedEndSchema = z.strictObject({
 });
 export type ParkedEnd = z.output<typeof parkedEndSchema>;
 
+/**
+ * Where a run stands in a round: supplies that a job before it left off for it, by the key of its own step
+ * that would shut them; and what of its own it leaves so, for which job later on.
+ */
+export const inRoundSchema = z.strictObject({
+  round: words,
+  taken: z.array(parkedEndSchema),
+  left: z.array(z.strictObject({ key: id, to: words })),
+});
+export type InRound = z.output<typeof inRoundSchema>;
+
 /** What is fixed for a run when it begins. */
 export type RunSetting = {
   facts: readonly JobFact[];
   variant: string | null;
   parked?: readonly ParkedEnd[];
+  inRound?: InRound;
 };
 
 /** What was seen at a step, by its plain word: an answer, the word of a reading, a grade. */
@@ -359,10 +376,44 @@ export function stepsFor(
         ({ when }) => when === undefined || setting.facts.includes(when),
       );
       const woken = step.wakes && parkedFor(setting, step.wakes);
-      if (!woken && opens?.length === step.opens?.length) return step;
-      return { ...step, opens, ...(woken ? { closes: woken.key } : {}) };
+      const here = inRoundAt(step, opens, setting);
+      if (!woken && !here && opens?.length === step.opens?.length) return step;
+      return { ...step, opens, ...(woken ? { closes: woken.key } : {}), ...here };
     });
 }
+
+/** What a step becomes in a round: a look at what is off already, or what stays off for a later job. */
+function inRoundAt(
+  { closes }: Step,
+  opens: readonly StepEnd[] | undefined,
+  { inRound }: RunSetting,
+): Partial<Step> | null {
+  const taken = opens?.find(({ key }) => inRound?.taken.some((each) => each.key === key));
+  if (taken)
+    return {
+      title: `See that the ${taken.thing} is still ${taken.state}`,
+      detail: "It was left so by the job before this one in the round.",
+      isTakenOver: true,
+    };
+  const left = inRound?.left.find(({ key }) => key === closes);
+  return left ? { leavesTo: left.to } : null;
+}
+
+/**
+ * Supplies that the job before left off, as ends of the run itself: it puts them back, or leaves them so.
+ *
+ * @example takenEnds(job.procedure, job.setting) // []
+ */
+export const takenEnds = (
+  { steps }: Procedure,
+  { inRound }: RunSetting,
+): { end: StepEnd; at: string }[] =>
+  steps.flatMap(({ opens = [] }) =>
+    opens.flatMap((end) => {
+      const taken = inRound?.taken.find(({ key }) => key === end.key);
+      return taken ? [{ end, at: taken.since }] : [];
+    }),
+  );
 
 const STILL = "until it is woken";
 

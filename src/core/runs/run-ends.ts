@@ -1,5 +1,5 @@
 import { instantOf, withSteadyTimes, type EndEntry, type EndKind } from "./loose-ends";
-import type { StepEnd } from "./procedure";
+import { stepsFor, type Procedure, type RunSetting, type StepEnd } from "./procedure";
 import type { CompletedStep, RunJob, RunPlace, RunState } from "./run-state";
 
 const MS_PER_MINUTE = 60_000;
@@ -60,9 +60,7 @@ export function logOf(job: RunJob, bare: Opened): EndEntry[] {
   const live = new Map<string, EndEntry>();
   const log: EndEntry[] = [];
   const entry = (end: StepEnd, at: string, action: EndEntry["action"]): EndEntry => {
-    // A procedure says only that the power goes off; which switch or breaker does it depends on the unit.
-    const kind =
-      end.end === "switch-off" && !end.isInside && !end.ofPlace ? place.isolator : end.end;
+    const kind = kindAt(end, place.isolator);
     const opening = action !== "close";
     return {
       id: endId(place, end.key),
@@ -105,6 +103,15 @@ export function logOf(job: RunJob, bare: Opened): EndEntry[] {
   return log.sort((a, b) => instantOf(a.at) - instantOf(b.at));
 }
 
+/**
+ * What an end is at one machine: a procedure says only that the power goes off; which switch or breaker does
+ * it depends on the unit.
+ *
+ * @example kindAt({ end: "switch-off" }, "breaker-off") // "breaker-off"
+ */
+export const kindAt = ({ end, isInside, ofPlace }: StepEnd, isolator: EndKind): EndKind =>
+  end === "switch-off" && !isInside && !ofPlace ? isolator : end;
+
 const SUPPLIES: readonly EndKind[] = [
   "switch-off",
   "breaker-off",
@@ -137,3 +144,13 @@ export function openKeys({
   }
   return keys;
 }
+
+/**
+ * The supplies a procedure shuts from outside its machine: what jobs of one round at one machine can share.
+ *
+ * @example suppliesOf(job.procedure, job.setting).map(({ end }) => end) // ["switch-off"]
+ */
+export const suppliesOf = (procedure: Procedure, setting: RunSetting): StepEnd[] =>
+  stepsFor(procedure, setting, new Map()).flatMap(({ opens = [] }) =>
+    opens.filter((end) => isSupply(end) && !end.ofPlace && !end.parks),
+  );

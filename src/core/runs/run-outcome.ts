@@ -1,7 +1,7 @@
 import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
 import type { AlarmSeen, AlarmState, ReadingSeen } from "./run-event";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
-import { wokenEnds } from "./procedure";
+import { takenEnds, wokenEnds } from "./procedure";
 import { endWordsOf } from "./run";
 import { endId } from "./run-ends";
 import type { RunJob, RunState, CompletedStep } from "./run-state";
@@ -235,10 +235,12 @@ export function endsLeft(
   job: RunJob,
   state: RunState,
 ): (EndEntry & { label?: string; words?: string })[] {
-  const woken = new Set(wokenEnds(job.procedure, job.setting).map(({ end }) => end.key));
+  const { procedure, setting } = job;
+  const earlier = [...wokenEnds(procedure, setting), ...takenEnds(procedure, setting)];
+  const before = new Set(earlier.map(({ end }) => endId(job.place, end.key)));
   return [...state.ends.open, ...state.ends.parked].flatMap((end) => {
-    // What was parked before this run, and is so still, stands under its earlier name.
-    if ([...woken].some((key) => endId(job.place, key) === end.id)) return [];
+    // What was parked or left off before this run, and is so still, stands under its earlier name.
+    if (before.has(end.id)) return [];
     const entry = state.log.find((each) => each.id === end.id && each.action !== "close");
     const left = state.completed.find(
       ({ step, leftOpen }) =>
@@ -252,16 +254,21 @@ export function endsLeft(
 }
 
 /**
- * Which parked ends of an earlier season this run has ended, as they were recorded then.
+ * Which ends of earlier runs this one has put back, as they were recorded then: parked for a season, or left
+ * off by the job before in a round.
  *
  * @example wokenBy(job, done) // []
  */
 export function wokenBy(job: RunJob, state: RunState): { id: string; end: EndKind }[] {
   const open = new Set([...state.ends.open, ...state.ends.parked].map(({ id }) => id));
-  return wokenEnds(job.procedure, job.setting).flatMap(({ end }) => {
-    const parked = job.setting.parked?.find((each) => each.key === end.key && each.end === end.end);
-    return parked && !open.has(endId(job.place, end.key)) ? [{ id: parked.id, end: end.end }] : [];
+  const { procedure, setting } = job;
+  const back = (key: string) => !open.has(endId(job.place, key));
+  const woken = wokenEnds(procedure, setting).flatMap(({ end }) => {
+    const parked = setting.parked?.find((each) => each.key === end.key && each.end === end.end);
+    return parked && back(end.key) ? [{ id: parked.id, end: end.end }] : [];
   });
+  const taken = (setting.inRound?.taken ?? []).filter(({ key }) => back(key));
+  return [...woken, ...taken.map(({ id, end }) => ({ id, end }))];
 }
 
 /**

@@ -2,7 +2,7 @@ import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
 import { withSteadyTimes, instantOf, safeEnds, type EndEntry, type LooseEnds } from "./loose-ends";
-import { LEFT_OPEN, stepsFor, wokenEnds, type SeenWords, type Step } from "./procedure";
+import { LEFT_OPEN, stepsFor, takenEnds, wokenEnds, type SeenWords, type Step } from "./procedure";
 import { endId, isSupply, later, logOf, openedBy, openKeys } from "./run-ends";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
 import type {
@@ -74,7 +74,7 @@ const freshOf = ({ procedure, setting }: RunJob): Bare => ({
   completed: [],
   round: 0,
   earlier: [],
-  stillOpen: wokenEnds(procedure, setting),
+  stillOpen: [...wokenEnds(procedure, setting), ...takenEnds(procedure, setting)],
   backOn: [],
   again: [],
   aborted: null,
@@ -353,11 +353,15 @@ function applied(
       return { kind: "beside", change: { status: "finished", finish } };
     }
     case "stopped":
-      return state.ends.open.length > 0
+      // What the job before left off stands under its own name, with or without this one.
+      return state.ends.open.some(({ id }) => !isTaken(job, id))
         ? refuse("ends-open")
         : { kind: "beside", change: { status: "stopped" } };
   }
 }
+
+const isTaken = ({ procedure, setting, place }: RunJob, id: string): boolean =>
+  takenEnds(procedure, setting).some(({ end }) => endId(place, end.key) === id);
 
 /** What Back names when it takes back something that is no step. */
 const ABORTED = "turned-back";

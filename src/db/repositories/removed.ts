@@ -17,6 +17,7 @@ import {
   units,
   visits,
 } from "../schema";
+import { listRemovedPeople } from "./year";
 
 export type Removed = {
   kind:
@@ -32,7 +33,8 @@ export type Removed = {
     | "setting"
     | "procedure"
     | "visit"
-    | "finding";
+    | "finding"
+    | "person";
   id: string;
   name: string;
   deletedAt: string;
@@ -123,6 +125,7 @@ export async function listRemoved(
   const removed: Removed[] = [
     ...as("unit", inHome),
     ...as("finding", found),
+    ...as("person", await listRemovedPeople(db, homeId)),
     ...as(
       "visit",
       planned.map((row) => ({ ...row, name: `A visit${row.day ? `, ${row.day}` : ""}` })),

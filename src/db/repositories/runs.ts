@@ -4,8 +4,10 @@ import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
 import type { Qualification } from "@/core/runs/qualification";
 import {
   JOB_FACTS,
+  inRoundSchema,
   parkedEndSchema,
   procedureSchema,
+  type InRound,
   type JobFact,
   type ParkedEnd,
   type Procedure,
@@ -32,6 +34,7 @@ export type Run = {
   qualification: Qualification;
   isolator: EndKind;
   parked: ParkedEnd[];
+  inRound: InRound | null;
   together: Together[];
   startedAt: string;
   endedAt: string | null;
@@ -58,6 +61,7 @@ const toRun = ({ run: { learned: _, ...row }, taskKey }: Row): Run => ({
   procedure: procedureSchema.parse(JSON.parse(row.procedure)),
   isolator: z.enum(END_KINDS).parse(row.isolator),
   parked: z.array(parkedEndSchema).catch([]).parse(readJson(row.parked)),
+  inRound: inRoundSchema.nullable().catch(null).parse(readJson(row.inRound)),
   together: togetherSchema.parse(readJson(row.together)),
 });
 
@@ -73,6 +77,7 @@ export async function insertRun(tx: Tx, run: Omit<Run, "taskKey">): Promise<void
     facts: JSON.stringify(run.facts),
     procedure: JSON.stringify(run.procedure),
     parked: JSON.stringify(run.parked),
+    inRound: JSON.stringify(run.inRound),
     together: JSON.stringify(run.together),
   };
   await tx.insert(runs).values({ ...run, ...json });
@@ -81,7 +86,12 @@ export async function insertRun(tx: Tx, run: Omit<Run, "taskKey">): Promise<void
 /** A run as the core replays it; what goes through the whole house stands at the home itself. */
 export const jobOfRun = (run: Run): RunJob => ({
   procedure: run.procedure,
-  setting: { facts: run.facts, variant: run.variant, parked: run.parked },
+  setting: {
+    facts: run.facts,
+    variant: run.variant,
+    parked: run.parked,
+    ...(run.inRound ? { inRound: run.inRound } : {}),
+  },
   place: {
     unit: run.unitId ?? run.homeId,
     ...(run.partId ? { part: run.partId } : {}),

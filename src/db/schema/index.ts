@@ -13,3 +13,4 @@ export * from "./settings";
 export * from "./own-procedures";
 export * from "./walk";
 export * from "./visits";
+export * from "./year";

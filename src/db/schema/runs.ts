@@ -32,6 +32,8 @@ export const runs = sqliteTable(
     parked: text("parked").notNull().default("[]"),
     /** JSON: other machines behind the same shut-offs. */
     together: text("together").notNull().default("[]"),
+    /** JSON: what it took over from the job before it in a round, and leaves to the one after. */
+    inRound: text("in_round").notNull().default("{}"),
     startedAt: text("started_at").notNull(),
     endedAt: text("ended_at"),
     /** JSON: what the part learned from it, and what stood there before, for when it is taken back. */

@@ -9,6 +9,7 @@ import { singleKeys } from "@/ui/single-keys";
 const KEYS = [
   ["t", "Today"],
   ["h", "House"],
+  ["y", "Year"],
   ["n", "Note a look, or a reading"],
   ["i", "something noticed: a smell, a noise, weak air"],
   ["/", "find a unit, a size, a word"],
@@ -38,6 +39,7 @@ export function Keys({ homeId }: { homeId: string }) {
     return singleKeys({
       t: on(() => router.push(`/homes/${homeId}`)),
       h: on(() => router.push(`/homes/${homeId}/house`)),
+      y: on(() => router.push(`/homes/${homeId}/year`)),
       n: on(() => router.push(`/homes/${homeId}/look`)),
       i: on(() => router.push(`/homes/${homeId}/noticed`)),
       "Shift+?": on(() => setListed(true)),

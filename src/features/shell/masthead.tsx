@@ -40,6 +40,7 @@ export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
 const viewsOf = (homeId: string) => [
   { href: `/homes/${homeId}`, name: "Today" },
   { href: `/homes/${homeId}/house`, name: "House" },
+  { href: `/homes/${homeId}/year`, name: "Year" },
 ];
 
 /** In the hand there is no key to press: a look is one press away at the foot. */
@@ -52,7 +53,9 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
   const isHere = (href: string, name: string) =>
     name === "House"
       ? path === href || path.includes("/units/") || path.includes("/parts/")
-      : path === href;
+      : name === "Year"
+        ? path === href || path.startsWith(`${href}/`)
+        : path === href;
   const views = viewsOf(homeId);
   return (
     <nav

@@ -3,15 +3,12 @@ import { scaleLinear } from "d3-scale";
 import { toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
 import type { Lintel } from "@/core/timeline/lintel";
+import { along } from "@/presentation/along";
 import { hasRoom, KEYSTONE_HALF, placedNotches, type PlacedNotch } from "./beam-layout";
 
 const HOURS_OF_DAY = 24;
 /** The beam shows up to this many hours; a ridge that used the whole day would meet its mirror image. */
 const TALLEST_HOURS = 18;
-
-/** Where a day lies along the beam, percent of its length: a day is as wide as any other. */
-export const along = ({ from, to }: Pick<Lintel, "from" | "to">, date: PlainDate): number =>
-  scaleLinear([toDay(from) - 0.5, toDay(to) + 0.5], [0, 100])(toDay(date));
 
 /** A mountain of hours over days, rising from the foot of the beam or hanging from its top. */
 function ridge(hours: readonly number[], fromTop: boolean): string {

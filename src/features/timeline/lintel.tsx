@@ -3,15 +3,15 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { Toolbar } from "radix-ui";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef } from "react";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
 import type { Lintel as LintelData, Peg, PegWhat } from "@/core/timeline/lintel";
-import { Beam, along } from "./beam";
+import { along } from "@/presentation/along";
+import { setZoom, useZoom, ZOOM_NAMES, ZOOMS } from "@/ui/beam-zoom";
+import { useLinkedScroll } from "@/ui/linked-scroll";
+import { Beam } from "./beam";
 
-const ZOOMS = { year: 1, season: 4, month: 11 } as const;
-type Zoom = keyof typeof ZOOMS;
-const NAMES = Object.keys(ZOOMS) as Zoom[];
 const STEPS = [
   { by: -1, sign: "−", words: "Show more of the year" },
   { by: 1, sign: "+", words: "Look closer" },
@@ -54,8 +54,9 @@ export function Lintel({
   hasRunHours: boolean;
 }) {
   const isToday = usePathname() === `/homes/${homeId}`;
-  const [zoom, setZoom] = useState<Zoom>("year");
+  const zoom = useZoom();
   const scroller = useRef<HTMLDivElement>(null);
+  useLinkedScroll(scroller);
   const hung = hang(lintel.pegs, lintel.today, CLUSTER_DAYS / ZOOMS[zoom]);
 
   // The strip is wider than a phone, and than the window once zoomed: bring today to its left.
@@ -108,8 +109,8 @@ export function Lintel({
               key={words}
               aria-label={words}
               title={words}
-              disabled={NAMES[NAMES.indexOf(zoom) + by] === undefined}
-              onClick={() => setZoom(NAMES[NAMES.indexOf(zoom) + by] ?? zoom)}
+              disabled={ZOOM_NAMES[ZOOM_NAMES.indexOf(zoom) + by] === undefined}
+              onClick={() => setZoom(ZOOM_NAMES[ZOOM_NAMES.indexOf(zoom) + by] ?? zoom)}
               className="size-8 border-[1.5px] border-second text-lg leading-none disabled:border-rule disabled:text-second"
             >
               {sign}

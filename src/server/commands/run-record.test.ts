@@ -21,7 +21,7 @@ import { RENEW } from "@/core/scheduling/task";
 import { event, walk } from "../../../tests/run-events";
 import { actOnDemo } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
-import { factsOf } from "@/features/runs/prepare/run-facts";
+import { factsOf } from "@/core/runs/place-facts";
 import { recordRunEvents } from "./run-record";
 import { readRun } from "@/server/snapshots/read-runs";
 import { endsOfHome } from "@/core/runs/home-ends";
@@ -76,6 +76,7 @@ async function begin(
       qualification: "owner",
       isolator: unit ? isolatorOf(unit) : "switch-off",
       parked: [],
+      inRound: null,
       together: [],
       startedAt: "2026-03-14T09:00:00.000Z",
       endedAt: null,

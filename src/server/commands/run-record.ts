@@ -179,14 +179,14 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   await noteSettings(tx, run, state, where);
 }
 
-/** What was parked for a season and is in use again. */
+/** What was parked for a season and is in use again, or was left off by the job before and is back. */
 async function wake(tx: Tx, run: Run, woken: ReturnType<typeof wokenBy>, now: Date): Promise<void> {
   const entries = await listEndEntries(tx, run.homeId);
   for (const { id } of woken) {
-    const parked = entries.findLast((entry) => entry.id === id);
-    if (parked?.action === "park")
+    const last = entries.findLast((entry) => entry.id === id);
+    if (last && last.action !== "close")
       await appendEndEntry(tx, run.homeId, {
-        ...parked,
+        ...last,
         at: now.toISOString(),
         action: "close",
         runId: run.id,
@@ -305,10 +305,19 @@ async function takeBack(tx: Tx, run: Run, now: Date): Promise<void> {
   await unsettle(tx, run, recordedAt);
   const all = await listEndEntries(tx, run.homeId);
   const log = all.filter((entry) => entry.runId === run.id);
-  // What it woke is parked once more.
-  for (const entry of log.filter(({ action, id }) => action === "close" && !id.startsWith(run.id)))
-    if (all.findLast(({ id }) => id === entry.id)?.action === "close")
-      await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "park" });
+  // What it woke is parked once more, and what it took over stands as it was left.
+  for (const entry of log.filter(
+    ({ action, id }) => action === "close" && !id.startsWith(run.id),
+  )) {
+    const ofIt = all.filter(({ id }) => id === entry.id);
+    const before = ofIt.findLast(({ action }) => action !== "close");
+    if (ofIt.at(-1)?.action === "close")
+      await appendEndEntry(tx, run.homeId, {
+        ...entry,
+        at: recordedAt,
+        action: before?.action ?? "park",
+      });
+  }
   for (const entry of log.filter(({ action }) => action !== "close"))
     if (log.findLast(({ id }) => id === entry.id)?.action !== "close")
       await appendEndEntry(tx, run.homeId, { ...entry, at: recordedAt, action: "close" });

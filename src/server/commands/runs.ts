@@ -4,8 +4,11 @@ import type { Attributes } from "@/core/inventory/attribute";
 import { isolatorOf, type FilterSlot, type Part, type Unit } from "@/core/inventory/inventory";
 import { endsOfHome } from "@/core/runs/home-ends";
 import { togetherOf } from "@/core/inventory/shared-shut-offs";
-import type { JobFact, ParkedEnd, Procedure } from "@/core/runs/procedure";
-import { keyOfEnd } from "@/core/runs/run-ends";
+import { roundToDo, roundUnderWay } from "@/core/planning/round-progress";
+import type { EndKind } from "@/core/runs/loose-ends";
+import type { InRound, JobFact, ParkedEnd, Procedure, StepEnd } from "@/core/runs/procedure";
+import { keyOfEnd, kindAt, suppliesOf } from "@/core/runs/run-ends";
+import { taskId } from "@/core/scheduling/task";
 import type { Qualification } from "@/core/runs/qualification";
 import type { RunEvent } from "@/core/runs/run-event";
 import { replayRun } from "@/core/runs/run";
@@ -23,6 +26,8 @@ import {
 import { ensureTask } from "@/db/repositories/tasks";
 import { updateUnit } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
+import { leadOf } from "../snapshots/job-facts";
+import { scheduleNow } from "../snapshots/snapshot-cache";
 import { createdAt, type OpenHome } from "./home-command";
 
 export type RunBegun = {
@@ -56,6 +61,7 @@ export async function beginRun(
     ...(part ? { partId: part.id } : {}),
   };
   const id = randomUUID();
+  const isolator = unit ? isolatorOf(unit) : ("switch-off" as const);
   await insertRun(tx, {
     id,
     homeId,
@@ -66,7 +72,13 @@ export async function beginRun(
     facts: [...facts],
     variant,
     qualification,
-    isolator: unit ? isolatorOf(unit) : ("switch-off" as const),
+    isolator,
+    inRound: unit
+      ? await inRoundOf(home, {
+          ...{ task: taskId(setting, taskKey), unit, isolator },
+          supplies: suppliesOf(procedure, { facts, variant }),
+        })
+      : null,
     parked: parkedHere(home, unit, part),
     together: unit
       ? togetherOf(home.snapshot.units).filter(({ units }) => units.includes(unit.id))
@@ -87,6 +99,45 @@ function parkedHere(
   return parked
     .filter((end) => end.unit === unit?.id && (end.part === undefined || end.part === part?.id))
     .map(({ id, end, since }) => ({ id, end, since, key: keyOfEnd(id) }));
+}
+
+/** A job that is about to begin at a machine, and which supplies it shuts there. */
+type Beginning = { task: string; unit: Unit; isolator: EndKind; supplies: readonly StepEnd[] };
+
+/**
+ * What a job has of the round it is done in, if somebody began one with it: power, gas or water that the job
+ * before left off for it, and what it leaves off for those that are still to come at the same machine.
+ */
+async function inRoundOf(
+  home: OpenHome,
+  { task, unit, isolator, supplies }: Beginning,
+): Promise<InRound | null> {
+  const { tx, snapshot, going, recordedEnds, now: at } = home;
+  const round = roundUnderWay(snapshot.year, task);
+  if (!round) return null;
+  const open = endsOfHome(at.toISOString(), recordedEnds, going).open.filter(
+    (end) => end.unit === unit.id && end.runId === undefined,
+  );
+  const taken: ParkedEnd[] = [];
+  for (const { id, end, since } of open) {
+    const runId = recordedEnds.findLast((entry) => entry.id === id)?.runId;
+    const left = runId ? await findRun(tx, runId) : null;
+    const here = supplies.find((each) => kindAt(each, isolator) === end);
+    if (left?.inRound?.round === round.id && here) taken.push({ id, end, since, key: here.key });
+  }
+  const jobs = scheduleNow(snapshot, home.today);
+  const begun = new Set(going.map(({ task: id }) => id));
+  const toCome = roundToDo(round, jobs, snapshot.home.timeZone).filter(
+    (job) => job.task.id !== task && !begun.has(job.task.id) && job.task.unitId === unit.id,
+  );
+  const left = supplies.flatMap((end) => {
+    const next = toCome.find((job) => {
+      const lead = leadOf(snapshot, job.task);
+      return lead && suppliesOf(lead.procedure, lead.setting).some((each) => each.end === end.end);
+    });
+    return next ? [{ key: end.key, to: next.task.name }] : [];
+  });
+  return { round: round.id, taken, left };
 }
 
 /** Keeps what was found out of a place: what belongs to its unit there, the rest at the part. */

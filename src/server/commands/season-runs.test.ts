@@ -3,7 +3,7 @@ import { asItShouldBe } from "@/core/inventory/as-it-should-be";
 import { endsOfHome } from "@/core/runs/home-ends";
 import { usualVariant } from "@/core/runs/procedure";
 import type { RunEvent } from "@/core/runs/run-event";
-import { factsOf } from "@/features/runs/prepare/run-facts";
+import { factsOf } from "@/core/runs/place-facts";
 import { findRun, jobOfRun, listEndEntries } from "@/db/repositories/runs";
 import { updateUnit } from "@/db/repositories/units";
 import { readHome } from "@/server/snapshots/read-home";

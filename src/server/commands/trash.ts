@@ -9,6 +9,7 @@ import { homeOfRegister, markRegisterDeleted, markRoomDeleted } from "@/db/repos
 import { markOwnProcedureDeleted } from "@/db/repositories/own-procedures";
 import { markSettingOff } from "@/db/repositories/settings";
 import { markFindingDeleted, markVisitDeleted } from "@/db/repositories/visits";
+import { markPersonDeleted } from "@/db/repositories/year";
 import { homeOfUnit, markUnitDeleted } from "@/db/repositories/units";
 import { writeAgain } from "@/db/repositories/history";
 import { appStore } from "@/db/app-store";
@@ -30,6 +31,7 @@ export const removableSchema = z.object({
     "procedure",
     "visit",
     "finding",
+    "person",
   ]),
   homeId: z.string(),
   id: z.string(),
@@ -63,6 +65,8 @@ async function mark(tx: Tx, { kind, homeId, id }: Removable, at: string | null):
       return markVisitDeleted(tx, homeId, id, at);
     case "finding":
       return markFindingDeleted(tx, homeId, id, at);
+    case "person":
+      return markPersonDeleted(tx, homeId, id, at);
     case "setting":
       return markSettingOff(tx, homeId, id, now(), at !== null);
     case "entry":

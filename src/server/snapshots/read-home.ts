@@ -1,6 +1,7 @@
 import type { HistoryEvent } from "@/core/history/history-event";
 import { HistoryRecord } from "@/core/history/history-record";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import type { Year } from "@/core/planning/year";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { Reader } from "@/db/client";
 import { listContacts } from "@/db/repositories/contacts";
@@ -18,6 +19,7 @@ import { listRegisters, listRooms } from "@/db/repositories/rooms";
 import { listEndEntries, type RecordedEnd } from "@/db/repositories/runs";
 import { listOwnProcedures } from "@/db/repositories/own-procedures";
 import { listSettings } from "@/db/repositories/settings";
+import { readYear } from "@/db/repositories/year";
 import { listTasks } from "@/db/repositories/tasks";
 import { listGoing, type GoingRun } from "./read-runs";
 import { listFindings, listInstruments, listVisits } from "@/db/repositories/visits";
@@ -49,6 +51,9 @@ function keep<T extends { id: string }>(before: readonly T[] | undefined, fresh:
   return isSame ? (before as T[]) : kept;
 }
 
+const keepYear = (before: Year | undefined, fresh: Year): Year =>
+  before && JSON.stringify(before) === JSON.stringify(fresh) ? before : fresh;
+
 type Register = Pick<
   HomeSnapshot,
   | "home"
@@ -69,6 +74,7 @@ type Register = Pick<
   | "visits"
   | "findings"
   | "instruments"
+  | "year"
 >;
 
 /** What a home consists of; what did not change since an earlier reading is the very same object. */
@@ -113,6 +119,7 @@ async function readRegister(
     visits: keep(before?.visits, await listVisits(db, homeId)),
     findings: keep(before?.findings, await listFindings(db, homeId)),
     instruments: keep(before?.instruments, await listInstruments(db, homeId)),
+    year: keepYear(before?.year, await readYear(db, homeId)),
     ownProcedures: keep(before?.ownProcedures, await listOwnProcedures(db, homeId)),
   };
 }

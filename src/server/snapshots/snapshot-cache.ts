@@ -15,6 +15,8 @@ import { ductCleanings } from "@/core/history/duct-cleanings";
 import type { HistoryEvent } from "@/core/history/history-event";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { FilterSlot, Part, ScopedDriver, Unit } from "@/core/inventory/inventory";
+import { windowsOf } from "@/core/planning/home-plan";
+import type { PlanTask } from "@/core/planning/plan-schema";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { tasksOfHome, tasksOfUnit } from "@/core/scheduling/home-tasks";
 import { entriesOfUnit, type JobStatus } from "@/core/scheduling/schedule";
@@ -37,6 +39,7 @@ import { readHome, type HomeRead } from "./read-home";
  * | the sheet of a coil     | its status                                              |
  * | the jobs of a unit      | the unit, and what they are planned from                |
  * | how those stand         | the unit, everything in `groundsOf`, and what wears     |
+ * | a job’s windows ahead   | how it stands, and the end of the plan                  |
  * | the turns of the year   | the climate itself                                      |
  * | what a page says of it  | the status of the home, and the page's own word         |
  *
@@ -55,6 +58,7 @@ const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
 const coils = new WeakMap<Part, Worked<CoilStatus | null>>();
 const unitTasks = new WeakMap<Unit, Worked<readonly PlannedTask[]>>();
 const unitJobs = new WeakMap<Unit, Worked<readonly JobStatus[]>>();
+const windows = new WeakMap<JobStatus, { until: PlainDate; result: PlanTask["windows"] }>();
 const coilSheets = new WeakMap<CoilStatus, CoilSheet>();
 const years = new WeakMap<Climate, YearTables>();
 const shown = new WeakMap<HomeStatus, Map<string, unknown>>();
@@ -179,6 +183,19 @@ export function shownOnce<S>(status: HomeStatus, what: string, work: () => S): S
   shown.set(status, known);
   if (!known.has(what)) known.set(what, work());
   return known.get(what) as S;
+}
+
+/** A job’s windows by the day it is done: kept for as long as it stands so. */
+export function windowsAhead(
+  status: HomeStatus,
+  job: JobStatus,
+  until: PlainDate,
+): PlanTask["windows"] {
+  const known = windows.get(job);
+  if (known?.until === until) return known.result;
+  const result = windowsOf(status, job, until);
+  windows.set(job, { until, result });
+  return result;
 }
 
 /** How every filter of a home stands on a day. */

@@ -42,7 +42,10 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
       />
       <EndStrip homeId={homeId} initial={open} unitNames={shell.unitNames} />
       <DryCall waits={dryWaits(open.left, shell.unitNames)} serverNow={open.now} />
-      <main id="main" className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 wide:px-7 wide:pb-10">
+      <main
+        id="main"
+        className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 has-data-bleed:max-w-none has-data-bleed:px-0 wide:px-7 wide:pb-10 wide:has-data-bleed:px-0"
+      >
         <DayOrderProvider order={shell.dayOrder}>{children}</DayOrderProvider>
       </main>
       <ViewLinks homeId={homeId} place="foot" />

@@ -20,6 +20,7 @@ const KIND_WORDS = {
   procedure: "procedure",
   visit: "visit",
   finding: "finding",
+  person: "somebody who goes round",
 } as const;
 
 export function RemovedList({ homeId, list }: { homeId: string; list: Removed[] }) {

@@ -34,7 +34,7 @@ import type { OpenEnd } from "@/core/runs/loose-ends";
 import { openEnds } from "../loose-ends/loose-ends-queries";
 import type { RunInput } from "@/run-client/use-run";
 import type { RunWith } from "./run-with";
-import { tryAgainOn } from "../prepare/run-facts";
+import { tryAgainOn } from "@/core/runs/place-facts";
 
 export type RunSheet = {
   run: Run;

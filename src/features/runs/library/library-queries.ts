@@ -14,7 +14,7 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { JOB_SEASONS, seasonsOf, type JobSeason } from "@/presentation/job-season";
 import { slotTitle } from "@/presentation/slot-words";
 import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
-import { factsOf } from "../prepare/run-facts";
+import { factsOf } from "@/core/runs/place-facts";
 
 export type LibraryRow = {
   id: string;

@@ -30,7 +30,7 @@ import { runsBefore } from "@/server/snapshots/beside";
 import type { GoingRun, ReadRun, RunsBefore } from "@/server/snapshots/read-runs";
 import { homeNow } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
-import { doneToday, factsOf, mildnessOf, needsLicence } from "./run-facts";
+import { doneToday, factsOf, mildnessOf, needsLicence } from "@/core/runs/place-facts";
 
 /** One way of doing a job: a procedure in one of its variants. */
 export type Way = {

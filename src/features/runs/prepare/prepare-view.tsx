@@ -5,7 +5,7 @@ import { dateWords, inSentence } from "@/core/quantities/words";
 import type { FormAction, FormView } from "@/ui/form";
 import type { Prepare, Way } from "./prepare-queries";
 import { readyOn } from "./prepare-queries";
-import { tryAgainOn } from "./run-facts";
+import { tryAgainOn } from "@/core/runs/place-facts";
 import { DeferralForm, StartForm } from "./prepare-forms";
 
 /** What to bring, to check and to tell before a job is begun. */

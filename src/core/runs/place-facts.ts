@@ -1,10 +1,14 @@
-import type { JobFact, Procedure } from "@/core/runs/procedure";
-import { normalOn } from "@/core/climate/climate";
-import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
-import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
-import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import type { JobFact, Procedure } from "./procedure";
+import { normalOn } from "../climate/climate";
+import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
+import type { FilterSlot, Part, Unit } from "../inventory/inventory";
+import type { HomeSnapshot } from "../history/home-snapshot";
 
-/** What is true of the place a job is done at: the slot or part, its machine, what else is in that. */
+/**
+ * What is true of the place a job is done at: the slot or part, its machine, what else is in that.
+ *
+ * @example factsOf(undefined, undefined, []) // []
+ */
 export function factsOf(
   unit: Unit | undefined,
   slot: FilterSlot | undefined,
@@ -58,7 +62,11 @@ export type Mildness = {
   from: PlainDate | null;
 };
 
-/** Whether a day is likely to be as warm as a job wants it. */
+/**
+ * Whether a day is likely to be as warm as a job wants it, °C.
+ *
+ * @example mildnessOf(snapshot([]), { leastC: -60 }, today).isMild // true
+ */
 export function mildnessOf(
   snapshot: HomeSnapshot,
   { leastC, at }: Pick<NonNullable<Procedure["mildDay"]>, "leastC" | "at">,
@@ -82,7 +90,11 @@ export function mildnessOf(
   return { meanC, isObserved, isMild, from: from === undefined ? null : fromDay(from) };
 }
 
-/** Jobs of the same air that were done on this day, as `kind of part:key`. */
+/**
+ * Jobs of the same air that were done on this day, as `kind of part:key`.
+ *
+ * @example doneToday(snapshot([]), undefined, today).size // 0
+ */
 export function doneToday(
   snapshot: HomeSnapshot,
   unit: Unit | undefined,
@@ -103,8 +115,17 @@ export function doneToday(
 
 /** When a deferred job is usually tried again, days. */
 const TRY_AGAIN_DAYS = 7;
+/**
+ * The day on which a job that was not possible is usually tried again.
+ *
+ * @example tryAgainOn("2026-03-14") // "2026-03-21"
+ */
 export const tryAgainOn = (today: PlainDate): PlainDate => addDays(today, TRY_AGAIN_DAYS);
 
-/** Whether any of its steps is for a licensed person alone. */
+/**
+ * Whether any of its steps is for a licensed person alone.
+ *
+ * @example needsLicence({ who: "licensed", steps: [] }) // true
+ */
 export const needsLicence = ({ who, steps }: Procedure): boolean =>
   who === "licensed" || steps.some((step) => step.who === "licensed");

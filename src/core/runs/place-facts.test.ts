@@ -2,9 +2,9 @@ import type { HistoryEvent } from "@/core/history/history-event";
 import { HistoryRecord } from "@/core/history/history-record";
 import { procedure, PROCEDURES } from "@/content/procedures/library";
 import { plainDate } from "@/core/quantities/plain-date";
-import { snapshot, today } from "../../../../tests/demo-snapshot";
-import { doneToday, factsOf, mildnessOf, needsLicence, tryAgainOn } from "./run-facts";
-import { spokenOf } from "../guide/read-aloud";
+import { snapshot, today } from "../../../tests/demo-snapshot";
+import { doneToday, factsOf, mildnessOf, needsLicence, tryAgainOn } from "./place-facts";
+import { spokenOf } from "@/features/runs/guide/read-aloud";
 
 const unitAt = (id: string) => snapshot.units.find((unit) => unit.id === id)!;
 const slotAt = (id: string) => snapshot.slots.find((slot) => slot.id === id)!;

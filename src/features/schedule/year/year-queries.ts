@@ -1,0 +1,249 @@
+import "server-only";
+import type { PlanNow } from "@/server/snapshots/home-year";
+import { homeYear } from "@/server/snapshots/home-year";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
+import type { PlanLeft } from "@/core/planning/published";
+import { asOfToday, planChanges, planSums, type PlanSums } from "@/core/planning/published";
+import type { Occurrence } from "@/core/planning/plan";
+import { THE_HOME } from "@/core/planning/home-plan";
+import type { PlanInput } from "@/core/planning/plan-schema";
+import type { Person } from "@/core/planning/year";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import { dateWords } from "@/core/quantities/words";
+import type { HomeStatus } from "@/core/timeline/home-status";
+import { jobTitle, pathOfTask } from "@/presentation/task-words";
+import { todayIn } from "@/lib/clock";
+
+/** An occurrence as its lane shows it. */
+export type YearMark = {
+  day: PlainDate;
+  opens: PlainDate | null;
+  due: PlainDate | null;
+  closes: PlainDate | null;
+  isPinned: boolean;
+  /** After its window. */
+  isLate: boolean;
+};
+export type YearJob = {
+  id: string;
+  /** “Change the filter”, and with its machine before it. */
+  name: string;
+  title: string;
+  path: string;
+  person: string;
+  minutes: number;
+  isLicensed: boolean;
+  /** Its window reaches from the earliest to the latest likely day: wear decides, not the calendar. */
+  isWear: boolean;
+  marks: YearMark[];
+  /** Where the other plan has it, on days on which this one has not. */
+  others: PlainDate[];
+};
+export type Lane = { id: string; name: string; jobs: YearJob[] };
+export type YearRound = {
+  person: string;
+  /** Of whoever goes, where there is more than one. */
+  name: string | null;
+  day: PlainDate;
+  minutes: number;
+  jobs: number;
+  isVisit: boolean;
+  isAnnounced: boolean;
+  /** A day its person likes. */
+  isLiked: boolean;
+  overCap: number;
+};
+
+/** One plan, as the page shows it. */
+export type ShownPlan = {
+  id: string;
+  version: number;
+  kind: "draft" | "current";
+  lanes: Lane[];
+  rounds: YearRound[];
+  sums: PlanSums;
+  /** What was to be done on a day that has passed. */
+  missed: { words: string }[];
+  /** Jobs that need a day before the year is out, and have none. */
+  withoutDay: string[];
+};
+
+export type YearPage = {
+  homeId: string;
+  homeName: string;
+  today: PlainDate;
+  from: PlainDate;
+  to: PlainDate;
+  until: PlainDate;
+  draft: ShownPlan | null;
+  current: ShownPlan | null;
+  /** What a plan would be drawn of where there is none. */
+  bare: Lane[];
+  publishedOn: PlainDate | null;
+  changes: { id: string; words: string }[];
+  errands: number;
+  nobody: string[];
+  people: { id: string; name: string; isVisit: boolean; liked: number[] }[];
+  isEmpty: boolean;
+};
+
+export async function yearPage(homeId: string): Promise<YearPage | null> {
+  const snapshot = await homeSnapshot(homeId);
+  if (!snapshot) return null;
+  const status = homeStatus(snapshot, todayIn(snapshot.home.timeZone));
+  return shownOnce(status, "year-page", () => pageOf(status));
+}
+
+function pageOf(status: HomeStatus): YearPage {
+  const { snapshot, today, jobs, lintel } = status;
+  const { home } = snapshot;
+  const { people, model, nobody, current, draft, errands } = homeYear(status);
+  const titles = new Map(jobs.map((job) => [job.task.id, jobTitle(job)]));
+  const shown = (now: PlanNow | null, other: PlanNow | null, kind: ShownPlan["kind"]) =>
+    now &&
+    shownPlan(status, now, other, {
+      kind,
+      people,
+      until: lintel.to,
+      titles,
+      tasks: model.input.tasks,
+    });
+  const until = current?.plan.horizonEnd ?? lintel.to;
+  const changes =
+    current && draft
+      ? planChanges(
+          asOfToday({ today }, current.left),
+          asOfToday({ today }, draft.left),
+          until < lintel.to ? until : lintel.to,
+        )
+      : [];
+  return {
+    ...{ homeId: home.id, homeName: home.name, today, errands },
+    ...{ from: lintel.from, to: lintel.to, until: lintel.to },
+    draft: shown(draft, current, "draft"),
+    current: shown(current, draft, "current"),
+    bare: lanesOf(status, model.input.tasks, bareOf(status), []),
+    publishedOn: (current?.plan.publishedAt?.slice(0, 10) as PlainDate | undefined) ?? null,
+    changes: changes.map(({ task, from, to }, i) => ({
+      id: `${task} ${i}`,
+      words: changeWords(titles.get(task) ?? task, from, to, today),
+    })),
+    nobody: nobody.map(jobTitle),
+    people: people.map(({ id, name, kind, preferred }) => ({
+      ...{ id, name, isVisit: kind === "technician", liked: preferred },
+    })),
+    isEmpty: snapshot.units.length === 0,
+  };
+}
+
+/** “Cellar furnace, change the filter: Sun 15 Mar instead of Sat 28 Mar”. */
+function changeWords(
+  title: string,
+  from: PlainDate | null,
+  to: PlainDate | null,
+  today: PlainDate,
+): string {
+  if (from === null) return `${title}: also on ${dateWords(to!, today)}`;
+  if (to === null) return `${title}: not on ${dateWords(from, today)}`;
+  return `${title}: ${dateWords(to, today)} instead of ${dateWords(from, today)}`;
+}
+
+type Around = {
+  kind: ShownPlan["kind"];
+  people: readonly Person[];
+  until: PlainDate;
+  titles: ReadonlyMap<string, string>;
+  tasks: PlanInput["tasks"];
+};
+
+/** Where nothing is planned yet: each job on the day on which it is due next. */
+const bareOf = ({ jobs }: HomeStatus): PlanNow["view"]["occurrences"] =>
+  jobs.flatMap(({ task, opens, due, closes, ahead: [day] }) =>
+    day === undefined
+      ? []
+      : [{ task: task.id, day, opens, due, closes, pinned: false, early: 0, late: 0 }],
+  );
+
+function shownPlan(
+  status: HomeStatus,
+  { plan, left: { missed }, view }: PlanNow,
+  other: PlanNow | null,
+  { kind, people, until, titles, tasks }: Around,
+): ShownPlan {
+  const { today, snapshot } = status;
+  const technicians = new Set(
+    people.flatMap(({ id, kind: is }) => (is === "technician" ? [id] : [])),
+  );
+  const owners = people.filter((person) => person.kind === "owner");
+  const announced = new Set(
+    snapshot.year.rounds.flatMap(({ person, day, announcedAt, endedAt }) =>
+      announcedAt && !endedAt ? [`${person} ${day}`] : [],
+    ),
+  );
+  const otherDays = other ? asOfToday({ today }, other.left) : [];
+  return {
+    ...{ id: plan.id, version: plan.version, kind },
+    lanes: lanesOf(status, tasks, view.occurrences, otherDays),
+    rounds: view.rounds
+      .filter(({ tasks, returns, day }) => day <= until && tasks.length + returns.length > 0)
+      .map(({ crew, day, tasks, returns, minutes, overCap }) => {
+        const person = people.find(({ id }) => id === crew)!;
+        return {
+          ...{ person: crew, day, minutes: Math.round(minutes), overCap },
+          name: owners.length > 1 || person.kind === "technician" ? person.name : null,
+          jobs: tasks.length + returns.length,
+          isVisit: technicians.has(crew),
+          isAnnounced: announced.has(`${crew} ${day}`),
+          isLiked:
+            person.preferred.length === 0 ||
+            person.preferred.includes(((new Date(day).getUTCDay() + 6) % 7) + 1),
+        };
+      }),
+    sums: planSums(view, technicians, until),
+    missed: missedWords(missed, titles, today),
+    withoutDay: view.conflicts.flatMap(({ kind: is, task }) =>
+      (is === "missing" || is === "no-day") && task ? [titles.get(task) ?? task] : [],
+    ),
+  };
+}
+
+const missedWords = (
+  missed: PlanLeft["missed"],
+  titles: ReadonlyMap<string, string>,
+  today: PlainDate,
+): { words: string }[] =>
+  missed.map(({ task, day }) => ({
+    words: `${titles.get(task) ?? task}, planned for ${dateWords(day, today)}`,
+  }));
+
+/** The lanes, a unit each, from the top of the house down; what is of the whole home stands last. */
+function lanesOf(
+  status: HomeStatus,
+  tasks: PlanInput["tasks"],
+  occurrences: PlanNow["view"]["occurrences"],
+  others: readonly Occurrence[],
+): Lane[] {
+  const { snapshot, jobs } = status;
+  const byId = new Map(jobs.map((job) => [job.task.id, job]));
+  const lanes = new Map<string, Lane>();
+  const units = snapshot.units.map(({ id, name }) => ({ id, name }));
+  for (const { id, name } of [...units, { id: THE_HOME, name: "The whole home" }])
+    lanes.set(id, { id, name, jobs: [] });
+  for (const { id, unit, crew } of tasks) {
+    const job = byId.get(id);
+    if (!job) continue;
+    const own = occurrences.filter(({ task }) => task === id);
+    const days = new Set(own.map(({ day }) => day));
+    lanes.get(unit)?.jobs.push({
+      ...{ id, name: job.task.name, title: jobTitle(job), path: pathOfTask(job.task) },
+      ...{ person: crew, minutes: job.task.handsOn, isLicensed: job.task.who === "licensed" },
+      isWear: job.because.kind === "wear",
+      marks: own.map(({ day, opens, due, closes, pinned }) => ({
+        ...{ day, opens, due, closes, isPinned: pinned },
+        isLate: closes !== null && day > closes,
+      })),
+      others: others.flatMap(({ task, day }) => (task === id && !days.has(day) ? [day] : [])),
+    });
+  }
+  return [...lanes.values()].filter((lane) => lane.jobs.length > 0);
+}

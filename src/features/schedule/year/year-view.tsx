@@ -1,0 +1,219 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { useMemo, useState } from "react";
+import Link from "next/link";
+import { inSentence } from "@/core/quantities/words";
+import { dayAndMonth, longDate } from "@/core/quantities/words";
+import { LinkButton } from "@/ui/button";
+import { undoToast } from "@/ui/toasts";
+import { discard, moveDays, publish, takeBack, type Answered } from "./year-actions";
+import { Compared } from "./compared";
+import { OccurrencePanel, type Chosen } from "./occurrence-panel";
+import { PlanPress } from "./plan-press";
+import { usePlanner } from "./use-planner";
+import { YearLanes } from "./year-lanes";
+import { YearList } from "./year-list";
+import type { ShownPlan, YearPage } from "./year-queries";
+
+const SHOWN = ["draft", "current"] as const;
+
+const ANSWER_WORDS: Partial<Record<Answered["kind"], string>> = {
+  overtaken: "The draft was changed in another window. It is shown as it is now; try again.",
+  nothing: "There was nothing to change. It is shown as it is now.",
+  unreadable: "That could not be read, and nothing was changed.",
+};
+const UNREACHED = "The app could not be reached; nothing was changed. Try again.";
+
+/** The year in rounds: what is planned, what each change would cost, and the draft beside it. */
+export function YearView({ page }: { page: YearPage }) {
+  const router = useRouter();
+  const [wanted, setWanted] = useQueryState("plan", parseAsStringLiteral(SHOWN));
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const { homeId, today, draft, current } = page;
+  const shown = wanted === "current" ? (current ?? draft) : (draft ?? current);
+  const days = useMemo(
+    () =>
+      (shown?.lanes ?? []).flatMap(({ jobs }) =>
+        jobs.flatMap(({ id, marks }) => marks.map(({ day }) => ({ task: id, day }))),
+      ),
+    [shown],
+  );
+  const names = useMemo(
+    () => new Map(page.bare.flatMap(({ jobs }) => jobs.map(({ id, name }) => [id, name] as const))),
+    [page.bare],
+  );
+  const nameOf = (task: string) => names.get(task) ?? inSentence("This job");
+  const planner = usePlanner(homeId, days, JSON.stringify([days, page.people]));
+
+  const tell = async (asked: Promise<Answered>): Promise<boolean> => {
+    setBusy(true);
+    const answer = await asked.catch(() => null);
+    setBusy(false);
+    setTrouble(answer ? (ANSWER_WORDS[answer.kind] ?? null) : UNREACHED);
+    router.refresh();
+    return answer?.kind === "done";
+  };
+  const move: MoveTo = async (of, to) => {
+    const isMoved = await tell(
+      moveDays(homeId, { version: draft?.version ?? null, move: { of: [...of], to } }),
+    );
+    if (isMoved) {
+      setChosen(null);
+      void setWanted(null);
+    }
+  };
+
+  return (
+    <div data-bleed>
+      <header className="px-4 wide:px-7">
+        <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
+          <div>
+            <h1 className="text-[1.75rem]">{titleOf(page, shown)}</h1>
+            <p className="mt-1 text-second">{subtitleOf(page, shown)}</p>
+          </div>
+          <div className="flex flex-wrap items-center gap-3">
+            <Link
+              href={`/homes/${homeId}/year/people`}
+              className="flex min-h-11 items-center text-link"
+            >
+              Who goes round, and when
+            </Link>
+            <Link
+              href={`/homes/${homeId}/year/technician`}
+              className="flex min-h-11 items-center text-link"
+            >
+              Technician’s days
+            </Link>
+            {!page.isEmpty && (
+              <PlanPress
+                page={page}
+                planner={planner}
+                onDraft={() => {
+                  void setWanted(null);
+                  router.refresh();
+                }}
+              />
+            )}
+          </div>
+        </div>
+        {trouble && (
+          <p role="alert" className="mt-3 border-l-[6px] border-attention bg-wash px-3 py-2">
+            {trouble}
+          </p>
+        )}
+        {draft && (
+          <Compared
+            {...{ page, draft, busy }}
+            shown={shown?.kind ?? "draft"}
+            onShow={(kind) => void setWanted(kind === "draft" ? null : kind)}
+            onPublish={() =>
+              void tell(publish(homeId, { id: draft.id, version: draft.version })).then(
+                (isDone) =>
+                  isDone &&
+                  undoToast("Published: these are the rounds now.", () =>
+                    tell(takeBack(homeId, draft.id)),
+                  ),
+              )
+            }
+            onDiscard={() =>
+              void tell(discard(homeId, { id: draft.id, isDiscarded: true })).then(
+                (isDone) =>
+                  isDone &&
+                  undoToast("The draft is put away.", () =>
+                    tell(discard(homeId, { id: draft.id, isDiscarded: false })),
+                  ),
+              )
+            }
+          />
+        )}
+        {shown && <Left shown={shown} nobody={page.nobody} />}
+      </header>
+      {page.isEmpty ? (
+        <div className="px-4 pt-6 wide:px-7">
+          <p className="max-w-prose text-lg">
+            A year is planned from the machines of the home and what they want. Add the first one.
+          </p>
+          <LinkButton href={`/homes/${homeId}/units/new`} weight="strong" className="mt-3">
+            Add a unit
+          </LinkButton>
+        </div>
+      ) : (
+        <>
+          <YearLanes
+            {...{ page, shown, planner, nameOf }}
+            onChoose={setChosen}
+            onMove={(of, to) => void move(of, to)}
+          />
+          <YearList {...{ page, shown }} onChoose={setChosen} />
+        </>
+      )}
+      {chosen && shown && (
+        <OccurrencePanel
+          key={chosen.of.map(({ task, day }) => `${task} ${day}`).join()}
+          {...{ page, shown, chosen, planner, nameOf, busy }}
+          onClose={() => setChosen(null)}
+          onMove={(of, to) => void move(of, to)}
+          onPinned={(asked) => void tell(asked)}
+        />
+      )}
+      <p className="sr-only">{longDate(today)}</p>
+    </div>
+  );
+}
+
+/** Moves occurrences to another day. */
+export type MoveTo = (
+  of: readonly { task: string; day: Chosen["day"] }[],
+  to: Chosen["day"],
+) => Promise<void>;
+
+const HOUR = 60;
+const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+function titleOf({ isEmpty, to, today }: YearPage, shown: ShownPlan | null): string {
+  if (isEmpty) return "The year";
+  if (!shown) return "No rounds are planned yet";
+  const { rounds, visits, minutes } = shown.sums;
+  const hours = Math.max(1, Math.round(minutes / HOUR));
+  const visited = visits > 0 ? ` and ${counted(visits, "visit", "visits")}` : "";
+  return `${counted(rounds, "round", "rounds")}${visited} until ${dayAndMonth(to, today)}; ${counted(hours, "hour", "hours")}`;
+}
+
+function subtitleOf({ errands, publishedOn, today, isEmpty }: YearPage, shown: ShownPlan | null) {
+  if (isEmpty) return "";
+  const alone = `Each job on its own day would be ${errands} errands.`;
+  if (!shown) return `${alone} Planned, a few rounds take them all.`;
+  return publishedOn ? `${alone} Published ${dayAndMonth(publishedOn, today)}.` : alone;
+}
+
+/** What no plan mends by itself. */
+function Left({ shown, nobody }: { shown: ShownPlan; nobody: readonly string[] }) {
+  const lines = [
+    ...(shown.kind === "current" ? shown.missed : []).map(({ words }) => `Not done: ${words}.`),
+    ...shown.withoutDay.map((title) => `In no round: ${title}.`),
+    ...nobody.map((title) => `Nobody here does it: ${title}.`),
+    ...shown.rounds.flatMap(({ overCap, day }) =>
+      overCap > 0 ? [`The round of ${day} is ${Math.round(overCap)} minutes too long.`] : [],
+    ),
+  ];
+  if (lines.length === 0) return null;
+  return (
+    <details className="mt-3" open={lines.length <= MOST_LINES}>
+      <summary className="min-h-11 py-2 font-semibold">
+        {lines.length === 1 ? "One thing" : `${lines.length} things`} this plan leaves
+      </summary>
+      <ul>
+        {lines.map((line) => (
+          <li key={line} className="border-l-[6px] border-attention bg-wash px-3 py-1.5">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+const MOST_LINES = 3;

@@ -1,0 +1,215 @@
+import "server-only";
+import { randomUUID } from "node:crypto";
+import { moved, type Move } from "@/core/planning/moves";
+import type { Occurrence } from "@/core/planning/plan";
+import { asOfToday, numbered, planLeft } from "@/core/planning/published";
+import { roundToDo } from "@/core/planning/round-progress";
+import {
+  peopleOf,
+  USUAL_OWNER,
+  type Person,
+  type PersonDays,
+  type RoundEntry,
+  type YearPlan,
+} from "@/core/planning/year";
+import type { PlainDate } from "@/core/quantities/plain-date";
+import {
+  insertPin,
+  insertPlan,
+  markPinDeleted,
+  putPerson,
+  putRound,
+  updatePlan,
+} from "@/db/repositories/year";
+import { scheduleNow } from "../snapshots/snapshot-cache";
+import { createdAt, type OpenHome } from "./home-command";
+
+/** What came of changing a year: done, or why not. */
+export type YearAnswer =
+  | { kind: "done" }
+  /** Somebody changed the draft meanwhile: it has to be looked at again. */
+  | { kind: "overtaken" }
+  /** There is no plan to change. */
+  | { kind: "nothing" };
+
+const DONE: YearAnswer = { kind: "done" };
+
+/** Keeps a plan that was computed, as the draft; the draft before it is put away. */
+export async function keepDraft(
+  home: OpenHome,
+  { madeOn, horizonEnd, days }: Pick<YearPlan, "madeOn" | "horizonEnd"> & { days: Occurrence[] },
+): Promise<YearAnswer> {
+  const { tx, homeId, snapshot, today } = home;
+  const known = new Set(scheduleNow(snapshot, today).map(({ task }) => task.id));
+  const kept = days.filter(({ task, day }) => known.has(task) && day >= today);
+  const at = createdAt(home);
+  const { draft } = snapshot.year;
+  if (draft) await updatePlan(tx, homeId, draft.id, { discardedAt: at });
+  const plan = { id: randomUUID(), version: 1, madeOn, horizonEnd, days: numbered(kept) };
+  await insertPlan(tx, homeId, plan, at);
+  return DONE;
+}
+
+/**
+ * Moves some occurrences to another day in the draft, and pins them there; where there is no draft, in one
+ * that begins as the published plan stands today.
+ *
+ * @param version of the draft whoever asks has seen; null for none
+ */
+export async function moveInDraft(
+  home: OpenHome,
+  { version, move }: { version: number | null; move: Move },
+): Promise<YearAnswer> {
+  const { tx, homeId, snapshot, today } = home;
+  const { current, draft, pins } = snapshot.year;
+  if ((draft?.version ?? null) !== version) return { kind: "overtaken" };
+  const base = draft ?? current;
+  if (!base || move.to < today) return { kind: "nothing" };
+  const days = asOfToday({ today }, planLeft(scheduleNow(snapshot, today), today, base));
+  const of = move.of.filter((each) =>
+    days.some(({ task, day }) => task === each.task && day === each.day),
+  );
+  if (of.length === 0) return { kind: "nothing" };
+  const at = createdAt(home);
+  const fresh = numbered(moved(days, { of, to: move.to }));
+  if (draft) await updatePlan(tx, homeId, draft.id, { days: fresh, version: draft.version + 1 });
+  else {
+    const { horizonEnd } = base;
+    const plan = { id: randomUUID(), version: 1, madeOn: today, horizonEnd, days: fresh };
+    await insertPlan(tx, homeId, plan, at);
+  }
+  for (const { task, day } of of) {
+    const before = pins.find((pin) => pin.task === task && pin.day === day);
+    if (before) await markPinDeleted(tx, homeId, before.id, at);
+    if (!pins.some((pin) => pin.task === task && pin.day === move.to))
+      await insertPin(tx, homeId, { id: randomUUID(), task, day: move.to }, at);
+  }
+  return DONE;
+}
+
+/** Pins a job to a day, or lets go of it. */
+export async function setPin(
+  home: OpenHome,
+  { task, day, isPinned }: Occurrence & { isPinned: boolean },
+): Promise<YearAnswer> {
+  const { tx, homeId, snapshot, today } = home;
+  const known = snapshot.year.pins.find((pin) => pin.task === task && pin.day === day);
+  if (!isPinned && known) await markPinDeleted(tx, homeId, known.id, createdAt(home));
+  const isJob = scheduleNow(snapshot, today).some((job) => job.task.id === task);
+  if (isPinned && !known && isJob && day >= today)
+    await insertPin(tx, homeId, { id: randomUUID(), task, day }, createdAt(home));
+  return DONE;
+}
+
+/** Makes the draft the plan that counts. */
+export async function publishDraft(
+  home: OpenHome,
+  { id, version }: { id: string; version: number },
+): Promise<YearAnswer> {
+  const { draft } = home.snapshot.year;
+  if (!draft) return { kind: "nothing" };
+  if (draft.id !== id || draft.version !== version) return { kind: "overtaken" };
+  await updatePlan(home.tx, home.homeId, id, { publishedAt: createdAt(home) });
+  return DONE;
+}
+
+/** A plan that was published a moment ago is a draft again, and the one before it counts. */
+export async function takeBackPublished(home: OpenHome, id: string): Promise<YearAnswer> {
+  const { current, draft } = home.snapshot.year;
+  if (current?.id !== id) return { kind: "nothing" };
+  if (draft) return { kind: "overtaken" };
+  await updatePlan(home.tx, home.homeId, id, { publishedAt: null });
+  return DONE;
+}
+
+/** Puts a draft away, or brings it back where no other was begun since. */
+export async function setDiscarded(
+  home: OpenHome,
+  { id, isDiscarded }: { id: string; isDiscarded: boolean },
+): Promise<YearAnswer> {
+  const { draft } = home.snapshot.year;
+  if (isDiscarded && draft?.id !== id) return { kind: "nothing" };
+  if (!isDiscarded && draft) return { kind: "overtaken" };
+  const discardedAt = isDiscarded ? createdAt(home) : null;
+  await updatePlan(home.tx, home.homeId, id, { discardedAt });
+  return DONE;
+}
+
+const personIn = ({ snapshot }: OpenHome, id: string): Person | undefined =>
+  peopleOf(snapshot.year).find((each) => each.id === id);
+
+/** Enters somebody, or changes their days. Whoever keeps the home while nobody is named is entered first. */
+export async function savePerson(
+  home: OpenHome,
+  personId: string | null,
+  { name, ...days }: PersonDays & { name: string },
+): Promise<boolean> {
+  const { tx, homeId, snapshot } = home;
+  const units = new Set(snapshot.units.map(({ id }) => id));
+  const unitIds = days.unitIds.filter((id) => units.has(id));
+  if (personId !== null) {
+    const before = personIn(home, personId);
+    if (!before) return false;
+    await putPerson(tx, homeId, { ...before, ...days, unitIds, name }, createdAt(home));
+    return true;
+  }
+  if (!snapshot.year.people.some(({ kind }) => kind === "owner"))
+    await putPerson(tx, homeId, USUAL_OWNER, createdAt(home));
+  const person = { id: randomUUID(), kind: "owner" as const, name, ...days, unitIds };
+  await putPerson(tx, homeId, person, createdAt(home, 1));
+  return true;
+}
+
+/** Whose round it is, and on which day. */
+export type RoundOf = { person: string; day: PlainDate };
+
+const entryOf = ({ snapshot }: OpenHome, { person, day }: RoundOf): RoundEntry | undefined =>
+  snapshot.year.rounds.findLast(
+    (each) => each.person === person && each.day === day && !each.endedAt,
+  );
+
+/** The household was told of a round, or it is taken back. */
+export async function setAnnounced(
+  home: OpenHome,
+  { isAnnounced, ...round }: RoundOf & { isAnnounced: boolean },
+): Promise<YearAnswer> {
+  if (!personIn(home, round.person)) return { kind: "nothing" };
+  const entry = entryOf(home, round) ?? { id: randomUUID(), ...round, order: [] };
+  const { announcedAt: _, ...rest } = entry;
+  const at = createdAt(home);
+  await putRound(home.tx, home.homeId, isAnnounced ? { ...rest, announcedAt: at } : rest, at);
+  return DONE;
+}
+
+/** Begins a round with its jobs in their order; one that is begun goes on as it is. */
+export async function startRound(
+  home: OpenHome,
+  { order, ...round }: RoundOf & { order: readonly string[] },
+): Promise<YearAnswer> {
+  const { tx, homeId, snapshot, today } = home;
+  const jobs = scheduleNow(snapshot, today);
+  const known = order.filter((id) => jobs.some(({ task }) => task.id === id));
+  if (!personIn(home, round.person) || known.length === 0) return { kind: "nothing" };
+  const at = createdAt(home);
+  const entry = entryOf(home, round);
+  if (entry?.startedAt) return DONE;
+  // A round of which nothing is left to do is over.
+  for (const other of snapshot.year.rounds)
+    if (
+      other.startedAt &&
+      !other.endedAt &&
+      roundToDo(other, jobs, snapshot.home.timeZone).length === 0
+    )
+      await putRound(tx, homeId, { ...other, endedAt: at }, at);
+  const fresh = entry ?? { id: randomUUID(), ...round };
+  await putRound(tx, homeId, { ...fresh, order: known, startedAt: at }, at);
+  return DONE;
+}
+
+/** Ends a round: what is left of it is in no round until it is planned again. */
+export async function endRound(home: OpenHome, id: string): Promise<YearAnswer> {
+  const entry = home.snapshot.year.rounds.find((each) => each.id === id);
+  if (!entry?.startedAt || entry.endedAt) return { kind: "nothing" };
+  await putRound(home.tx, home.homeId, { ...entry, endedAt: createdAt(home) }, createdAt(home));
+  return DONE;
+}
