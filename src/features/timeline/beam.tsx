@@ -2,9 +2,11 @@ import { area } from "d3-shape";
 import { scaleLinear } from "d3-scale";
 import { toDay, civil, addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { MONTHS, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel } from "@/core/timeline/lintel";
+import type { Lintel as WholeLintel } from "@/core/timeline/lintel";
 import { along } from "@/presentation/along";
 import { hasRoom, KEYSTONE_HALF, placedNotches, type PlacedNotch } from "./beam-layout";
+
+type Lintel = Omit<WholeLintel, "pegs">;
 
 const HOURS_OF_DAY = 24;
 /** The beam shows up to this many hours; a ridge that used the whole day would meet its mirror image. */

@@ -5,12 +5,13 @@ import { usePathname } from "next/navigation";
 import { Toolbar } from "radix-ui";
 import { useEffect, useRef } from "react";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import { awayWords, dateWords, dayAndMonth } from "@/core/quantities/words";
-import type { Lintel as LintelData, Peg, PegWhat } from "@/core/timeline/lintel";
+import { dayAndMonth } from "@/core/quantities/words";
+import type { Lintel as LintelData, PegWhat } from "@/core/timeline/lintel";
 import { along } from "@/presentation/along";
 import { setZoom, useZoom, ZOOM_NAMES, ZOOMS } from "@/ui/beam-zoom";
 import { useLinkedScroll } from "@/ui/linked-scroll";
 import { Beam } from "./beam";
+import type { HungPeg } from "./shell-queries";
 
 const STEPS = [
   { by: -1, sign: "−", words: "Show more of the year" },
@@ -24,17 +25,18 @@ const SHORTEST = 10;
 const LONGEST = 29;
 const MINUTES_PER_PX = 4;
 const PEG_HALF = 14;
+/** A card says so much. */
+const MOST_LINES = 6;
 
-type Place = { words: string; path: string };
-type Hung = { pegs: Peg[]; past: boolean };
+type Hung = { pegs: HungPeg[]; past: boolean };
 
-function hang(pegs: readonly Peg[], today: PlainDate, apart: number): Hung[] {
+function hang(pegs: readonly HungPeg[], today: PlainDate, apart: number): Hung[] {
   const hung: Hung[] = [];
   for (const peg of pegs) {
     const last = hung.at(-1);
-    const near = last && last.past === peg.past && daysFrom(last.pegs[0]!.due, peg.due) < apart;
+    const near = last && last.past === peg.past && daysFrom(last.pegs[0]!.day, peg.day) < apart;
     // What lies at today takes in what hangs right beside it.
-    const besideFallen = last?.past && daysFrom(today, peg.due) < apart / 2;
+    const besideFallen = last?.past && daysFrom(today, peg.day) < apart / 2;
     if (near || besideFallen) last.pegs.push(peg);
     else hung.push({ pegs: [peg], past: peg.past });
   }
@@ -45,19 +47,21 @@ function hang(pegs: readonly Peg[], today: PlainDate, apart: number): Hung[] {
 export function Lintel({
   homeId,
   lintel,
-  places,
+  pegs,
+  pegsPath,
   hasRunHours,
 }: {
   homeId: string;
-  lintel: LintelData;
-  places: Record<string, Place>;
+  lintel: Omit<LintelData, "pegs">;
+  pegs: readonly HungPeg[];
+  pegsPath: string;
   hasRunHours: boolean;
 }) {
   const isToday = usePathname() === `/homes/${homeId}`;
   const zoom = useZoom();
   const scroller = useRef<HTMLDivElement>(null);
   useLinkedScroll(scroller);
-  const hung = hang(lintel.pegs, lintel.today, CLUSTER_DAYS / ZOOMS[zoom]);
+  const hung = hang(pegs, lintel.today, CLUSTER_DAYS / ZOOMS[zoom]);
 
   // The strip is wider than a phone, and than the window once zoomed: bring today to its left.
   useEffect(() => {
@@ -95,10 +99,7 @@ export function Lintel({
               className="relative h-11 wide:h-14 short:not-data-today:hidden"
             >
               {hung.map((group) => (
-                <PegGroup
-                  key={`${group.pegs[0]!.taskId} ${group.pegs[0]!.due}`}
-                  {...{ homeId, lintel, places, group }}
-                />
+                <PegGroup key={group.pegs[0]!.id} {...{ homeId, lintel, pegsPath, group }} />
               ))}
             </div>
           </div>
@@ -122,7 +123,7 @@ export function Lintel({
   );
 }
 
-function Keystone({ lintel }: { lintel: LintelData }) {
+function Keystone({ lintel }: { lintel: Pick<LintelData, "from" | "to" | "today"> }) {
   return (
     <div
       style={{ left: `${along(lintel, lintel.today)}%` }}
@@ -137,23 +138,20 @@ function Keystone({ lintel }: { lintel: LintelData }) {
 function PegGroup({
   homeId,
   lintel,
-  places,
+  pegsPath,
   group,
 }: {
   homeId: string;
-  lintel: LintelData;
-  places: Record<string, Place>;
+  lintel: Pick<LintelData, "from" | "to" | "today">;
+  pegsPath: string;
   group: Hung;
 }) {
   const { pegs, past } = group;
   const first = pegs[0]!;
-  const lines = pegs.map((peg) => {
-    const words = places[peg.taskId]?.words ?? "";
-    return `${words}: ${peg.past ? awayWords(peg.due, lintel.today) : dateWords(peg.due, lintel.today)}`;
-  });
+  const lines = pegs.flatMap((peg) => peg.lines);
   const minutes = pegs.reduce((sum, peg) => sum + peg.minutes, 0);
   const length = Math.min(LONGEST, SHORTEST + minutes / MINUTES_PER_PX);
-  const at = past ? along(lintel, lintel.today) : along(lintel, first.due);
+  const at = past ? along(lintel, lintel.today) : along(lintel, first.day);
   return (
     <div
       // The last ones stay whole at the beam's end.
@@ -162,7 +160,7 @@ function PegGroup({
     >
       <Toolbar.Link asChild>
         <Link
-          href={`/homes/${homeId}/${pegs.length > 1 ? "jobs" : (places[first.taskId]?.path ?? "jobs")}`}
+          href={`/homes/${homeId}/${pegs.length > 1 ? pegsPath : first.path}`}
           aria-label={lines.join("; ")}
           data-past={past || undefined}
           data-what={first.what}
@@ -173,7 +171,7 @@ function PegGroup({
           ) : (
             <Hanging
               length={length}
-              soon={daysFrom(lintel.today, first.due) <= 7}
+              soon={daysFrom(lintel.today, first.day) <= 7}
               what={first.what}
             />
           )}
@@ -184,10 +182,10 @@ function PegGroup({
         data-side={at > 75 ? "left" : at < 12 ? "right" : "middle"}
         className="pointer-events-none absolute top-11 z-20 hidden w-max max-w-72 border-l-4 border-amber bg-slate px-3 py-2 text-sm text-on-slate group-focus-within:block group-hover:block data-[side=left]:right-0 data-[side=middle]:left-1/2 data-[side=middle]:-translate-x-1/2 data-[side=right]:left-0"
       >
-        {lines.slice(0, 4).map((line) => (
+        {lines.slice(0, MOST_LINES).map((line) => (
           <p key={line}>{line}</p>
         ))}
-        {lines.length > 4 && <p>and {lines.length - 4} more</p>}
+        {lines.length > MOST_LINES && <p>and {lines.length - MOST_LINES} more</p>}
       </div>
     </div>
   );

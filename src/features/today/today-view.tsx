@@ -40,6 +40,7 @@ export function TodayView({
   walk,
   notices,
   ends,
+  round,
   house,
   start,
   gone,
@@ -51,6 +52,8 @@ export function TodayView({
   /** What the home is told once. */
   notices: ReactNode;
   ends: ReactNode;
+  /** The round under way, or the next one. */
+  round: ReactNode;
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
   /** The press that says it has gone again. */
@@ -74,6 +77,7 @@ export function TodayView({
         </div>
         <StopList homeId={book.home.id} watch={watch} gone={gone} />
         {ends}
+        {round}
         {notices}
         {walk ??
           book.units

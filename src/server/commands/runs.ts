@@ -73,12 +73,10 @@ export async function beginRun(
     variant,
     qualification,
     isolator,
-    inRound: unit
-      ? await inRoundOf(home, {
-          ...{ task: taskId(setting, taskKey), unit, isolator },
-          supplies: suppliesOf(procedure, { facts, variant }),
-        })
-      : null,
+    inRound: await inRoundOf(home, {
+      ...{ task: taskId(setting, taskKey), unit, isolator },
+      supplies: suppliesOf(procedure, { facts, variant }),
+    }),
     parked: parkedHere(home, unit, part),
     together: unit
       ? togetherOf(home.snapshot.units).filter(({ units }) => units.includes(unit.id))
@@ -102,7 +100,12 @@ function parkedHere(
 }
 
 /** A job that is about to begin at a machine, and which supplies it shuts there. */
-type Beginning = { task: string; unit: Unit; isolator: EndKind; supplies: readonly StepEnd[] };
+type Beginning = {
+  task: string;
+  unit: Unit | undefined;
+  isolator: EndKind;
+  supplies: readonly StepEnd[];
+};
 
 /**
  * What a job has of the round it is done in, if somebody began one with it: power, gas or water that the job
@@ -115,6 +118,7 @@ async function inRoundOf(
   const { tx, snapshot, going, recordedEnds, now: at } = home;
   const round = roundUnderWay(snapshot.year, task);
   if (!round) return null;
+  if (!unit) return { round: round.id, taken: [], left: [] };
   const open = endsOfHome(at.toISOString(), recordedEnds, going).open.filter(
     (end) => end.unit === unit.id && end.runId === undefined,
   );

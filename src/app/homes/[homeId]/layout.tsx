@@ -37,7 +37,8 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
       <Lintel
         homeId={homeId}
         lintel={shell.lintel}
-        places={shell.pegPlaces}
+        pegs={shell.pegs}
+        pegsPath={shell.pegsPath}
         hasRunHours={shell.hasRunHours}
       />
       <EndStrip homeId={homeId} initial={open} unitNames={shell.unitNames} />

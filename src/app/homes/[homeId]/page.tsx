@@ -15,6 +15,8 @@ import { MovedNotice } from "@/features/records/moved-notice";
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { WalkBanner } from "@/features/inventory/walk/walk-banner";
 import { walkUnderWay } from "@/features/inventory/walk/walk-queries";
+import { NextRound } from "@/features/schedule/round/next-round";
+import { nextRoundOf } from "@/features/schedule/round/next-round-queries";
 import { TodayView } from "@/features/today/today-view";
 import { NoticeList } from "@/features/today/notice-list";
 import { noticesOf, todayOf } from "@/features/today/today-queries";
@@ -37,6 +39,7 @@ export default async function TodayPage({ params, searchParams }: PageProps<"/ho
   const going = await goingRuns(homeId);
   const walk = await walkUnderWay(homeId);
   const { snapshot: book } = data;
+  const round = await nextRoundOf(homeId);
   return (
     <TodayView
       data={data}
@@ -67,6 +70,7 @@ export default async function TodayPage({ params, searchParams }: PageProps<"/ho
           />
         </>
       }
+      round={round && <NextRound round={round} />}
       house={
         house && house.drawn.units.length > 0 ? <HouseSection house={house.drawn} small /> : null
       }

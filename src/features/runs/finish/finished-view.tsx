@@ -199,22 +199,42 @@ function BeforeAndAfter({ sheet: { photos } }: { sheet: RunSheet }) {
   );
 }
 
-function NextStep({ sheet: { run, next, today } }: { sheet: RunSheet }) {
-  if (!next) return null;
+function NextStep({ sheet: { run, next, today, round } }: { sheet: RunSheet }) {
+  if (!next)
+    return round ? (
+      <p className="no-print mt-8 border-t-[3px] border-ink pt-4 text-lg">
+        That was the last job of the round.{" "}
+        <Link href={round.path} className="text-link">
+          The round’s sheet
+        </Link>
+      </p>
+    ) : null;
   const { task, unit } = next;
   const isLed = task.procedureIds.length > 0;
   return (
     <section aria-label="Next" className="no-print mt-8 border-t-[3px] border-ink pt-4">
-      <h2 className="text-xl">While you are at it</h2>
+      <h2 className="text-xl">
+        {round
+          ? `Next in the round, ${round.left === 1 ? "the last one" : `${round.left} left`}`
+          : "While you are at it"}
+      </h2>
       <p className="mt-1 flex flex-wrap items-center justify-between gap-3 text-lg">
         <span>
           {unit ? `${unit.name}: ${inSentence(task.name)}` : task.name}, {dueWords(next, today)},
           about {task.handsOn} minutes
         </span>
-        <LinkButton href={`/homes/${run.homeId}/jobs/${task.id}/${isLed ? "start" : "done"}`}>
+        <LinkButton
+          weight={round ? "strong" : "plain"}
+          href={`/homes/${run.homeId}/jobs/${task.id}/${isLed ? "start" : "done"}`}
+        >
           {isLed ? "Prepare it" : "Note it done"}
         </LinkButton>
       </p>
+      {round && (
+        <Link href={round.path} className="flex min-h-11 items-center text-link">
+          The round’s sheet: to stop here, or to take another first
+        </Link>
+      )}
     </section>
   );
 }

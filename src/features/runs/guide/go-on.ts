@@ -2,7 +2,7 @@ import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { SEEN_WORDS } from "@/content/reading-words";
 import type { Step } from "@/core/runs/procedure";
 import type { RunRefusal, RunState } from "@/core/runs/run-state";
-import { capitalised } from "@/core/quantities/words";
+import { capitalised, inSentence } from "@/core/quantities/words";
 import type { Places } from "../step/rounds";
 import type { ReadSeen, Typed } from "../step/seen";
 
@@ -40,6 +40,7 @@ export function goOnWords(
 ): string {
   if (safetyStop) return "Stopped";
   if (!current) return aborted ? "Put it off" : "Finish";
+  if (current.leavesTo !== undefined && !aborted) return "Leave it off, go on";
   if (heldUp) return HELD_WORDS[heldUp] ?? "Not yet";
   if (current.records && read?.kind === "nothing") {
     if (current.recordIsOptional) return "Go on without";
@@ -47,6 +48,9 @@ export function goOnWords(
   }
   return seenWords(current, typed) ?? "Done, go on";
 }
+
+/** What is said of an end that stays open for a job later in the same round. */
+export const leftFor = (to: string): string => `for “${inSentence(to)}”, later in the round`;
 
 /** Where a step that goes through the house may have been looked at; none for one at its own place. */
 export function placesOf({ records }: Step, places: Places): Places["machines"] {

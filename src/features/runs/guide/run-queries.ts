@@ -28,7 +28,8 @@ import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { taskId } from "@/core/scheduling/task";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { homeNow, homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { roundToDo } from "@/core/planning/round-progress";
 import { now, todayIn } from "@/lib/clock";
 import type { OpenEnd } from "@/core/runs/loose-ends";
 import { openEnds } from "../loose-ends/loose-ends-queries";
@@ -55,8 +56,10 @@ export type RunSheet = {
   parked: readonly OpenEnd[];
   /** What was seen on the way leads to. */
   leads: LeadWords[];
-  /** What comes next: at the same machine first. */
+  /** What comes next: in the round it is done in, else at the same machine first. */
   next: JobStatus | undefined;
+  /** The round it is done in: where its sheet is, and how many of its jobs are left. */
+  round: { path: string; left: number } | null;
 };
 
 /** A job this near is offered next, days. */
@@ -76,6 +79,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
   const schedule = scheduleNow(snapshot, today);
   const own = taskId(place, run.taskKey);
   const isOver = run.endedAt !== null;
+  const round = await roundOf(run, snapshot, schedule, own);
   const written = isOver ? await listEventsOfRun(runId) : [];
   return {
     run,
@@ -102,7 +106,26 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     ),
     parked: (await openEnds(run.homeId)).parked,
     leads: leadsOf([...written, ...answersOf(run, state)], snapshot, tasksNow(snapshot)),
-    next: nextOf(schedule, own, unit, today),
+    next: round ? round.next : nextOf(schedule, own, unit, today),
+    round: round && { path: round.path, left: round.left },
+  };
+}
+
+/** The round a run is done in, while that is going on: what is left of it beside this job. */
+async function roundOf(
+  { inRound, homeId }: Run,
+  { year, home }: HomeSnapshot,
+  schedule: readonly JobStatus[],
+  own: string,
+): Promise<{ path: string; left: number; next: JobStatus | undefined } | null> {
+  const entry = year.rounds.find(({ id, endedAt }) => id === inRound?.round && !endedAt);
+  if (!entry) return null;
+  const begun = new Set((await homeNow(homeId))?.going.map(({ task }) => task));
+  const left = roundToDo(entry, schedule, home.timeZone).filter(({ task }) => task.id !== own);
+  return {
+    path: `/homes/${homeId}/year/${entry.day}/${entry.person}`,
+    left: left.length,
+    next: left.find(({ task }) => !begun.has(task.id)) ?? left[0],
   };
 }
 

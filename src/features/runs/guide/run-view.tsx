@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { holdsUp } from "@/core/runs/run";
 import type { PhotoMoment } from "@/core/runs/run-event";
-import { goOnWords, placesOf } from "./go-on";
+import { goOnWords, leftFor, placesOf } from "./go-on";
 import { timesOf } from "../times/run-times";
 import type { RunWith } from "./run-with";
 import { readSeen, type Typed } from "../step/seen";
@@ -73,11 +73,18 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     window.scrollTo({ top: 0 });
   }, [here, safetyStop]);
 
+  // On the way back everything is put back: nothing stays off for a job that may not follow.
+  const leaves = state.aborted ? undefined : current?.leavesTo;
   const isMissing = read?.kind === "nothing" && !current?.recordIsOptional;
   const goOn = () => {
     if (isOver || safetyStop) return;
     if (!current) return finish.current?.requestSubmit();
     if (heldUp === "licensed-only") return act({ kind: "handed-over", step: current.id });
+    if (leaves) return act({ kind: "leave-open", step: current.id, words: leftFor(leaves) });
+    doStep();
+  };
+  const doStep = () => {
+    if (!current || isOver || safetyStop) return;
     if (heldUp || !read) return;
     setTriedAt(here);
     if (isMissing || read.kind === "problem") return;
@@ -184,7 +191,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
       <RunFoot
         goOnWords={goOnWords(state, heldUp, read, typed)}
         canGoOn={
-          !safetyStop && !isOver && (heldUp === null || heldUp === "licensed-only") && !isMissing
+          !safetyStop &&
+          !isOver &&
+          (heldUp === null || heldUp === "licensed-only" || leaves !== undefined) &&
+          !isMissing
         }
         onGoOn={goOn}
         canGoBack={state.undoes !== null && !isOver}
@@ -203,7 +213,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
             {aloud.isOn ? "Stop reading" : "Read aloud"}
           </FootPress>
         )}
-        {current?.closes && !safetyStop && (
+        {leaves !== undefined && heldUp === null && !safetyStop && (
+          <FootPress onPress={doStep}>Back on all the same</FootPress>
+        )}
+        {current?.closes && leaves === undefined && !safetyStop && (
           <FootPress onPress={press.staysOpen}>{staysPress(state)}</FootPress>
         )}
         {current && !state.aborted && !safetyStop && !isCounted && (

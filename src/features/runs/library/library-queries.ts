@@ -12,6 +12,7 @@ import type { Trigger } from "@/core/scheduling/trigger";
 import { inSentence } from "@/core/quantities/words";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { JOB_SEASONS, seasonsOf, type JobSeason } from "@/presentation/job-season";
+import { withSize } from "@/presentation/bring-words";
 import { slotTitle } from "@/presentation/slot-words";
 import { homeSnapshot, tasksNow } from "@/server/snapshots/snapshot-cache";
 import { factsOf } from "@/core/runs/place-facts";
@@ -145,18 +146,4 @@ export async function toolsOf(homeId: string): Promise<ToolList | null> {
         : [],
     ),
   };
-}
-
-/** “the new filter” by its size, where the slot says it. */
-function withSize(of: Procedure, size: string | undefined): Procedure {
-  if (size === undefined) return of;
-  const steps = of.steps.map((step) =>
-    step.consumables
-      ? {
-          ...step,
-          consumables: step.consumables.map((thing) => (thing === "the new filter" ? size : thing)),
-        }
-      : step,
-  );
-  return { ...of, steps };
 }

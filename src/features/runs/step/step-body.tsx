@@ -2,7 +2,7 @@ import dynamic from "next/dynamic";
 import { END_WORDS } from "@/content/words";
 import type { EndEntry } from "@/core/runs/loose-ends";
 import { againKey, blocksOf, endWordsOf } from "@/core/runs/run";
-import { listWords } from "@/core/quantities/words";
+import { inSentence, listWords } from "@/core/quantities/words";
 import { onAgain } from "../way/there-and-back";
 import type { RunJob, RunRefusal, RunState } from "@/core/runs/run-state";
 import type { Step } from "@/core/runs/procedure";
@@ -81,9 +81,19 @@ export function StepBody({
         </p>
       )}
       <h2 ref={heading} tabIndex={-1} className="text-[1.875rem] outline-none wide:text-[2.25rem]">
-        {current.title}
+        {current.leavesTo !== undefined && !aborted
+          ? `Leave it off for “${inSentence(current.leavesTo)}”`
+          : current.title}
       </h2>
-      {current.detail && <p className="max-w-[34rem]">{current.detail}</p>}
+      {current.leavesTo !== undefined && !aborted && (
+        <p className="max-w-[34rem]">
+          Another job of this round at the same machine needs it off as well. It stands as left open
+          until that one puts it back; nothing runs meanwhile.
+        </p>
+      )}
+      {current.detail && (current.leavesTo === undefined || aborted) && (
+        <p className="max-w-[34rem]">{current.detail}</p>
+      )}
       {current.why && <p className="max-w-[34rem] text-second">{current.why}</p>}
       <HeldUp {...{ current, state, job, heldUp, at, beside }} />
       {drying && (

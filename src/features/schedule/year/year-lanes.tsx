@@ -111,7 +111,7 @@ export function YearLanes({
   const canMove = shown !== null;
 
   return (
-    <section aria-label="Lanes of the year" className="mt-5 hidden wide:block">
+    <section aria-label="Lanes of the year" className="mt-3 hidden wide:block">
       <DndContext
         id="year"
         sensors={sensors}
@@ -137,7 +137,7 @@ export function YearLanes({
           >
             <Months {...{ stretch }} />
             <Columns {...{ stretch, rounds, lifted }} today={page.today} />
-            <div className="relative h-[5.25rem]">
+            <div className="relative h-[6rem]">
               {placedRounds(rounds, page, ZOOMS[zoom]).map(({ round, row }) => (
                 <RoundHead
                   key={`${round.person} ${round.day}`}
@@ -250,7 +250,7 @@ function Columns({
   today: PlainDate;
 }) {
   return (
-    <div aria-hidden="true" className="absolute inset-x-0 top-[5.25rem] bottom-0">
+    <div aria-hidden="true" className="absolute inset-x-0 top-[6rem] bottom-0">
       {rounds.map(({ person, day, isVisit }) => (
         <span
           key={`${person} ${day}`}
@@ -324,7 +324,7 @@ function RoundHead({
       {...{ data, stretch, lifted, priced, canMove }}
       row="heads"
       label={title}
-      top={row === null ? "4.9rem" : HEAD_TOP[row]!}
+      top={row === null ? "5.2rem" : HEAD_TOP[row]!}
       onPress={() => onChoose({ title, of, person, day, due: null, isRound: true })}
       className="-translate-x-1/2 px-1 text-center text-[0.8125rem] leading-[1.05] data-visit:border-t-4 data-visit:border-ink"
       isVisit={isVisit}

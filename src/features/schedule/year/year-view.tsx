@@ -1,6 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import Link from "next/link";
@@ -27,7 +28,13 @@ const ANSWER_WORDS: Partial<Record<Answered["kind"], string>> = {
 const UNREACHED = "The app could not be reached; nothing was changed. Try again.";
 
 /** The year in rounds: what is planned, what each change would cost, and the draft beside it. */
-export function YearView({ page }: { page: YearPage }) {
+export const YearView = ({ page }: { page: YearPage }) => (
+  <NuqsAdapter>
+    <Year page={page} />
+  </NuqsAdapter>
+);
+
+function Year({ page }: { page: YearPage }) {
   const router = useRouter();
   const [wanted, setWanted] = useQueryState("plan", parseAsStringLiteral(SHOWN));
   const [chosen, setChosen] = useState<Chosen | null>(null);

@@ -12,11 +12,13 @@ export default async function NewVisit({
   searchParams,
 }: PageProps<"/homes/[homeId]/visits/new">) {
   const { homeId } = await params;
-  const { past } = await searchParams;
+  const { past, on, units: asked } = await searchParams;
   const page = await planPageOf(homeId);
   if (!page) notFound();
   const { contacts, units, asks, today } = page;
   const isPast = past === "1";
+  const wanted = typeof asked === "string" ? asked.split(",") : null;
+  const chosen = units.filter(({ id, due }) => (wanted ? wanted.includes(id) : due !== ""));
   return (
     <>
       <h1 className="mb-5 text-[1.75rem]">{isPast ? "A visit from its paper" : "Plan a visit"}</h1>
@@ -24,7 +26,8 @@ export default async function NewVisit({
         action={isPast ? enterPast.bind(null, homeId) : savePlan.bind(null, homeId, null)}
         initial={emptyForm({
           reason: ["yearly"],
-          unit: isPast ? [] : units.filter(({ due }) => due !== "").map(({ id }) => id),
+          unit: isPast ? [] : chosen.map(({ id }) => id),
+          on: [typeof on === "string" ? on : ""],
           contactId: [contacts.find(({ role }) => role === "technician")?.id ?? ""],
         })}
         contacts={contacts.map(({ id, name }) => ({ value: id, label: name }))}
