@@ -66,6 +66,8 @@ export const compareFiltersOutput = z.strictObject({
   ),
 });
 
+export type ComparedFilters = z.output<typeof compareFiltersOutput>["options"];
+
 /**
  * What filters of different depth or make cost in the same place over some years: changes, minor units
  * of money and minutes a year, and after how many years a dearer one has paid its conversion; null

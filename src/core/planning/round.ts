@@ -18,8 +18,10 @@ export type RoundOrder = {
 
 /** Switching a machine off, or on again, minutes. Our choice. */
 const SWITCH_MINUTES = 1;
-/** More steps than this are not searched. */
+/** More steps than this are not searched, and from so many on less widely: a page is waiting. */
 const MOST_STEPS = 60;
+const WIDELY_STEPS = 20;
+const NARROW = 40;
 
 /**
  * The order in which one person does the jobs of a round: each machine off once for all its jobs, waits
@@ -101,7 +103,12 @@ type Work = {
 const switchId = (kind: "off" | "on", unit: string) => `switch ${kind} ${unit}`;
 
 const searched = (work: readonly Work[]): Pick<Sequence, "order" | "start" | "end"> =>
-  sequence(sequenceInput.parse({ steps: work.map(({ step: _, ...rest }) => rest) }));
+  sequence(
+    sequenceInput.parse({
+      steps: work.map(({ step: _, ...rest }) => rest),
+      ...(work.length > WIDELY_STEPS ? { width: NARROW } : {}),
+    }),
+  );
 
 /** More jobs than an order is searched for: from the top floor down, machine by machine. */
 function fromTheTop(jobs: readonly Work[]): Pick<Sequence, "order" | "start" | "end"> {

@@ -17,11 +17,13 @@ import { SLOT_PLACES, type Room, type Seat } from "@/core/inventory/inventory";
 import { crosswalkOfSlot, fitOfSlot } from "@/core/filters/slot-fit";
 import { AIR_SIDES } from "@/core/filters/drivers";
 import type { Media } from "@/core/filters/media";
+import type { WearInput } from "@/core/filters/wear-schema";
 import { DayField } from "@/ui/day-field";
 import { ofSingles } from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import { CompareFilters } from "./compare-filters";
 import { SizeField } from "../guided-add/quick-slots-form";
 
 type Around = {
@@ -32,6 +34,8 @@ type Around = {
   today: PlainDate;
   airflowM3h: number | undefined;
   isNew: boolean;
+  /** What the wear of the filter there is asked with, and what could sit there instead. */
+  compared?: { input: WearInput; media: readonly Media[] } | null;
 };
 
 const options = <K extends string>(keys: readonly K[], words: Readonly<Record<K, string>>) =>
@@ -132,7 +136,7 @@ export function SlotFormView({
   );
 }
 
-function FilterFields({ media, currency }: Around) {
+function FilterFields({ media, currency, compared }: Around) {
   const rating = useTypedText("rating");
   const read = rating === "" ? null : readRating(rating);
   const crosswalk = read && crosswalkOfSlot({ rating: read });
@@ -165,6 +169,7 @@ function FilterFields({ media, currency }: Around) {
         className="max-w-40"
         name="price"
       />
+      {compared && <CompareFilters {...compared} currency={currency} />}
     </>
   );
 }

@@ -8,7 +8,9 @@ import type { FilterSlot, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { MEDIA_KINDS, type Media } from "@/core/filters/media";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import type { WearInput } from "@/core/filters/wear-schema";
+import { filterStatusesOf, homeSnapshot } from "@/server/snapshots/snapshot-cache";
+import { whatIfOf } from "./what-if-of";
 import { todayIn } from "@/lib/clock";
 
 type Values = Record<string, string[]>;
@@ -20,6 +22,8 @@ export type SlotPage = {
   today: PlainDate;
   media: readonly Media[];
   airflowM3h: number | undefined;
+  /** What could sit there instead, and what its wear is asked with; null where nothing else could. */
+  compared: { input: WearInput; media: readonly Media[] } | null;
 };
 
 const pageFacts = (snapshot: HomeSnapshot, unit: Unit) => ({
@@ -33,7 +37,16 @@ export async function slotPageOf(homeId: string, slotId: string): Promise<SlotPa
   const slot = snapshot?.slots.find((each) => each.id === slotId);
   const unit = snapshot?.units.find((each) => each.id === slot?.unitId);
   if (!snapshot || !slot || !unit) return null;
-  return { snapshot, unit, slot, ...pageFacts(snapshot, unit) };
+  const facts = pageFacts(snapshot, unit);
+  return { snapshot, unit, slot, ...facts, compared: comparedAt(snapshot, slot, facts.today) };
+}
+
+/** The filters that could sit in a slot, once one was seen fitted there. */
+function comparedAt(snapshot: HomeSnapshot, slot: FilterSlot, today: PlainDate) {
+  const status = filterStatusesOf(snapshot, today).find((each) => each.slot.id === slot.id);
+  if (!status?.wear) return null;
+  const { input, media } = whatIfOf(status, today);
+  return media.length > 1 ? { input, media } : null;
 }
 
 /** A slot as its form shows it. */
@@ -72,7 +85,7 @@ export function slotFieldsOf({
   };
 }
 
-export type NewSlotPage = Omit<SlotPage, "slot"> & { fields: Values };
+export type NewSlotPage = Omit<SlotPage, "slot" | "compared"> & { fields: Values };
 
 /** What a new slot of this unit usually is. */
 export async function newSlotPageOf(homeId: string, unitId: string): Promise<NewSlotPage | null> {

@@ -243,34 +243,8 @@ function SlotHead({
   );
 }
 
-const PANELS: readonly Media[] = [
-  "fibreglass-25",
-  "pleated-25",
-  "pleated-50",
-  "pleated-100",
-  "pleated-125",
-];
-
 /** A filter’s curve is drawn so far, days. */
 const LONGEST_CURVE_DAYS = 400;
-
-/** What the sliders begin with: the engine’s own question, without the weather before the filter. */
-function whatIfOf({ wear, context, slot }: FilterStatus, today: PlainDate) {
-  const { input } = wear!;
-  const since = (day: { date: PlainDate }) => day.date >= input.fittedOn;
-  const pets = context.drivers.find(
-    (driver) => driver.kind === "shedding-pets" && (driver.to === undefined || driver.to >= today),
-  );
-  return {
-    input: {
-      ...input,
-      actuals: input.actuals.filter(since),
-      measured: input.measured.filter(since),
-    },
-    pets: pets && "count" in pets ? pets.count : 0,
-    media: PANELS.includes(slot.media) ? PANELS : [],
-  };
-}
 
 function PartHead({ sheet }: { sheet: Extract<PartSheet, { kind: "part" }> }) {
   const { snapshot: book, part, lastDone, today, mainJob, isLed } = sheet;

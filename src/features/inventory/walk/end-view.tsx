@@ -10,7 +10,7 @@ import { walkHref, walkWords, type WalkEnd } from "./walk-queries";
 
 const LINK = "text-link underline underline-offset-4";
 
-/** What a walk came to: what is due first, the first Saturdays, the year, and what is not known yet. */
+/** What a walk came to: what is due first, the first rounds, the year, and what is not known yet. */
 export function WalkEndView({ page, end }: { page: WalkEnd; end: ReactNode }) {
   const { snapshot, walk, counts, gaps, first, year, past, today, on } = page;
   const home = `/homes/${snapshot.home.id}`;
@@ -123,9 +123,9 @@ function countsWords({ units, filters, registers, alarms }: WalkEnd["counts"]): 
   ])}${alarms === 0 ? "; no alarm yet" : ""}.`;
 }
 
-/** A year nobody is frightened of: the first Saturdays one by one, then the months. */
+/** A year nobody is frightened of: the first rounds one by one, then the months. */
 function FirstYearView({
-  year: { saturdays, technician, months, always },
+  year: { rounds, technician, months, always },
   today,
   home,
 }: {
@@ -133,16 +133,20 @@ function FirstYearView({
   today: PlainDate;
   home: string;
 }) {
-  if (saturdays.length + months.length + technician.length === 0) return null;
+  if (rounds.length + months.length === 0 && technician === null) return null;
   return (
     <section aria-labelledby="year">
       <Heading id="year">A calm first year</Heading>
       <p className="mt-2 max-w-prose text-second">
         Safety first, then what is past its time, then what is quickly done: never more than a
-        morning. Nothing of it is fixed; Today says every week what is next.
+        morning. Nothing of it is fixed:{" "}
+        <Link href={`${home}/year`} className="text-link">
+          the year
+        </Link>{" "}
+        is planned on your own days, and published when you like it.
       </p>
       <ol className="mt-3 grid gap-x-8 wide:grid-cols-2">
-        {saturdays.map(({ day, minutes, jobs }) => (
+        {rounds.map(({ day, minutes, jobs }) => (
           <li key={day} className="border-t border-rule py-3">
             <p className="figures flex justify-between gap-4">
               <strong>{dateWords(day, today)}</strong>
@@ -151,12 +155,13 @@ function FirstYearView({
             <Jobs {...{ jobs, home }} />
           </li>
         ))}
-        {technician.length > 0 && (
+        {technician && (
           <li className="border-t border-rule py-3">
-            <p>
-              <strong>One call to a technician</strong>
+            <p className="figures flex justify-between gap-4">
+              <strong>A technician, about {dateWords(technician.day, today)}</strong>
+              <span className="text-second">{technician.minutes} min</span>
             </p>
-            <Jobs jobs={technician} home={home} />
+            <Jobs jobs={technician.jobs} home={home} />
           </li>
         )}
       </ol>

@@ -19,6 +19,9 @@ import {
 import { MAIN_WORDS } from "@/content/words";
 import { MAINS, type FilterSlot, type Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
+import { plan } from "@/core/planning/plan";
+import type { HomeStatus } from "@/core/timeline/home-status";
+import { homeYear } from "@/server/snapshots/home-year";
 import { firstYear, type FirstYear } from "@/core/planning/first-year";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { capitalised, countWords, inSentence } from "@/core/quantities/words";
@@ -26,7 +29,7 @@ import { todayOrder } from "@/core/scheduling/today-order";
 import { jobTitle } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
 import { listPhotosOfStop, listWalkStops, type Photo } from "@/server/snapshots/beside";
-import { homeSnapshot, homeStatus, scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, scheduleNow, shownOnce } from "@/server/snapshots/snapshot-cache";
 import { fieldsOfHome } from "../homes/setup-queries";
 import { ownersOf, placeFieldsOf } from "./walk-form";
 
@@ -204,9 +207,22 @@ export async function walkEndOf(homeId: string): Promise<WalkEnd | null> {
         when: job.due ?? "",
         href: `/homes/${homeId}/jobs/${job.task.id}`,
       })),
-    year: firstYear(status.jobs, today),
+    year: shownOnce(status, "first-year", () => calmYear(status)),
     past: pastLooksOf(snapshot, today),
   };
+}
+
+/** A plan good enough to be told at once; the Year’s own searches longer. */
+const ITERATIONS = 200;
+
+/** The first year by the plan that counts, else by one made on the spot. */
+function calmYear(status: HomeStatus): FirstYear {
+  const { model, current, people } = homeYear(status);
+  const view = current?.view ?? plan({ ...model.input, iterations: ITERATIONS });
+  const technicians = new Set(
+    people.flatMap(({ id, kind }) => (kind === "technician" ? [id] : [])),
+  );
+  return firstYear(status.jobs, view, technicians, status.today);
 }
 
 /** The looks at coil and ducts that those before make worth while, until they were taken. */

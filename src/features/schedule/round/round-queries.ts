@@ -25,7 +25,7 @@ import { jobTitle } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
 import { homeYear, type HomeYear } from "@/server/snapshots/home-year";
 import { leadOf } from "@/server/snapshots/job-facts";
-import { homeNow, homeStatus } from "@/server/snapshots/snapshot-cache";
+import { homeNow, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
 
 /** A job of a round, where it stands. */
 export type RoundJob = {
@@ -114,7 +114,9 @@ export async function roundSheet(
     ) ?? null;
   const found = jobsOfRound(year, entry, { person: personId, day });
   const { tasks, returns } = found ?? { tasks: [], returns: [] };
-  const order = roundOrder(year.model.input, tasks, returns);
+  const order = shownOnce(status, `round ${personId} ${day} ${tasks.join()}`, () =>
+    roundOrder(year.model.input, tasks, returns),
+  );
   const jobs = new Map(status.jobs.map((job) => [job.task.id, job]));
   const toDo = entry?.startedAt
     ? new Set(roundToDo(entry, status.jobs, snapshot.home.timeZone).map(({ task }) => task.id))

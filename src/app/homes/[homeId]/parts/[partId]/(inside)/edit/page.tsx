@@ -32,6 +32,7 @@ export default async function EditPart({
           unit={slotPage.snapshot.home.unitSystem === "us" ? "in" : "mm"}
           currency={slotPage.snapshot.home.currency}
           today={slotPage.today}
+          compared={slotPage.compared}
           isNew={false}
         />
       )}
