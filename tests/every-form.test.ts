@@ -62,6 +62,11 @@ import { deferJob } from "@/features/runs/record/run-actions";
 import { addJob, changeJob, chooseStrategy, noteJobDone } from "@/features/schedule/jobs-actions";
 import { jobFormOf } from "@/features/schedule/job-form-values";
 import { jobPageOf, jobsPageOf } from "@/features/schedule/jobs-queries";
+import { savePerson } from "@/features/schedule/people/people-actions";
+import { peopleOfHome } from "@/features/schedule/people/people-queries";
+import { fieldsOfPerson } from "@/features/schedule/people/person-form";
+import { roundSheet } from "@/features/schedule/round/round-queries";
+import { yearPage } from "@/features/schedule/year/year-queries";
 import { todayOf } from "@/features/today/today-queries";
 import { RUNNING_MODES } from "@/core/readings/conditions";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS } from "@/core/visits/visit";
@@ -229,6 +234,25 @@ const CASES: Case[] = [
     send: (previous, form) => saveDriver(HOME, null, previous, form),
     shown: (home) => fieldsOfDriver(home.drivers.at(-1)!),
     again: (home) => (previous, form) => saveDriver(HOME, home.drivers.at(-1)!.id, previous, form),
+  },
+  {
+    form: "somebody who goes round",
+    fields: {
+      name,
+      weekdays: some("1", "3", "6", "7"),
+      preferred: some("6", "7"),
+      mostMinutes: oneOf("90", "120"),
+      leaves: some("power", "outdoors", "height"),
+      unitIds: some("cellar-furnace", "dryer"),
+      "from-0": figure("2026-04-01"),
+      "to-0": figure("2026-04-12", "2026-03-01"),
+      "from-1": figure(""),
+      "to-1": figure(""),
+    },
+    send: (previous, form) => savePerson(HOME, null, previous, form),
+    shown: (home) => fieldsOfPerson(home.year.people.at(-1)!),
+    again: (home) => (previous, form) =>
+      savePerson(HOME, home.year.people.at(-1)!.id, previous, form),
   },
   {
     form: "a room",
@@ -624,6 +648,9 @@ async function pagesOpen(): Promise<void> {
     breakdownsOf(HOME),
     costsOf(HOME, "cellar-furnace"),
     beforeAfterOf(HOME, "cellar-furnace"),
+    yearPage(HOME),
+    peopleOfHome(HOME, undefined),
+    roundSheet(HOME, today, "owner"),
   ];
   for (const page of await Promise.all(pages)) expect(page).not.toBeNull();
 }

@@ -56,7 +56,7 @@ export function priceWords(price: MovePrice, nameOf: NameOf): string {
     ...changes.flatMap(([count, one, many]) => (count > 0 ? [more(count, one, many)] : [])),
     ...(overCap > 0 ? [`the day is ${Math.round(overCap)} minutes too full`] : []),
     ...(missing > 0
-      ? [`${countWords(missing)} later ${missing === 1 ? "one has" : "have"} no day`]
+      ? [`${countWords(missing)} later ${missing === 1 ? "time has" : "times have"} no day`]
       : []),
     ...changes.flatMap(([count, one, many]) =>
       count < 0 ? [more(-count, one, many, "less")] : [],

@@ -3,8 +3,8 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { snapshot, today } from "../../../tests/demo-snapshot";
 import { addDays, daysFrom } from "../quantities/plain-date";
 import { evaluate } from "./evaluate";
-import { homePlan, THE_HOME, type JobFacts } from "./home-plan";
-import { OWNER, TECHNICIAN } from "./year";
+import { homePlan, THE_HOME, whoDoes, type JobFacts } from "./home-plan";
+import { NO_YEAR, OWNER, peopleOf, TECHNICIAN, USUAL_OWNER } from "./year";
 import { naivePlan, plan } from "./plan";
 
 jest.setTimeout(60_000);
@@ -33,6 +33,85 @@ describe("a home as a plan asks for it", () => {
       ({ task, due }) => task.who === "licensed" && due !== null && due <= input.horizonEnd,
     );
     expect(input.tasks.filter(({ crew }) => crew === TECHNICIAN)).toHaveLength(licensed.length);
+  });
+});
+
+describe("who does what", () => {
+  const people = peopleOf({
+    people: [
+      { ...USUAL_OWNER, id: "a", leaves: ["power"] },
+      { ...USUAL_OWNER, id: "b", leaves: ["height"], unitIds: ["kiln"] },
+    ],
+  });
+  const who = (
+    facts: Partial<JobFacts>,
+    task: { who?: "owner" | "licensed"; unitId?: string } = {},
+  ) => whoDoes(people, { who: "owner", ...task }, { ...plain, ...facts })?.id ?? null;
+
+  it("is whose machine it is, else the first who does such work; licensed work is the technician’s", () => {
+    expect(who({})).toBe("a");
+    expect(who({}, { unitId: "kiln" })).toBe("b");
+    expect(who({ powerOff: true })).toBe("b");
+    expect(who({ reach: "loft" }, { unitId: "kiln" })).toBe("a");
+    expect(who({ powerOff: true, reach: "roof" })).toBeNull();
+    expect(who({ powerOff: true }, { who: "licensed" })).toBe(TECHNICIAN);
+  });
+
+  it("is in the plan by their own days, and what nobody does is named beside it", () => {
+    const year = {
+      ...NO_YEAR,
+      people: [
+        {
+          ...USUAL_OWNER,
+          preferred: [3],
+          away: [{ from: today, to: addDays(today, 9) }],
+          mostMinutes: 45,
+          leaves: ["power" as const],
+        },
+      ],
+    };
+    const home = homeStatus({ ...snapshot, year }, today);
+    const { input, nobody } = homePlan(home, ({ key }) => ({
+      ...plain,
+      powerOff: key === "renew",
+    }));
+    expect(input.crews[0]).toMatchObject({
+      ...{ id: OWNER, capMinutes: 45, preferred: [3] },
+      days: { except: [{ from: today, to: addDays(today, 9) }] },
+    });
+    expect(nobody.length).toBeGreaterThan(3);
+    expect(nobody.every(({ task }) => task.key === "renew")).toBe(true);
+    expect(input.tasks.some(({ id }) => nobody.some(({ task }) => task.id === id))).toBe(false);
+  });
+});
+
+describe("what was agreed", () => {
+  it("stays: a visit with its day, an announced round, a pin; what was published is remembered", () => {
+    const day = addDays(today, 12);
+    const year = {
+      ...NO_YEAR,
+      pins: [
+        { id: "p1", task: "cellar-filter.renew", day },
+        { id: "p2", task: "cellar-filter.renew", day: addDays(today, -3) },
+        { id: "p3", task: "gone.renew", day },
+      ],
+      rounds: [
+        { id: "r1", person: OWNER, day, announcedAt: "2026-03-10T09:00:00Z", order: [] },
+        { id: "r2", person: OWNER, day: addDays(today, 20), order: [] },
+        { id: "r3", person: "somebody", day, announcedAt: "2026-03-10T09:00:00Z", order: [] },
+      ],
+      current: {
+        ...{ id: "y", version: 1, madeOn: addDays(today, -30), horizonEnd: addDays(today, 335) },
+        days: [{ task: "cellar-filter.renew", n: 1, day }],
+      },
+    };
+    const { input } = homePlan(homeStatus({ ...snapshot, year }, today), () => plain);
+    expect(input.pins).toEqual([{ task: "cellar-filter.renew", n: 1, day }]);
+    expect(input.previous).toEqual(year.current.days);
+    expect(input.lockedRounds).toEqual([
+      { crew: TECHNICIAN, home: "sluice-house", day: addDays(today, 9) },
+      { crew: OWNER, home: "sluice-house", day },
+    ]);
   });
 });
 

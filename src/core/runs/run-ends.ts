@@ -154,3 +154,18 @@ export const suppliesOf = (procedure: Procedure, setting: RunSetting): StepEnd[]
   stepsFor(procedure, setting, new Map()).flatMap(({ opens = [] }) =>
     opens.filter((end) => isSupply(end) && !end.ofPlace && !end.parks),
   );
+
+/**
+ * The supplies a procedure may as well find shut when it begins: those it shuts before it has tested or
+ * measured anything, which wants the machine to run.
+ *
+ * @example suppliesFoundShut(job.procedure, job.setting).length // 1
+ */
+export function suppliesFoundShut(procedure: Procedure, setting: RunSetting): StepEnd[] {
+  const steps = stepsFor(procedure, setting, new Map());
+  const running = steps.findIndex(({ kind }) => kind === "test" || kind === "measure");
+  const first = running === -1 ? steps : steps.slice(0, running);
+  return suppliesOf(procedure, setting).filter(({ key }) =>
+    first.some(({ opens = [] }) => opens.some((end) => end.key === key)),
+  );
+}

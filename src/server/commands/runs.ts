@@ -7,7 +7,7 @@ import { togetherOf } from "@/core/inventory/shared-shut-offs";
 import { roundToDo, roundUnderWay } from "@/core/planning/round-progress";
 import type { EndKind } from "@/core/runs/loose-ends";
 import type { InRound, JobFact, ParkedEnd, Procedure, StepEnd } from "@/core/runs/procedure";
-import { keyOfEnd, kindAt, suppliesOf } from "@/core/runs/run-ends";
+import { keyOfEnd, kindAt, suppliesFoundShut, suppliesOf } from "@/core/runs/run-ends";
 import { taskId } from "@/core/scheduling/task";
 import type { Qualification } from "@/core/runs/qualification";
 import type { RunEvent } from "@/core/runs/run-event";
@@ -76,6 +76,7 @@ export async function beginRun(
     inRound: await inRoundOf(home, {
       ...{ task: taskId(setting, taskKey), unit, isolator },
       supplies: suppliesOf(procedure, { facts, variant }),
+      found: suppliesFoundShut(procedure, { facts, variant }),
     }),
     parked: parkedHere(home, unit, part),
     together: unit
@@ -105,6 +106,8 @@ type Beginning = {
   unit: Unit | undefined;
   isolator: EndKind;
   supplies: readonly StepEnd[];
+  /** Of them those it may find shut. */
+  found: readonly StepEnd[];
 };
 
 /**
@@ -113,7 +116,7 @@ type Beginning = {
  */
 async function inRoundOf(
   home: OpenHome,
-  { task, unit, isolator, supplies }: Beginning,
+  { task, unit, isolator, supplies, found }: Beginning,
 ): Promise<InRound | null> {
   const { tx, snapshot, going, recordedEnds, now: at } = home;
   const round = roundUnderWay(snapshot.year, task);
@@ -126,7 +129,7 @@ async function inRoundOf(
   for (const { id, end, since } of open) {
     const runId = recordedEnds.findLast((entry) => entry.id === id)?.runId;
     const left = runId ? await findRun(tx, runId) : null;
-    const here = supplies.find((each) => kindAt(each, isolator) === end);
+    const here = found.find((each) => kindAt(each, isolator) === end);
     if (left?.inRound?.round === round.id && here) taken.push({ id, end, since, key: here.key });
   }
   const jobs = scheduleNow(snapshot, home.today);
@@ -137,7 +140,9 @@ async function inRoundOf(
   const left = supplies.flatMap((end) => {
     const next = toCome.find((job) => {
       const lead = leadOf(snapshot, job.task);
-      return lead && suppliesOf(lead.procedure, lead.setting).some((each) => each.end === end.end);
+      return (
+        lead && suppliesFoundShut(lead.procedure, lead.setting).some((each) => each.end === end.end)
+      );
     });
     return next ? [{ key: end.key, to: next.task.name }] : [];
   });

@@ -29,7 +29,12 @@ import { todayOrder } from "@/core/scheduling/today-order";
 import { jobTitle } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
 import { listPhotosOfStop, listWalkStops, type Photo } from "@/server/snapshots/beside";
-import { homeSnapshot, homeStatus, scheduleNow, shownOnce } from "@/server/snapshots/snapshot-cache";
+import {
+  homeSnapshot,
+  homeStatus,
+  scheduleNow,
+  shownOnce,
+} from "@/server/snapshots/snapshot-cache";
 import { fieldsOfHome } from "../homes/setup-queries";
 import { ownersOf, placeFieldsOf } from "./walk-form";
 

@@ -19,6 +19,7 @@ import { minutesWords, priceWords, type NameOf } from "@/presentation/plan-words
 import { useZoom, ZOOMS } from "@/ui/beam-zoom";
 import { useLinkedScroll } from "@/ui/linked-scroll";
 import type { Chosen } from "./occurrence-panel";
+import { placedRounds } from "./placed-rounds";
 import type { Planner } from "./use-planner";
 import { droppedOn, nextDay, roundDays, type Grouped } from "./year-drag";
 import type { Lane, ShownPlan, YearJob, YearPage, YearRound } from "./year-queries";
@@ -27,10 +28,6 @@ type Stretch = Pick<YearPage, "from" | "to">;
 /** What is being dragged: some occurrences, and where they would be dropped now. */
 type Lifted = { id: string; of: Grouped["of"]; person: string; from: PlainDate; to: PlainDate };
 type Priced = { to: PlainDate; words: string; minutes: string };
-
-/** Nearer than this to the one before it the head of a round goes a row down, days at the year's zoom. */
-const HEAD_DAYS = 12;
-const HEAD_ROWS = 2;
 
 /** A lane for each machine, under the beam and as wide: windows as bars, rounds as columns through them. */
 export function YearLanes({
@@ -271,23 +268,6 @@ function Columns({
       )}
     </div>
   );
-}
-
-/** In which row the head of each round stands; without one it has no room for words. */
-export function placedRounds(
-  rounds: readonly YearRound[],
-  { from }: Pick<YearPage, "from">,
-  zoom: number,
-): { round: YearRound; row: number | null }[] {
-  const ends = new Array<number>(HEAD_ROWS).fill(Number.NEGATIVE_INFINITY);
-  const apart = HEAD_DAYS / zoom;
-  return rounds.map((round) => {
-    const at = daysFrom(from, round.day);
-    const row = ends.findIndex((end) => at - end >= apart);
-    if (row === -1) return { round, row: null };
-    ends[row] = at;
-    return { round, row };
-  });
 }
 
 const HEAD_TOP = ["1.15rem", "3.15rem"];
