@@ -42,7 +42,7 @@ describe("what a move costs, in words", () => {
       stands({ share: 0.3, afterDue: 9 }),
     ];
     expect(words({ stands: all })).toBe(
-      "rinse the trap 3 days past its window, change the filter 30 % over its time, 1 more off their days",
+      "rinse the trap: 3 days past its window, change the filter: 30 % over its time, 1 more off their days",
     );
   });
 

@@ -34,7 +34,7 @@ function allStands(stands: readonly Stands[], nameOf: NameOf): string[] {
     .flatMap((each) => {
       const words = standsWords(each);
       if (words === null) return [];
-      return stands.length > 1 ? `${inSentence(nameOf(each.task))} ${words}` : words;
+      return stands.length > 1 ? `${inSentence(nameOf(each.task))}: ${words}` : words;
     });
   if (said.length <= MOST_NAMED) return said;
   return [...said.slice(0, MOST_NAMED), `${said.length - MOST_NAMED} more off their days`];

@@ -92,7 +92,7 @@ function Sums({
     counted(sums.rounds, "round"),
     counted(sums.visits, "visit"),
     counted(Math.round(sums.minutes / HOUR), "hour"),
-    `${sums.late} past their window`,
+    `${sums.late} well past their window`,
   ];
   return (
     <tr className="max-wide:mb-2 max-wide:flex max-wide:flex-wrap max-wide:gap-x-3">

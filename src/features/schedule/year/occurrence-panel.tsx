@@ -10,18 +10,8 @@ import { minutesWords, priceWords, whyWords, type NameOf } from "@/presentation/
 import { Button, LinkButton } from "@/ui/button";
 import { announce, pin, type Answered } from "./year-actions";
 import type { Planner } from "./use-planner";
-import { offeredDays, roundDays, type Grouped } from "./year-drag";
+import { offeredDays, roundDays, type Chosen, type Grouped } from "./year-drag";
 import type { ShownPlan, YearPage } from "./year-queries";
-
-/** What somebody pressed: one or several occurrences of a day, or a whole round. */
-export type Chosen = {
-  title: string;
-  of: Grouped["of"];
-  person: string;
-  day: PlainDate;
-  due: PlainDate | null;
-  isRound?: true;
-};
 
 type Offer = { to: PlainDate; words: string; minutes: string };
 

@@ -11,6 +11,16 @@ export type Grouped = {
   marks: YearMark[];
 };
 
+/** What somebody pressed: one or several occurrences of a day, or a whole round. */
+export type Chosen = {
+  title: string;
+  of: Grouped["of"];
+  person: string;
+  day: PlainDate;
+  due: PlainDate | null;
+  isRound?: true;
+};
+
 /** Nearer than this to a round something is dropped onto it, px. */
 const SNAP_PX = 6;
 

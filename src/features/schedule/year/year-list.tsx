@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { dateWords, monthWords } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import type { Chosen } from "./occurrence-panel";
+import type { Chosen } from "./year-drag";
 import type { ShownPlan, YearPage, YearRound } from "./year-queries";
 
 /** The rounds of the year one under another: what a phone shows instead of lanes. */
@@ -97,7 +97,7 @@ function Round({
             >
               <span className="grow">{job.title}</span>
               {mark.isPinned && <span className="text-second">pinned</span>}
-              {mark.isLate && <span className="text-attention-text">past its window</span>}
+              {mark.isLate && <span className="text-attention-text">well past its window</span>}
             </button>
           </li>
         ))}

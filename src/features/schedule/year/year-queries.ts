@@ -8,7 +8,7 @@ import type { Occurrence } from "@/core/planning/plan";
 import { THE_HOME } from "@/core/planning/home-plan";
 import type { PlanInput } from "@/core/planning/plan-schema";
 import type { Person } from "@/core/planning/year";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
 import type { HomeStatus } from "@/core/timeline/home-status";
 import { jobTitle, pathOfTask } from "@/presentation/task-words";
@@ -21,7 +21,7 @@ export type YearMark = {
   due: PlainDate | null;
   closes: PlainDate | null;
   isPinned: boolean;
-  /** After its window. */
+  /** Days past its window, or past today where that has closed already: more than a few. */
   isLate: boolean;
 };
 export type YearJob = {
@@ -199,13 +199,31 @@ function shownPlan(
             person.preferred.includes(((new Date(day).getUTCDay() + 6) % 7) + 1),
         };
       }),
-    sums: planSums(view, technicians, until),
+    sums: planSums(
+      {
+        rounds: view.rounds,
+        overdue: view.overdue.filter(({ task, day }) =>
+          view.occurrences.some(
+            (each) => each.task === task && each.day === day && isLate(today, day, each.closes),
+          ),
+        ),
+      },
+      technicians,
+      until,
+    ),
     missed: missedWords(missed, titles, today),
     withoutDay: view.conflicts.flatMap(({ kind: is, task }) =>
       (is === "missing" || is === "no-day") && task ? [titles.get(task) ?? task] : [],
     ),
   };
 }
+
+/** So many days past its window nobody minds, days: a filter’s window is no clock. Our choice. */
+const FEW_DAYS = 3;
+
+/** Whether something is planned well past its window; what is past it already could not be sooner. */
+const isLate = (today: PlainDate, day: PlainDate, closes: PlainDate | null): boolean =>
+  closes !== null && daysFrom(closes < today ? today : closes, day) > FEW_DAYS;
 
 const missedWords = (
   missed: PlanLeft["missed"],
@@ -240,7 +258,7 @@ function lanesOf(
       isWear: job.because.kind === "wear",
       marks: own.map(({ day, opens, due, closes, pinned }) => ({
         ...{ day, opens, due, closes, isPinned: pinned },
-        isLate: closes !== null && day > closes,
+        isLate: isLate(status.today, day, closes),
       })),
       others: others.flatMap(({ task, day }) => (task === id && !days.has(day) ? [day] : [])),
     });
