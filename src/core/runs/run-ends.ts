@@ -1,5 +1,5 @@
 import { instantOf, withSteadyTimes, type EndEntry, type EndKind } from "./loose-ends";
-import { stepsFor, type Procedure, type RunSetting, type StepEnd } from "./procedure";
+import { LEFT_OPEN, stepsFor, type Procedure, type RunSetting, type StepEnd } from "./procedure";
 import type { CompletedStep, RunJob, RunPlace, RunState } from "./run-state";
 
 const MS_PER_MINUTE = 60_000;
@@ -167,5 +167,26 @@ export function suppliesFoundShut(procedure: Procedure, setting: RunSetting): St
   const first = running === -1 ? steps : steps.slice(0, running);
   return suppliesOf(procedure, setting).filter(({ key }) =>
     first.some(({ opens = [] }) => opens.some((end) => end.key === key)),
+  );
+}
+
+/**
+ * What a job looks at once its supplies are back, and passes over where they stay off for a later job: the
+ * titles of its steps, to be seen to when that one has put them back.
+ *
+ * @example owedWhenBack(job.procedure, job.setting).length // 2
+ */
+export function owedWhenBack(procedure: Procedure, setting: RunSetting): string[] {
+  const steps = stepsFor(procedure, setting, new Map());
+  const supplies = new Set(suppliesFoundShut(procedure, setting).map(({ key }) => key));
+  const back = new Set(
+    steps.flatMap(({ id, closes }) => (closes !== undefined && supplies.has(closes) ? [id] : [])),
+  );
+  return steps.flatMap(({ kind, title, unlessSeen }) =>
+    (kind === "test" || kind === "inspect" || kind === "measure") &&
+    unlessSeen?.is.includes(LEFT_OPEN) &&
+    back.has(unlessSeen.step)
+      ? [title]
+      : [],
   );
 }

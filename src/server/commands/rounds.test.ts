@@ -176,7 +176,12 @@ describe("three jobs of one round at one machine", () => {
     await start(TRAP, PAN, BLOWER);
     await finish(await begin(TRAP));
     const { id, job } = await begin(PAN);
-    const aborted = event({ kind: "turned-back", step: "here", reason: "other", words: "no light" });
+    const aborted = event({
+      kind: "turned-back",
+      step: "here",
+      reason: "other",
+      words: "no light",
+    });
     const back = walk(job, { from: [...walk(job).slice(0, 2), aborted] });
     await record(id, [...back, event({ kind: "finished" })]);
     expect(await open()).toEqual([]);

@@ -13,6 +13,7 @@ import {
   capitalised,
   dateWords,
   inSentence,
+  listWords,
 } from "@/core/quantities/words";
 import { dueWords } from "@/presentation/schedule-words";
 import { judgementOf } from "@/core/history/readings-taken";
@@ -59,6 +60,12 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
       )}
       {!isStopped && <NextDue sheet={sheet} />}
       <StillOpen sheet={sheet} />
+      {sheet.round && sheet.round.owed.length > 0 && (
+        <p className="mt-4 border-l-[6px] border-attention bg-wash px-4 py-3 text-lg">
+          It is on again: of the jobs before, still to see are{" "}
+          {listWords(sheet.round.owed.map(inSentence))}.
+        </p>
+      )}
       {!isStopped && <Facts sheet={sheet} />}
       <BeforeAndAfter sheet={sheet} />
       <div className="no-print mt-6 flex flex-wrap gap-3">

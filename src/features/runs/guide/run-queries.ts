@@ -19,6 +19,8 @@ import { settingsAt } from "@/presentation/setting-words";
 import { identityOfUnit } from "@/core/inventory/unit-plate";
 import { hasDisplay } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";
+import { owedWhenBack } from "@/core/runs/run-ends";
+import { leadOf } from "@/server/snapshots/job-facts";
 import type { RunState } from "@/core/runs/run-state";
 import { moneyFigure } from "@/core/quantities/money";
 import { addDays, type PlainDate } from "@/core/quantities/plain-date";
@@ -59,7 +61,7 @@ export type RunSheet = {
   /** What comes next: in the round it is done in, else at the same machine first. */
   next: JobStatus | undefined;
   /** The round it is done in: where its sheet is, and how many of its jobs are left. */
-  round: { path: string; left: number } | null;
+  round: { path: string; left: number; owed: string[] } | null;
 };
 
 /** A job this near is offered next, days. */
@@ -107,22 +109,40 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
     parked: (await openEnds(run.homeId)).parked,
     leads: leadsOf([...written, ...answersOf(run, state)], snapshot, tasksNow(snapshot)),
     next: round ? round.next : nextOf(schedule, own, unit, today),
-    round: round && { path: round.path, left: round.left },
+    round: round && { path: round.path, left: round.left, owed: round.owed },
   };
 }
 
-/** The round a run is done in, while that is going on: what is left of it beside this job. */
+/**
+ * The round a run is done in, while that is going on: what is left of it beside this job, and what the jobs
+ * before it at the same machine wanted to see once its power is back.
+ */
 async function roundOf(
-  { inRound, homeId }: Run,
-  { year, home }: HomeSnapshot,
+  { inRound, homeId, unitId }: Run,
+  snapshot: HomeSnapshot,
   schedule: readonly JobStatus[],
   own: string,
-): Promise<{ path: string; left: number; next: JobStatus | undefined } | null> {
+): Promise<{ path: string; left: number; owed: string[]; next: JobStatus | undefined } | null> {
+  const { year, home } = snapshot;
   const entry = year.rounds.find(({ id, endedAt }) => id === inRound?.round && !endedAt);
   if (!entry) return null;
   const begun = new Set((await homeNow(homeId))?.going.map(({ task }) => task));
   const left = roundToDo(entry, schedule, home.timeZone).filter(({ task }) => task.id !== own);
+  const isLast = (inRound?.taken.length ?? 0) > 0 && inRound?.left.length === 0;
+  const before = schedule.filter(
+    ({ task }) =>
+      task.unitId === unitId &&
+      task.id !== own &&
+      entry.order.includes(task.id) &&
+      !left.some((job) => job.task.id === task.id),
+  );
   return {
+    owed: isLast
+      ? before.flatMap(({ task }) => {
+          const lead = leadOf(snapshot, task);
+          return lead ? owedWhenBack(lead.procedure, lead.setting) : [];
+        })
+      : [],
     path: `/homes/${homeId}/year/${entry.day}/${entry.person}`,
     left: left.length,
     next: left.find(({ task }) => !begun.has(task.id)) ?? left[0],

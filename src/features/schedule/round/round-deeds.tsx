@@ -46,7 +46,7 @@ export function RoundDeeds({
           ? null
           : "That could not be done as things stand now. It is shown anew.",
     );
-    router.refresh();
+    if (answer) router.refresh();
     return answer?.kind === "done";
   };
   if (isUnplanned) return null;

@@ -16,6 +16,7 @@ import {
 import { dateWords, inSentence, listWords } from "@/core/quantities/words";
 import { fromCelsius } from "@/core/quantities/temperature";
 import { bringList, type BringFor, type Wanted } from "@/core/runs/bring-list";
+import { owedWhenBack } from "@/core/runs/run-ends";
 import { mildnessOf } from "@/core/runs/place-facts";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import type { HomeStatus } from "@/core/timeline/home-status";
@@ -46,7 +47,14 @@ export type RoundJob = {
 };
 /** What a round consists of, in its order: jobs, and a machine that goes off or on again. */
 export type RoundLine =
-  { kind: "job"; job: RoundJob } | { kind: "off" | "on"; unit: string; start: number };
+  | { kind: "job"; job: RoundJob }
+  | {
+      kind: "off" | "on";
+      unit: string;
+      start: number;
+      /** What its jobs but the last look at once it is on again. */
+      owed: string[];
+    };
 
 export type RoundSheet = {
   homeId: string;
@@ -59,6 +67,8 @@ export type RoundSheet = {
   isShared: boolean;
   /** In no plan, nor begun. */
   isUnplanned: boolean;
+  /** It was ended: what it was, and what of it was done. */
+  isOver: boolean;
   /** It is in the draft only. */
   isDraft: boolean;
   entry: RoundEntry | null;
@@ -108,10 +118,14 @@ export async function roundSheet(
   const year = homeYear(status);
   const person = year.people.find(({ id }) => id === personId);
   if (!person) return null;
+  const kept = snapshot.year.rounds.filter((each) => each.person === personId && each.day === day);
+  const isAhead = year.current?.view.rounds.some(
+    (round) => round.crew === personId && round.day === day && round.tasks.length > 0,
+  );
+  // One that is over is shown as it was, where nothing is planned there again.
   const entry =
-    snapshot.year.rounds.findLast(
-      (each) => each.person === personId && each.day === day && !each.endedAt,
-    ) ?? null;
+    kept.findLast(({ endedAt }) => !endedAt) ??
+    (isAhead ? null : (kept.findLast(({ startedAt }) => startedAt) ?? null));
   const found = jobsOfRound(year, entry, { person: personId, day });
   const { tasks, returns } = found ?? { tasks: [], returns: [] };
   const order = shownOnce(status, `round ${personId} ${day} ${tasks.join()}`, () =>
@@ -139,6 +153,7 @@ export async function roundSheet(
     isVisit: person.kind === "technician",
     isShared: year.people.filter(({ kind }) => kind === "owner").length > 1,
     isUnplanned: found === null,
+    isOver: entry?.endedAt !== undefined,
     isDraft: found?.isDraft ?? false,
     lines: shown,
     order: entry?.startedAt
@@ -207,10 +222,33 @@ function linesOf(
 ): RoundLine[] {
   return steps.flatMap((step): RoundLine[] => {
     const { kind, start } = step;
-    if (kind !== "job") return [{ kind, unit: unitName(status, step.unit), start }];
+    if (kind !== "job")
+      return [
+        {
+          ...{ kind, unit: unitName(status, step.unit), start },
+          owed: kind === "on" ? owedAt(status, steps, step.unit, jobs) : [],
+        },
+      ];
     const job = jobs.get(step.task);
     const { handsOn: minutes, waiting } = step;
     return job ? [jobLine(status, job, { ...known, start, minutes, waiting })] : [];
+  });
+}
+
+/** What the jobs of a round look at at a machine once it is on again; the last of them does so itself. */
+function owedAt(
+  { snapshot }: HomeStatus,
+  steps: RoundOrder["steps"],
+  unit: string,
+  jobs: ReadonlyMap<string, JobStatus>,
+): string[] {
+  const here = steps.flatMap((step) => {
+    const job = step.kind === "job" ? jobs.get(step.task) : undefined;
+    return job?.task.unitId === unit ? [job.task] : [];
+  });
+  return here.slice(0, -1).flatMap((task) => {
+    const lead = leadOf(snapshot, task);
+    return lead ? owedWhenBack(lead.procedure, lead.setting) : [];
   });
 }
 

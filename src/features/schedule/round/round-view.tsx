@@ -1,7 +1,7 @@
 import { Check, Power, PowerOff } from "lucide-react";
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { capitalised, dateWords, longDate } from "@/core/quantities/words";
+import { capitalised, dateWords, inSentence, listWords, longDate } from "@/core/quantities/words";
 import type { Wanted } from "@/core/runs/bring-list";
 import { PrintButton } from "@/ui/print-button";
 import type { RoundJob, RoundLine, RoundSheet } from "./round-queries";
@@ -60,7 +60,11 @@ export function RoundView({
         <div className="mt-5 grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
           <section aria-label="In this order">
             <h2 className="border-b-[3px] border-ink pb-1 text-xl">
-              {isBegun ? `${sheet.left} of ${jobsOf(sheet).length} left` : "In this order"}
+              {sheet.isOver
+                ? `Over: ${jobsOf(sheet).length - sheet.left} of ${jobsOf(sheet).length} done`
+                : isBegun
+                  ? `${sheet.left} of ${jobsOf(sheet).length} left`
+                  : "In this order"}
             </h2>
             <ol>
               {sheet.lines.map((line) => (
@@ -104,6 +108,11 @@ function Line({ line, homeId }: { line: RoundLine; homeId: string }) {
         )}
         <span>
           {line.unit} {line.kind === "off" ? "off, once for all of it" : "on again"}
+          {line.owed.length > 0 && (
+            <span className="block text-ink">
+              Then still to see: {listWords(line.owed.map(inSentence))}.
+            </span>
+          )}
         </span>
       </li>
     );

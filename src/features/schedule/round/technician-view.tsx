@@ -43,7 +43,7 @@ export function TechnicianView({
                 </span>
               </h2>
               {visit.homes.map((home) => (
-                <section key={home.id} aria-label={home.name} className="mt-2">
+                <div key={home.id} className="mt-2">
                   <h3 className="font-sans font-semibold">{home.name}</h3>
                   <ul>
                     {home.units.map((unit) => (
@@ -52,7 +52,7 @@ export function TechnicianView({
                       </li>
                     ))}
                   </ul>
-                </section>
+                </div>
               ))}
             </div>
             <div className="flex flex-col items-start gap-3">

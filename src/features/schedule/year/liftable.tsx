@@ -54,7 +54,8 @@ export function Liftable({
   const { attributes, listeners, setNodeRef } = useDraggable({
     id: data.id,
     data,
-    disabled: !canMove,
+    // What only puts something back follows from the day it was taken out.
+    disabled: !canMove || data.of.length === 0,
   });
   const isLifted = lifted?.id === data.id;
   const hasGone = isLifted && lifted.to !== lifted.from;
@@ -67,7 +68,6 @@ export function Liftable({
         {...attributes}
         {...listeners}
         role={undefined}
-        aria-label={label}
         title={label}
         data-mark=""
         data-row={row}
@@ -78,7 +78,8 @@ export function Liftable({
         style={{ left: `${along(stretch, data.day)}%`, top }}
         className={`absolute z-[5] touch-none data-lifted:opacity-50 ${className}`}
       >
-        {children}
+        <span aria-hidden="true">{children}</span>
+        <span className="sr-only">{label}</span>
       </button>
       {isLifted && (
         <span

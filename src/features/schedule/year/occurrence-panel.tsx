@@ -23,6 +23,7 @@ export function OccurrencePanel({
   planner,
   nameOf,
   busy,
+  trouble,
   onClose,
   onMove,
   onPinned,
@@ -33,6 +34,7 @@ export function OccurrencePanel({
   planner: Planner;
   nameOf: NameOf;
   busy: boolean;
+  trouble: string | null;
   onClose: () => void;
   onMove: (of: Grouped["of"], to: PlainDate) => void;
   onPinned: (asked: Promise<Answered>) => void;
@@ -51,6 +53,7 @@ export function OccurrencePanel({
 
   // The worker answers when it can; what comes after the panel has closed is let go.
   useEffect(() => {
+    if (of.length === 0) return;
     let isGone = false;
     const days = offeredDays(page, roundDays(shown, person), day, due);
     planner.prices(of, days).then(
@@ -94,6 +97,11 @@ export function OccurrencePanel({
               <X aria-hidden="true" className="size-5" />
             </Dialog.Close>
           </div>
+          {trouble && (
+            <p role="alert" className="mt-2 border-l-[6px] border-attention bg-wash px-3 py-2">
+              {trouble}
+            </p>
+          )}
           {!isRound && <p className="text-second">{dateWords(day, today)}</p>}
           {jobs.length > 1 && (
             <ul className="mt-2">
@@ -118,37 +126,45 @@ export function OccurrencePanel({
               )}
             </section>
           )}
-          <section aria-label="Move to">
-            <h3 className="mt-4 font-sans font-semibold">
-              {isRound ? "Move the whole round to" : "Move it to"}
-            </h3>
-            {offers === null && <p className="mt-1 text-second">Working out the prices …</p>}
-            {offers === "unreached" && (
-              <p role="alert" className="mt-1 text-attention-text">
-                The app could not be reached. Close this and try again.
-              </p>
-            )}
-            {Array.isArray(offers) && (
-              <ul className="mt-1">
-                {offers.map(({ to, words, minutes }) => (
-                  <li key={to} className="border-b border-rule">
-                    <button
-                      type="button"
-                      aria-disabled={busy || undefined}
-                      onClick={() => onMove(of, to)}
-                      className="grid min-h-12 w-full grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 py-2 text-left"
-                    >
-                      <span className="text-link">{dateWords(to, today)}</span>
-                      <span>
-                        {words}
-                        <span className="figures block text-second">{minutes}</span>
-                      </span>
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            )}
-          </section>
+          {of.length === 0 && (
+            <p className="mt-3">
+              What was left to dry is put back on this day: it follows from the day it was taken
+              out.
+            </p>
+          )}
+          {of.length > 0 && (
+            <section aria-label="Move to">
+              <h3 className="mt-4 font-sans font-semibold">
+                {isRound ? "Move the whole round to" : "Move it to"}
+              </h3>
+              {offers === null && <p className="mt-1 text-second">Working out the prices …</p>}
+              {offers === "unreached" && (
+                <p role="alert" className="mt-1 text-attention-text">
+                  The app could not be reached. Close this and try again.
+                </p>
+              )}
+              {Array.isArray(offers) && (
+                <ul className="mt-1">
+                  {offers.map(({ to, words, minutes }) => (
+                    <li key={to} className="border-b border-rule">
+                      <button
+                        type="button"
+                        aria-disabled={busy || undefined}
+                        onClick={() => onMove(of, to)}
+                        className="grid min-h-12 w-full grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 py-2 text-left"
+                      >
+                        <span className="text-link">{dateWords(to, today)}</span>
+                        <span>
+                          {words}
+                          <span className="figures block text-second">{minutes}</span>
+                        </span>
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              )}
+            </section>
+          )}
           <div className="mt-5 flex flex-wrap gap-3">
             {only && !isRound && (
               <Button

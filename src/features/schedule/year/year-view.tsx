@@ -5,8 +5,7 @@ import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import Link from "next/link";
-import { inSentence } from "@/core/quantities/words";
-import { dayAndMonth, longDate } from "@/core/quantities/words";
+import { dateWords, dayAndMonth, longDate } from "@/core/quantities/words";
 import { LinkButton } from "@/ui/button";
 import { undoToast } from "@/ui/toasts";
 import { discard, moveDays, publish, takeBack, type Answered } from "./year-actions";
@@ -54,7 +53,7 @@ function Year({ page }: { page: YearPage }) {
     () => new Map(page.bare.flatMap(({ jobs }) => jobs.map(({ id, name }) => [id, name] as const))),
     [page.bare],
   );
-  const nameOf = (task: string) => names.get(task) ?? inSentence("This job");
+  const nameOf = (task: string) => names.get(task) ?? "this job";
   const planner = usePlanner(homeId, days, JSON.stringify([days, page.people]));
 
   const tell = async (asked: Promise<Answered>): Promise<boolean> => {
@@ -62,7 +61,10 @@ function Year({ page }: { page: YearPage }) {
     const answer = await asked.catch(() => null);
     setBusy(false);
     setTrouble(answer ? (ANSWER_WORDS[answer.kind] ?? null) : UNREACHED);
-    router.refresh();
+    // Where the app is not there, asking for the page anew would leave the one that is.
+    if (answer) router.refresh();
+    // What was pressed may not be there any more; where nobody answered it may be pressed again.
+    if (answer && answer.kind !== "done") setChosen(null);
     return answer?.kind === "done";
   };
   const move: MoveTo = async (of, to) => {
@@ -138,7 +140,7 @@ function Year({ page }: { page: YearPage }) {
             }
           />
         )}
-        {shown && <Left shown={shown} nobody={page.nobody} />}
+        {shown && <Left shown={shown} nobody={page.nobody} today={today} />}
       </header>
       {page.isEmpty ? (
         <div className="px-4 pt-6 wide:px-7">
@@ -162,7 +164,7 @@ function Year({ page }: { page: YearPage }) {
       {chosen && shown && (
         <OccurrencePanel
           key={chosen.of.map(({ task, day }) => `${task} ${day}`).join()}
-          {...{ page, shown, chosen, planner, nameOf, busy }}
+          {...{ page, shown, chosen, planner, nameOf, busy, trouble }}
           onClose={() => setChosen(null)}
           onMove={(of, to) => void move(of, to)}
           onPinned={(asked) => void tell(asked)}
@@ -199,29 +201,49 @@ function subtitleOf({ errands, publishedOn, today, isEmpty }: YearPage, shown: S
 }
 
 /** What no plan mends by itself. */
-function Left({ shown, nobody }: { shown: ShownPlan; nobody: readonly string[] }) {
+function Left({
+  shown,
+  nobody,
+  today,
+}: {
+  shown: ShownPlan;
+  nobody: readonly string[];
+  today: YearPage["today"];
+}) {
+  const missed = shown.kind === "current" ? shown.missed : [];
   const lines = [
-    ...(shown.kind === "current" ? shown.missed : []).map(({ words }) => `Not done: ${words}.`),
     ...shown.withoutDay.map((title) => `In no round: ${title}.`),
     ...nobody.map((title) => `Nobody here does it: ${title}.`),
     ...shown.rounds.flatMap(({ overCap, day }) =>
-      overCap > 0 ? [`The round of ${day} is ${Math.round(overCap)} minutes too long.`] : [],
+      overCap > 0
+        ? [`The round of ${dateWords(day, today)} is ${Math.round(overCap)} minutes too long.`]
+        : [],
     ),
   ];
-  if (lines.length === 0) return null;
+  if (lines.length + missed.length === 0) return null;
   return (
-    <details className="mt-3" open={lines.length <= MOST_LINES}>
-      <summary className="min-h-11 py-2 font-semibold">
-        {lines.length === 1 ? "One thing" : `${lines.length} things`} this plan leaves
-      </summary>
+    <div className="mt-3">
       <ul>
-        {lines.map((line) => (
-          <li key={line} className="border-l-[6px] border-attention bg-wash px-3 py-1.5">
-            {line}
+        {missed.map(({ words }) => (
+          <li key={words} className="border-l-[6px] border-attention bg-wash px-3 py-1.5">
+            Not done: {words}.
           </li>
         ))}
       </ul>
-    </details>
+      {lines.length > 0 && (
+        <details>
+          <summary className="min-h-11 py-2 text-link">
+            {lines.length === 1 ? "One thing" : `${lines.length} things`} this plan leaves
+          </summary>
+          <ul>
+            {lines.map((line) => (
+              <li key={line} className="border-b border-rule py-1.5">
+                {line}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
   );
 }
-const MOST_LINES = 3;

@@ -12,19 +12,21 @@ export default async function RoundPage({
   const { homeId, day, person } = await params;
   const sheet = await roundSheet(homeId, day, decodeURIComponent(person));
   if (!sheet) notFound();
-  const { entry, order, next, left, isUnplanned, isVisit } = sheet;
+  const { entry, order, next, left, isUnplanned, isVisit, isOver } = sheet;
   return (
     <RoundView
       sheet={sheet}
       deeds={
-        <RoundDeeds
-          {...{ homeId, order, next, left, isUnplanned, isVisit }}
-          day={sheet.day}
-          person={sheet.person.id}
-          roundId={entry?.id ?? null}
-          isBegun={entry?.startedAt !== undefined}
-          isAnnounced={entry?.announcedAt !== undefined}
-        />
+        isOver ? null : (
+          <RoundDeeds
+            {...{ homeId, order, next, left, isUnplanned, isVisit }}
+            day={sheet.day}
+            person={sheet.person.id}
+            roundId={entry?.id ?? null}
+            isBegun={entry?.startedAt !== undefined}
+            isAnnounced={entry?.announcedAt !== undefined}
+          />
+        )
       }
     />
   );
