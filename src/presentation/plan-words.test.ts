@@ -89,9 +89,11 @@ describe("why something is where it is", () => {
 
   it("says that it is alone, and how it stands", () => {
     expect(whyWords(why({ stands: stands({ afterDue: 3, share: 0.1 }) }), today)).toEqual([
-      "It stands 10 % over its time here.",
+      "Here it is 10 % over its time.",
       "It has this round to itself.",
     ]);
+    const early = stands({ afterDue: -4, share: -0.08 });
+    expect(whyWords(why({ stands: early }), today)[0]).toBe("Here 8 % of its time goes unused.");
     expect(whyWords(why({ others: 1 }), today)[1]).toBe("One other job is done on the same round.");
   });
 });

@@ -98,7 +98,11 @@ export function whyWords(why: WhyHere, today: PlainDate): string[] {
     others === 0 ? "It has this round to itself." : `${some} done on the same round${power}.`;
   return [
     ...(isPinned ? ["It is pinned here: whatever else moves, it stays."] : []),
-    own ? `It stands ${own} here.` : "It is neither early nor late here.",
+    own === null
+      ? "It is neither early nor late here."
+      : stands.afterDue > 0 || stands.beforeOpens > 0
+        ? `Here it is ${own}.`
+        : `Here ${own.replace("unused", "goes unused")}.`,
     company,
     ...instead.map(({ kind, day, price }) => {
       const dearest = (Object.entries(price.terms) as [PlanWhyTerm, number][]).reduce((a, b) =>

@@ -57,7 +57,7 @@ it("offers the rounds about it and its own day, the nearest six in order", () =>
 it("puts the heads of rounds in two rows where they have room, and without words where they have none", () => {
   const round = (days: number) => ({
     ...{ person: "owner", name: null, day: on(days), minutes: 30, jobs: 1, overCap: 0 },
-    ...{ isVisit: false, isAnnounced: false, isLiked: true },
+    ...{ returns: [], isVisit: false, isAnnounced: false, isLiked: true },
   });
   const rows = (zoom: number, ...days: number[]) =>
     placedRounds(days.map(round), year, zoom).map(({ row }) => row);

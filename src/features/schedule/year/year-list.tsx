@@ -50,7 +50,7 @@ export function YearList({
 function Round({
   homeId,
   today,
-  round: { person, name, day, minutes, isVisit },
+  round: { person, name, day, minutes, isVisit, returns },
   shown,
   onChoose,
 }: {
@@ -99,6 +99,11 @@ function Round({
               {mark.isPinned && <span className="text-second">pinned</span>}
               {mark.isLate && <span className="text-attention-text">well past its window</span>}
             </button>
+          </li>
+        ))}
+        {returns.map((title) => (
+          <li key={title} className="flex min-h-11 items-center">
+            Put back what dried: {title}
           </li>
         ))}
       </ul>

@@ -47,6 +47,8 @@ export type YearRound = {
   day: PlainDate;
   minutes: number;
   jobs: number;
+  /** What was left to dry and is put back then. */
+  returns: string[];
   isVisit: boolean;
   isAnnounced: boolean;
   /** A day its person likes. */
@@ -192,6 +194,7 @@ function shownPlan(
           ...{ person: crew, day, minutes: Math.round(minutes), overCap },
           name: owners.length > 1 || person.kind === "technician" ? person.name : null,
           jobs: tasks.length + returns.length,
+          returns: returns.map((id) => titles.get(id) ?? id),
           isVisit: technicians.has(crew),
           isAnnounced: announced.has(`${crew} ${day}`),
           isLiked:
