@@ -18,6 +18,9 @@ const securityHeaders = [
   },
   { key: "Referrer-Policy", value: "same-origin" },
   { key: "X-Content-Type-Options", value: "nosniff" },
+  // Pictures and papers are not shown on other sites, nor any page inside another.
+  { key: "Cross-Origin-Resource-Policy", value: "same-origin" },
+  { key: "Cross-Origin-Opener-Policy", value: "same-origin" },
 ];
 
 const config: NextConfig = {

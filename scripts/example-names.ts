@@ -16,6 +16,7 @@ import { HomeStatus } from "../src/core/timeline/home-status";
 import { event, snapshot, today } from "../tests/small-home";
 import { addDays, plainDate } from "../src/core/quantities/plain-date";
 export { planInput };
+import { PlanModel } from "../src/core/planning/plan";
 import { problemOf } from "../src/core/planning/problem";
 import { planInput } from "../src/core/planning/plan-schema";
 export { problemOf };
@@ -78,6 +79,10 @@ export const smallPlan = {
     },
   ],
 };
+
+/** The same with what may be asked of it, and its filter on its due day. */
+export const smallModel = new PlanModel(planInput.parse(smallPlan));
+export const smallDays = [{ task: "filter", day: plainDate("2026-04-12") }];
 
 /** The same as the search reads it. */
 export const smallProblem = problemOf(planInput.parse(smallPlan));

@@ -46,14 +46,10 @@ const PICTURES: Picture[] = [
   { name: "today-phone", size: PHONE, path: HOME },
   { name: "house", size: DESK, path: `${HOME}/house` },
   { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
-  {
-    name: "before-you-start",
-    size: DESK,
-    path: `${HOME}/jobs/yard-condenser-condenser-coil.clean/start?way=rinse-outdoor-coil.foam`,
-  },
+  { name: "year", size: DESK, path: `${HOME}/year` },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
   { name: "stairs", size: DESK, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
-  { name: "coil", size: DESK, path: `${HOME}/parts/cellar-furnace-evaporator-coil` },
+  { name: "round-phone", size: PHONE, path: `${HOME}/year/2026-04-05/owner` },
   {
     name: "readings",
     size: DESK,

@@ -648,15 +648,26 @@ async function pagesOpen(): Promise<void> {
     breakdownsOf(HOME),
     costsOf(HOME, "cellar-furnace"),
     beforeAfterOf(HOME, "cellar-furnace"),
-    yearPage(HOME),
-    peopleOfHome(HOME, undefined),
-    roundSheet(HOME, today, "owner"),
   ];
   for (const page of await Promise.all(pages)) expect(page).not.toBeNull();
 }
 
+/** Forms whose answers a plan of the year follows from: it takes longest of all pages. */
+const PLANNED_FROM = [
+  "somebody who goes round",
+  "a job",
+  "a job of one’s own",
+  "a slot",
+  "a strategy",
+];
+async function yearOpens(): Promise<void> {
+  expect(await yearPage(HOME)).not.toBeNull();
+  expect(await peopleOfHome(HOME, undefined)).not.toBeNull();
+  expect(await roundSheet(HOME, today, "owner")).not.toBeNull();
+}
+
 describe("what a form accepts the store gives back, and every page opens on it", () => {
-  it.each(CASES)("$form", async ({ fields, send, shown, again }) => {
+  it.each(CASES)("$form", async ({ form, fields, send, shown, again }) => {
     let accepted = 0;
     await fc.assert(
       fc.asyncProperty(fc.record(fields), async (typed) => {
@@ -671,6 +682,7 @@ describe("what a form accepts the store gives back, and every page opens on it",
         }
         accepted++;
         await pagesOpen();
+        if (PLANNED_FROM.includes(form)) await yearOpens();
         if (!shown) return;
         // What is shown of it is accepted as it is, and changes nothing.
         const before = await snapshot();

@@ -13,6 +13,8 @@ const envSchema = z.object({
     .default(4180),
   /** Further names this server may be asked by, with commas between: what phones on the network use. */
   AMBER_HOSTS: z.string().optional(),
+  /** Where other devices find this server, for labels and calendars: https://house.example. */
+  AMBER_PUBLIC_URL: z.url({ error: "AMBER_PUBLIC_URL must be an address" }).optional(),
   /** Holds the clock still, for tests and pictures: an instant such as 2026-03-14T09:00:00Z. */
   AMBER_CLOCK: z.iso.datetime({ offset: true, error: "AMBER_CLOCK must be an instant" }).optional(),
 });

@@ -9,6 +9,13 @@ function nameOf(host: string): string {
 }
 
 /**
+ * Whether a name means the very machine that asks.
+ *
+ * @example isLoopback("localhost:4180") // true
+ */
+export const isLoopback = (host: string): boolean => LOOPBACK.includes(nameOf(host));
+
+/**
  * Whether a request was meant for this server: it names loopback, the address it is bound to, or a
  * name that was configured. One that names nothing is none of ours.
  *

@@ -8,6 +8,7 @@ import { slotSchema, wearInput, type WearInput } from "../filters/wear-schema";
 const MONTHS_PER_YEAR = 12;
 const DAYS_PER_YEAR = 365.25;
 const DEFAULT_YEARS = 3;
+const MOST_YEARS = 100;
 const DEFAULT_CHANGE_MINUTES = 10;
 
 /** Everything but the slot, which each option brings. */
@@ -32,7 +33,7 @@ export const compareFiltersInput = z
   .strictObject({
     wear: wearWithoutSlot,
     options: z.array(optionSchema).min(1),
-    years: withDefault(z.number().positive(), DEFAULT_YEARS),
+    years: withDefault(z.number().positive().max(MOST_YEARS), DEFAULT_YEARS),
   })
   .transform((input, context) => {
     const wears: WearInput[] = [];

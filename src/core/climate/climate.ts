@@ -1,6 +1,12 @@
 import { z } from "zod";
 import { civil, dayNumber, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
-import { checkSpan, dateSchema, monthListSchema, withDefault } from "../quantities/schemas";
+import {
+  checkLength,
+  checkSpan,
+  dateSchema,
+  monthListSchema,
+  withDefault,
+} from "../quantities/schemas";
 import { isBelow, reaches, roundPhysical } from "../quantities/rounding";
 
 /** Kelvin between the day's low and high where nobody has said; our choice, a mid-latitude mean. */
@@ -33,7 +39,8 @@ export const climateInput = z
     from: dateSchema,
     to: dateSchema,
   })
-  .superRefine(checkSpan);
+  .superRefine(checkSpan)
+  .superRefine(checkLength);
 
 export const SEASONS = [
   "heatingStart",

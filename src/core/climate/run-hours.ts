@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { civil, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
 import {
+  checkLength,
   checkSpan,
   dateSchema,
   hoursOfDaySchema,
@@ -66,7 +67,8 @@ export const runHoursInput = z
     from: dateSchema,
     to: dateSchema,
   })
-  .superRefine(checkSpan);
+  .superRefine(checkSpan)
+  .superRefine(checkLength);
 
 export const runHoursOutput = z.strictObject({
   days: z.array(

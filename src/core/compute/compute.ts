@@ -31,6 +31,7 @@ export function compute(name: string, json: string): ComputeAnswer {
   try {
     raw = JSON.parse(json);
   } catch {
+    // Nested beyond all measure it ends here too: the reader gives up.
     return refuse("invalid-json", "the input is not JSON");
   }
   try {

@@ -1,4 +1,5 @@
-import type { z } from "zod";
+import { z } from "zod";
+import { outOfBounds } from "./bounds";
 import { filterFit, filterFitInput, filterFitOutput } from "../calculators/filter-fit";
 import {
   ratingCrosswalk,
@@ -64,7 +65,14 @@ function define<I extends z.ZodType, O extends z.ZodType>(definition: {
   run: (input: z.output<I>) => z.output<O>;
 }): ComputeFunction {
   const { name, summary, input, output, run } = definition;
-  return { name, summary, input, output, run: (raw) => run(input.parse(raw)) };
+  return {
+    ...{ name, summary, input, output },
+    run: (raw) => {
+      const found = outOfBounds(raw);
+      if (found) throw new z.ZodError([{ code: "custom", ...found, input: raw }]);
+      return run(input.parse(raw));
+    },
+  };
 }
 
 export const COMPUTE_FUNCTIONS: readonly ComputeFunction[] = [

@@ -4,12 +4,14 @@ import { equipmentSchema, measuredSchema } from "../climate/run-hours";
 import {
   countSchema,
   dateSchema,
+  MOST_SPAN_DAYS,
   optional,
   positiveSchema,
   ratingSchema,
   shareSchema,
   withDefault,
 } from "../quantities/schemas";
+import { daysFrom } from "../quantities/plain-date";
 import { beliefSchema, COIL_GRADES, FINAL_RATIO, FIRST_BELIEF, GRADES } from "./belief";
 import { AIR_SIDES, driverSchema, type DriverKind } from "./drivers";
 import { isCoil, WEARING_KINDS } from "./media";
@@ -78,7 +80,7 @@ export const wearInput = z
     reliefs: withDefault(z.array(reliefSchema), []),
     /** The share of its load and age at which it is due: three quarters where lungs ask for it. */
     lifeShare: withDefault(z.number().gt(0).max(1), 1),
-    horizonDays: withDefault(countSchema, DEFAULT_HORIZON_DAYS),
+    horizonDays: withDefault(countSchema.max(MOST_SPAN_DAYS), DEFAULT_HORIZON_DAYS),
   })
   .superRefine((input, context) => {
     if (input.slot.upstream && input.slot.media !== "indoor-coil")
@@ -86,6 +88,12 @@ export const wearInput = z
         code: "custom",
         path: ["slot", "upstream"],
         message: "only an indoor coil sits behind a filter",
+      });
+    if (daysFrom(input.fittedOn, input.today) > MOST_SPAN_DAYS)
+      context.addIssue({
+        code: "custom",
+        path: ["fittedOn"],
+        message: "more than a hundred years ago",
       });
     input.looks.forEach((look, i) => {
       const problem = (path: string, message: string) =>

@@ -63,6 +63,23 @@ export const ratingSchema = z
       });
   });
 
+/** A span of days that is worked out day by day is no longer than this: a hundred years. */
+export const MOST_SPAN_DAYS = 36_525;
+
+/**
+ * Refuses a span that is worked out day by day and goes on for longer than `MOST_SPAN_DAYS`.
+ *
+ * @example checkLength({ from: "2026-01-01", to: "2026-12-31" }) // undefined
+ */
+export function checkLength(
+  { from, to }: { from: string; to: string },
+  context: z.RefinementCtx,
+): void {
+  if (Date.parse(to) - Date.parse(from) > MOST_SPAN_DAYS * MS_PER_DAY)
+    context.addIssue({ code: "custom", path: ["to"], message: "more than a hundred years" });
+}
+const MS_PER_DAY = 86_400_000;
+
 /**
  * Refuses a span that ends before it starts; either end may be missing, and one day is a span.
  *

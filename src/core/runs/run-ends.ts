@@ -174,7 +174,7 @@ export function suppliesFoundShut(procedure: Procedure, setting: RunSetting): St
  * What a job looks at once its supplies are back, and passes over where they stay off for a later job: the
  * titles of its steps, to be seen to when that one has put them back.
  *
- * @example owedWhenBack(job.procedure, job.setting).length // 2
+ * @example owedWhenBack(job.procedure, job.setting).length // 1
  */
 export function owedWhenBack(procedure: Procedure, setting: RunSetting): string[] {
   const steps = stepsFor(procedure, setting, new Map());

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { createDocument } from "zod-openapi";
+import { readJsonBody, refuseBody } from "@/lib/body";
 import { answerLine, compute } from "@/core/compute/compute";
 import { COMPUTE_FUNCTIONS } from "@/core/compute/registry";
 
@@ -8,7 +9,10 @@ const json = (text: string, status: number) =>
 
 /** POST /api/v1/compute/NAME: the same door as the command line, over HTTP. */
 export async function postCompute(name: string, request: Request): Promise<Response> {
-  const answer = compute(name, await request.text());
+  const body = await readJsonBody(request);
+  // Whatever text there is the registry refuses itself, in the same words as on the command line.
+  if (!body.ok && body.text === undefined) return refuseBody(body.why);
+  const answer = compute(name, body.text ?? "");
   if (answer.ok) return json(answerLine(answer), 200);
   return json(answerLine(answer), answer.error.code === "unknown-function" ? 404 : 400);
 }

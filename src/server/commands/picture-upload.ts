@@ -1,5 +1,6 @@
 import "server-only";
 import { z } from "zod";
+import { readBytes } from "@/lib/body";
 import { now } from "@/lib/clock";
 import { keepPhoto, MOST_BYTES, readUpload, type PhotoOf } from "./pictures";
 
@@ -25,9 +26,15 @@ export async function keepUpload<F extends { id: string }>(
   schema: z.ZodType<F>,
   of: (fields: F) => Omit<PhotoOf, "id" | "fileName"> | null,
 ): Promise<Response> {
-  if (Number(request.headers.get("content-length")) > MOST_BYTES + FORM_BYTES)
-    return refusePicture(413, "too-large", TOO_LARGE);
-  const form = await request.formData().catch(() => null);
+  // Who says that it is too much is believed at once; who says otherwise is counted.
+  const said = Number(request.headers.get("content-length"));
+  const isTooMuch = said > MOST_BYTES + FORM_BYTES;
+  const bytes = isTooMuch ? null : await readBytes(request, MOST_BYTES + FORM_BYTES);
+  if (!bytes) return refusePicture(413, "too-large", TOO_LARGE);
+  const type = request.headers.get("content-type") ?? "";
+  const form = await new Response(bytes, { headers: { "content-type": type } })
+    .formData()
+    .catch(() => null);
   const file = form?.get("file");
   const parsed = schema.safeParse(form ? Object.fromEntries(form) : {});
   if (!parsed.success || !(file instanceof File))

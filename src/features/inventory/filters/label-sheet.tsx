@@ -12,9 +12,16 @@ import type { Label } from "./label-queries";
 const withYear = (date: PlainDate) => `${longDate(date)} ${date.slice(0, 4)}`;
 
 /** A label to stick on: what it is, since when, the next due day, and a code that opens its page. */
-export async function LabelSheet({ label, address }: { label: Label; address: string }) {
+export async function LabelSheet({
+  label,
+  address,
+}: {
+  label: Label;
+  /** Of its page, as another device finds it; null where none would. */
+  address: string | null;
+}) {
   const { unit, doneOn, due } = label;
-  const code = QRCode.create(address, { errorCorrectionLevel: "M" }).modules;
+  const code = address && QRCode.create(address, { errorCorrectionLevel: "M" }).modules;
   const rows: [string, string][] = [
     [label.kind === "slot" ? "Fitted" : label.done, doneOn ? withYear(doneOn) : "not recorded yet"],
     [
@@ -52,31 +59,39 @@ export async function LabelSheet({ label, address }: { label: Label; address: st
         {label.kind === "slot" && label.why && (
           <p className="figures col-span-2 text-[0.9375rem]">{label.why}</p>
         )}
-        <div className="col-span-2 flex items-center gap-4 border-t-2 border-ink pt-3">
-          <svg
-            role="img"
-            aria-label="Code that opens its page"
-            viewBox={`-3 -3 ${code.size + 6} ${code.size + 6}`}
-            className="size-24 shrink-0 bg-on-slate fill-slate"
-            shapeRendering="crispEdges"
-          >
-            {Array.from(code.data, (dark, i) =>
-              dark ? (
-                <rect
-                  key={i}
-                  x={i % code.size}
-                  y={Math.floor(i / code.size)}
-                  width="1"
-                  height="1"
-                />
-              ) : null,
-            )}
-          </svg>
-          <p className="text-[0.9375rem]">
-            Scan it on a device that can reach this Amber Lintel, and its page opens.
-          </p>
-        </div>
+        {code && (
+          <div className="col-span-2 flex items-center gap-4 border-t-2 border-ink pt-3">
+            <svg
+              role="img"
+              aria-label="Code that opens its page"
+              viewBox={`-3 -3 ${code.size + 6} ${code.size + 6}`}
+              className="size-24 shrink-0 bg-on-slate fill-slate"
+              shapeRendering="crispEdges"
+            >
+              {Array.from(code.data, (dark, i) =>
+                dark ? (
+                  <rect
+                    key={i}
+                    x={i % code.size}
+                    y={Math.floor(i / code.size)}
+                    width="1"
+                    height="1"
+                  />
+                ) : null,
+              )}
+            </svg>
+            <p className="text-[0.9375rem]">
+              Scan it on a device that can reach this Amber Lintel, and its page opens.
+            </p>
+          </div>
+        )}
       </article>
+      {!code && (
+        <p className="no-print max-w-prose text-second">
+          A code that opens its page stands here once this app is asked by a name that a phone can
+          follow: open it by this machine’s name in your network, or set AMBER_PUBLIC_URL.
+        </p>
+      )}
       <PrintButton />
     </div>
   );

@@ -33,7 +33,9 @@ export async function getPhoto(photoId: string): Promise<Response> {
     headers: {
       "content-type": photo.mime,
       "cache-control": "private, max-age=31536000, immutable",
-      "content-disposition": "inline",
+      // A paper is taken along, never opened here: what is in it must not act as a page of ours.
+      "content-disposition": photo.mime.startsWith("image/") ? "inline" : "attachment",
+      "content-security-policy": "default-src 'none'; sandbox",
       "x-content-type-options": "nosniff",
     },
   });

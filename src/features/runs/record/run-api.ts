@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { runEventSchema } from "@/core/runs/run-event";
+import { readJsonBody, refuseBody } from "@/lib/body";
 import { now } from "@/lib/clock";
 import { readRun } from "@/server/snapshots/beside";
 import { recordRunEvents, type Refused } from "@/server/commands/run-record";
@@ -17,7 +18,9 @@ const refuse = (status: number, code: string, message: string) =>
  * event is judged alone: one that cannot be read is named, and holds no other up.
  */
 export async function postRunEvents(runId: string, request: Request): Promise<Response> {
-  const parsed = body.safeParse(await request.json().catch(() => null));
+  const sent = await readJsonBody(request);
+  if (!sent.ok) return refuseBody(sent.why);
+  const parsed = body.safeParse(sent.value);
   if (!parsed.success)
     return refuse(
       400,

@@ -1,19 +1,23 @@
 import { readRun, findHome, listUnits } from "@/server/snapshots/beside";
 import ical, { ICalAlarmType } from "ical-generator";
+import { publicAddress } from "@/lib/addresses";
 import { now } from "@/lib/clock";
+import { readEnv } from "@/lib/env";
 import { dryingOf } from "./run-times";
 
 /** How long putting it back is set down for in a calendar, minutes. */
 const ENTRY_MINUTES = 30;
 
 /** GET /api/v1/runs/ID/ready.ics: a calendar entry that calls back when what dries is dry. */
-export async function getReadyCalendar(runId: string, origin: string): Promise<Response> {
+export async function getReadyCalendar(runId: string, request: Request): Promise<Response> {
   const found = await readRun(runId);
   const drying = found && dryingOf(found.state, found.job.place);
   if (!found || !drying) return new Response("Nothing is drying in this run.", { status: 404 });
   const home = await findHome(found.run.homeId);
   const unit = (await listUnits(found.run.homeId)).find(({ id }) => id === found.run.unitId);
   const start = new Date(drying.readyAt);
+  const address = publicAddress(request.headers.get("host"), readEnv(process.env));
+  const page = address && `${address}/runs/${runId}`;
   const calendar = ical({ name: "Amber Lintel" });
   const entry = calendar.createEvent({
     id: `${runId}-dry`,
@@ -22,8 +26,8 @@ export async function getReadyCalendar(runId: string, origin: string): Promise<R
     stamp: now(),
     timezone: home?.timeZone ?? null,
     summary: `${unit?.name ?? home?.name}: dry, put it back`,
-    description: `${drying.words}. Carry on at ${origin}/runs/${runId}`,
-    url: `${origin}/runs/${runId}`,
+    description: page ? `${drying.words}. Carry on at ${page}` : `${drying.words}.`,
+    ...(page ? { url: page } : {}),
   });
   entry.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: entry.summary() });
   return new Response(calendar.toString(), {

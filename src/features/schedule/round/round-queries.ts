@@ -15,14 +15,12 @@ import {
 } from "@/core/quantities/plain-date";
 import { dateWords, inSentence, listWords } from "@/core/quantities/words";
 import { fromCelsius } from "@/core/quantities/temperature";
-import { bringList, type BringFor, type Wanted } from "@/core/runs/bring-list";
+import type { Wanted } from "@/core/runs/bring-list";
+import { bringFor } from "./bring-for";
 import { owedWhenBack } from "@/core/runs/run-ends";
 import { mildnessOf } from "@/core/runs/place-facts";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import type { HomeStatus } from "@/core/timeline/home-status";
-import { withSize } from "@/presentation/bring-words";
-import { slotTitle } from "@/presentation/slot-words";
-import { jobTitle } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
 import { homeYear, type HomeYear } from "@/server/snapshots/home-year";
 import { leadOf } from "@/server/snapshots/job-facts";
@@ -63,8 +61,6 @@ export type RoundSheet = {
   day: PlainDate;
   person: Person;
   isVisit: boolean;
-  /** Others go round as well. */
-  isShared: boolean;
   /** In no plan, nor begun. */
   isUnplanned: boolean;
   /** It was ended: what it was, and what of it was done. */
@@ -151,7 +147,6 @@ export async function roundSheet(
   return {
     ...{ homeId, homeName: snapshot.home.name, today, day, person, entry },
     isVisit: person.kind === "technician",
-    isShared: year.people.filter(({ kind }) => kind === "owner").length > 1,
     isUnplanned: found === null,
     isOver: entry?.endedAt !== undefined,
     isDraft: found?.isDraft ?? false,
@@ -163,7 +158,10 @@ export async function roundSheet(
     minutes: order.minutes,
     waitsUsed: order.waitsUsed,
     off: order.off.map(({ unit, minutes }) => ({ unit: unitName(status, unit), minutes })),
-    ...bringFor(status, all),
+    ...bringFor(
+      snapshot,
+      status.jobs.filter(({ task }) => open.some(({ id }) => id === task.id)),
+    ),
     checks: checksOf(status, year, { day, person, all, off: order.off }),
     next: open.find(({ state }) => state === "going") ?? open[0] ?? null,
     left: open.length,
@@ -250,39 +248,6 @@ function owedAt(
     const lead = leadOf(snapshot, task);
     return lead ? owedWhenBack(lead.procedure, lead.setting) : [];
   });
-}
-
-/** What to have in hand, spares by their sizes, and own tools with where they hang. */
-function bringFor(status: HomeStatus, all: readonly RoundJob[]) {
-  const { snapshot, jobs } = status;
-  const { slots, parts } = snapshot;
-  const chosen = jobs.filter(({ task }) =>
-    all.some(({ id, state }) => id === task.id && state !== "done"),
-  );
-  const wanted = chosen.flatMap((job): BringFor[] => {
-    const lead = leadOf(snapshot, job.task);
-    const slot = slots.find(({ id }) => id === job.task.partId);
-    return lead
-      ? [
-          {
-            words: jobTitle(job),
-            procedure: withSize(lead.procedure, slot && slotTitle(slot)),
-            setting: lead.setting,
-          },
-        ]
-      : [];
-  });
-  const places = new Set(chosen.map(({ task }) => task.partId));
-  return {
-    ...bringList(wanted),
-    ownTools: [...slots, ...parts].flatMap(({ id, name, identity }) =>
-      places.has(id) && identity?.tool
-        ? [
-            `${identity.tool}, for the ${inSentence(name)}${identity.toolHangs ? `: hangs ${identity.toolHangs}` : ""}`,
-          ]
-        : [],
-    ),
-  };
 }
 
 /** A later day on which the same weather is as good: how far ahead one looks. */

@@ -4,5 +4,5 @@ export async function GET(
   request: Request,
   { params }: RouteContext<"/api/v1/runs/[runId]/ready.ics">,
 ) {
-  return getReadyCalendar((await params).runId, new URL(request.url).origin);
+  return getReadyCalendar((await params).runId, request);
 }

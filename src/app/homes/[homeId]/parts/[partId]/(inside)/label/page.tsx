@@ -2,6 +2,8 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { LabelSheet } from "@/features/inventory/filters/label-sheet";
+import { publicAddress } from "@/lib/addresses";
+import { readEnv } from "@/lib/env";
 import { labelOf } from "@/features/inventory/filters/label-queries";
 
 export const metadata: Metadata = { title: "Label" };
@@ -12,8 +14,8 @@ export default async function LabelPage({
   const { homeId, partId } = await params;
   const label = await labelOf(homeId, partId);
   if (!label) notFound();
-  const host = (await headers()).get("host") ?? "localhost";
-  const address = `http://${host}/homes/${homeId}/parts/${partId}`;
+  const found = publicAddress((await headers()).get("host"), readEnv(process.env));
+  const address = found && `${found}/homes/${homeId}/parts/${partId}`;
   return (
     <>
       <h1 className="no-print mb-5 text-[1.75rem]">
