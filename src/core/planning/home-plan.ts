@@ -29,7 +29,7 @@ const USUAL_WEIGHT = 1;
 const PAST_HORIZON_DAYS = 366;
 export const YEAR_DAYS = 365;
 /** Iterations that suit a small home, and a large one; from so many jobs on a home is large. */
-const ITERATIONS = { small: 1000, large: 4000, from: 60 };
+const ITERATIONS = { small: 2000, large: 5000, from: 60 };
 
 /** Whether somebody does such a job, or leaves it to others. */
 const does = ({ leaves }: Person, facts: JobFacts): boolean =>
