@@ -1,12 +1,14 @@
 import { randomBytes, randomUUID } from "node:crypto";
+import { get, type IncomingHttpHeaders } from "node:http";
 import { mkdtempSync, rmSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { By } from "selenium-webdriver";
 import sharp from "sharp";
+import { madeUpPlan } from "@/core/planning/plan-instances";
 import { openStore } from "@/db/client";
 import { listRunEvents } from "@/db/repositories/runs";
-import { startApp, type AppServer } from "./app-server";
+import { KNOWN_NAME, startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
 import { doing } from "./doing";
 import { pageOf } from "./page";
@@ -62,6 +64,59 @@ describe("the application over HTTP", () => {
       error: { code: "invalid-input", message: "ends before it starts", path: ["to"] },
     });
     expect((await post("/api/v1/compute/nothing", {})).status).toBe(404);
+  });
+
+  it("takes only JSON where it takes JSON, a megabyte of it at most, in the words of the command line", async () => {
+    const plain = await post("/api/v1/compute/climate", climate, { "content-type": "text/plain" });
+    expect(plain.status).toBe(415);
+    const long = await post("/api/v1/compute/climate", { ...climate, note: "x".repeat(1_100_000) });
+    expect(long.status).toBe(413);
+    const deep = await fetch(`${app.url}/api/v1/compute/climate`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: `${"[".repeat(200_000)}${"]".repeat(200_000)}`,
+    });
+    expect([deep.status, await deep.json()]).toEqual([
+      400,
+      {
+        error: expect.objectContaining({ code: "invalid-input", message: "nested deeper than 32" }),
+      },
+    ]);
+  });
+
+  it("computes aside: what takes for ever is given up, and holds no page up meanwhile", async () => {
+    const heavy = post("/api/v1/compute/plan", {
+      ...madeUpPlan("small", 1),
+      iterations: 1_000_000,
+    });
+    const page = fetch(`${app.url}/homes/sluice-house`);
+    const first = await Promise.race([heavy.then(() => "heavy"), page.then(() => "page")]);
+    expect(first).toBe("page");
+    const answer = await heavy;
+    expect(answer.status).toBe(503);
+    expect(await answer.json()).toMatchObject({ error: { code: "too-long" } });
+    // The next one is computed as if nothing had been.
+    expect((await post("/api/v1/compute/climate", climate)).status).toBe(200);
+  });
+
+  it("leads a phone by the name it was asked by: on a label, in a calendar; no other site shows its pictures", async () => {
+    const asked = (path: string) =>
+      new Promise<{ body: string; headers: IncomingHttpHeaders }>((resolve, reject) => {
+        const { port } = new URL(app.url);
+        const headers = { host: `${KNOWN_NAME}:${port}` };
+        get({ host: "127.0.0.1", port, path, headers }, (response) => {
+          let body = "";
+          response.on("data", (chunk: Buffer) => (body += chunk.toString()));
+          response.on("end", () => resolve({ body, headers: response.headers }));
+        }).on("error", reject);
+      });
+    const label = await asked("/homes/sluice-house/parts/cellar-filter/label");
+    expect(label.body).toContain("Code that opens its page");
+    expect(label.headers["cross-origin-resource-policy"]).toBe("same-origin");
+    const calendar = await asked("/api/v1/runs/demo-core-run/ready.ics");
+    expect(calendar.body.replace(/\r\n /g, "")).toMatch(
+      /URL;VALUE=URI:http:\/\/lintel\.lan:\d+\/runs\/demo-core-run/,
+    );
   });
 
   it("describes itself", async () => {

@@ -10,6 +10,9 @@ import { NOW } from "../tests/demo-template";
 /** The day of every test and picture. */
 export const CLOCK = NOW;
 
+/** A name of the network, as a phone would ask by. */
+export const KNOWN_NAME = "lintel.lan";
+
 export type AppServer = {
   url: string;
   file: string;
@@ -50,6 +53,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
           NODE_ENV: "production",
           AMBER_DB: file,
           AMBER_CLOCK: clock,
+          AMBER_HOSTS: KNOWN_NAME,
           NEXT_TELEMETRY_DISABLED: "1",
           ...serverEnv,
         },

@@ -9,7 +9,7 @@ const FILLED = ".filled";
 const at = (end) => path.resolve(root, `${demoFile}${end}`);
 
 install();
-const demo = settings();
+const demo = settings(false);
 // Before anything is reset: the server that listens may be this very demo.
 await wantFree(demo);
 build();

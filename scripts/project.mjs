@@ -69,17 +69,34 @@ export function build() {
   whenChanged(
     "build",
     files,
-    () => existsSync(path.join(root, ".next", "BUILD_ID")),
+    () =>
+      existsSync(path.join(root, ".next", "BUILD_ID")) &&
+      existsSync(path.join(root, ".next", "compute-worker.cjs")),
     () => {
       console.log("Building…");
       runBin("next", ["build"]);
+      // What computes beside the server: one file, without the rest of the app.
+      runBin("esbuild", [
+        "src/workers/compute-worker.ts",
+        "--bundle",
+        "--platform=node",
+        "--format=cjs",
+        "--target=node20",
+        "--log-level=warning",
+        "--outfile=.next/compute-worker.cjs",
+      ]);
     },
   );
 }
 
-/** The configuration, read by the application's own schema; a mistake in it ends here, in words. */
-export function settings() {
-  const read = spawnSync(bin("tsx"), ["scripts/settings.ts"], {
+/**
+ * The configuration, read by the application's own schema, and its database opened once before anything
+ * listens; a mistake in either ends here, in words.
+ *
+ * @param opens whether the database that is named is the one to be served
+ */
+export function settings(opens = true) {
+  const read = spawnSync(bin("tsx"), ["scripts/settings.ts", ...(opens ? [] : ["--only-read"])], {
     cwd: root,
     encoding: "utf8",
     env: quietEnv,
@@ -88,6 +105,7 @@ export function settings() {
     console.error(read.stderr.trim());
     process.exit(1);
   }
+  if (read.stderr.trim() !== "") console.error(read.stderr.trim());
   const { AMBER_HOST: host, AMBER_PORT: port } = JSON.parse(read.stdout);
   const address = `http://${host === "0.0.0.0" ? "127.0.0.1" : host}:${port}`;
   // The application folds its database before it ends; the server's own exit would not wait for it.
@@ -95,6 +113,8 @@ export function settings() {
     env: {
       ...quietEnv,
       ...serverEnv,
+      // The server need not look at the file a second time.
+      ...(opens ? { AMBER_CHECKED: "1" } : {}),
       NODE_OPTIONS: [process.env.NODE_OPTIONS, serverEnv.NODE_OPTIONS].filter(Boolean).join(" "),
     },
     host,

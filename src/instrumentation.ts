@@ -1,8 +1,15 @@
 /** Runs once when the server starts: brings the database to the present schema and library. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;
-  const { foldWhenStopped, prepareAppStore } = await import("./db/app-store");
+  const { foldWhenStopped, keepDailyCopies, prepareAppStore } = await import("./db/app-store");
   const { procedureWords } = await import("./content/procedures/library");
-  await prepareAppStore(procedureWords());
+  try {
+    await prepareAppStore(procedureWords());
+  } catch (error) {
+    // One sentence, and the file as it was: a server without its data answers nothing.
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(1);
+  }
   foldWhenStopped();
+  keepDailyCopies();
 }

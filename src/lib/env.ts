@@ -15,6 +15,8 @@ const envSchema = z.object({
   AMBER_HOSTS: z.string().optional(),
   /** Where other devices find this server, for labels and calendars: https://house.example. */
   AMBER_PUBLIC_URL: z.url({ error: "AMBER_PUBLIC_URL must be an address" }).optional(),
+  /** Set by the start command, which has looked at the file and migrated it already. */
+  AMBER_CHECKED: z.string().optional(),
   /** Holds the clock still, for tests and pictures: an instant such as 2026-03-14T09:00:00Z. */
   AMBER_CLOCK: z.iso.datetime({ offset: true, error: "AMBER_CLOCK must be an instant" }).optional(),
 });

@@ -94,4 +94,35 @@ describe("the worst that can be asked within them", () => {
       ["years"],
     );
   });
+
+  it("is refused where a procedure goes more ways than anybody looks at, counted without going them", () => {
+    const steps = Array.from({ length: 24 }, (_, i) => [
+      {
+        id: `ask-${i}`,
+        kind: "inspect",
+        title: "Look",
+        records: {
+          kind: "choice",
+          options: [
+            { value: "a", name: "A" },
+            { value: "b", name: "B" },
+          ],
+        },
+      },
+      { id: `then-${i}`, kind: "clean", title: "Wipe", whenSeen: { step: `ask-${i}`, is: ["a"] } },
+    ]).flat();
+    const procedure = {
+      id: "p",
+      title: "P",
+      verb: "P",
+      who: "owner",
+      handsOnMinutes: 1,
+      waitingMinutes: 0,
+      steps,
+    };
+    const input = { procedures: [procedure] };
+    refused("lint-procedures", input, ["procedures", 0, "steps"]);
+    const few = { procedures: [{ ...procedure, steps: steps.slice(0, 8) }] };
+    expect(compute("lint-procedures", JSON.stringify(few)).ok).toBe(true);
+  });
 });

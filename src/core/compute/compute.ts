@@ -9,6 +9,15 @@ export type ComputeError = {
 };
 export type ComputeAnswer = { ok: true; value: unknown } | { ok: false; error: ComputeError };
 
+/** What is asked of a worker, and what it answers: the line of the contract, and whether it is a value. */
+export type ComputeAsk = { id: number; name: string; json: string };
+export type ComputeTold = {
+  id: number;
+  ok: boolean;
+  code: ComputeError["code"] | null;
+  line: string;
+};
+
 const refuse = (
   code: ComputeError["code"],
   message: string,

@@ -11,6 +11,8 @@ const MM_PER = { in: MM_PER_INCH, mm: 1, cm: 10 } as const;
 export const NOMINAL_ALLOWANCE_MM = 12.7;
 /** Nobody's filter is larger; a figure beyond it is a slip of the unit. */
 const LARGEST_MM = 3000;
+/** No size is written in more letters; a longer text would only keep its reader busy. */
+const MOST_LETTERS = 120;
 /** A first figure up to here, without a unit, means inches; from MM_FROM on it means millimetres. */
 const INCHES_TO = 60;
 const MM_FROM = 100;
@@ -20,7 +22,7 @@ const METRIC_INCHES_TO = 36;
 /** A cylinder or a wrap: “ø 200 × 300 mm”, “dia. 8 x 12 in”, “round 20x30 cm”. */
 const ROUND = /^\s*(?:ø|⌀|diameter|dia\.?|round)\s*/i;
 /** @example isRound("Ø 125") // true */
-export const isRound = (text: string): boolean => ROUND.test(text);
+export const isRound = (text: string): boolean => text.length <= MOST_LETTERS && ROUND.test(text);
 
 export type SizeReading =
   | { ok: true; mm: SizeMm; unit: LengthUnit }
@@ -41,6 +43,7 @@ function readNumber(text: string): number | null {
  * @example readSize("20x20x1").ok // true
  */
 export function readSize(text: string, fallback?: LengthUnit): SizeReading {
+  if (text.length > MOST_LETTERS) return { ok: false, why: "unreadable" };
   const plain = text
     .replace(ROUND, "")
     .trim()

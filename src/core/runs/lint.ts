@@ -32,7 +32,19 @@ export const LINT_RULES = [
 ] as const;
 export type LintRule = (typeof LINT_RULES)[number];
 
-export const lintProceduresInput = z.strictObject({ procedures: z.array(procedureSchema) });
+export const lintProceduresInput = z
+  .strictObject({ procedures: z.array(procedureSchema) })
+  .superRefine(({ procedures }, context) =>
+    procedures.forEach((procedure, i) => {
+      const count = waysCount(procedure);
+      if (count > MOST_WAYS)
+        context.addIssue({
+          code: "custom",
+          path: ["procedures", i, "steps"],
+          message: `it can go ${count} ways: more than ${MOST_WAYS} are not looked at`,
+        });
+    }),
+  );
 export const lintProceduresOutput = z.strictObject({
   faults: z.array(
     z.strictObject({
@@ -46,6 +58,49 @@ export const lintProceduresOutput = z.strictObject({
 });
 export type LintFault = z.output<typeof lintProceduresOutput>["faults"][number];
 
+/** What the ways of a procedure differ by. */
+type Branches = {
+  facts: JobFact[];
+  /** Steps that something hangs on, each with the words that matter. */
+  asked: { step: string; words: string[] }[];
+  /** Steps done in a round before: none, or all that are done once. */
+  rounds: string[][];
+};
+
+function branchesOf({ steps }: Procedure): Branches {
+  const facts = steps.flatMap((step) =>
+    [step.when, ...(step.opens ?? []).map((end) => end.when)].filter(
+      (fact): fact is JobFact => fact !== undefined,
+    ),
+  );
+  // Each step that something hangs on shows one of the words that matter, or none of them.
+  const hangs = steps.flatMap(({ whenSeen, unlessSeen }) =>
+    [whenSeen, unlessSeen].filter((each) => each !== undefined),
+  );
+  const asked = [...new Set(hangs.map(({ step }) => step))].map((step) => ({
+    step,
+    words: [...new Set(hangs.flatMap((each) => (each.step === step ? each.is : [])))],
+  }));
+  // What is done once is not done in a second round.
+  const once = steps.flatMap((step) => (step.once ? [step.id] : []));
+  return { facts: [...new Set(facts)], asked, rounds: once.length > 0 ? [[], once] : [[]] };
+}
+
+/** More ways than this are not gone one by one: a procedure of that many is for no person. */
+const MOST_WAYS = 50_000;
+
+/**
+ * How many ways a procedure can go, counted without going them.
+ *
+ * @example waysCount(job.procedure) === waysOf(job.procedure).length // true
+ */
+export function waysCount(procedure: Procedure): number {
+  const { facts, asked, rounds } = branchesOf(procedure);
+  const words = asked.reduce((product, each) => product * (each.words.length + 1), 1);
+  const variants = procedure.variants?.length ?? 1;
+  return variants * 2 ** facts.length * parkedBefore(procedure).length * words * rounds.length;
+}
+
 /**
  * Every way a procedure can go: each variant, with every set of facts and of things seen. Grows as two
  * to the number of yes-or-no facts: for checks, not for screens.
@@ -53,28 +108,10 @@ export type LintFault = z.output<typeof lintProceduresOutput>["faults"][number];
  * @example waysOf(job.procedure).length > 1 // true
  */
 export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step[] }[] {
-  const facts = [
-    ...new Set(
-      procedure.steps.flatMap((step) =>
-        [step.when, ...(step.opens ?? []).map((end) => end.when)].filter(
-          (fact): fact is JobFact => fact !== undefined,
-        ),
-      ),
-    ),
-  ];
-  // Each step that something hangs on shows one of the words that matter, or none of them.
-  const hangs = procedure.steps.flatMap(({ whenSeen, unlessSeen }) =>
-    [whenSeen, unlessSeen].filter((each) => each !== undefined),
-  );
-  const asked = [...new Set(hangs.map(({ step }) => step))];
+  const { facts, asked, rounds } = branchesOf(procedure);
   let seen: Map<string, string>[] = [new Map()];
-  for (const step of asked) {
-    const words = [...new Set(hangs.flatMap((each) => (each.step === step ? each.is : [])))];
+  for (const { step, words } of asked)
     seen = seen.flatMap((map) => [map, ...words.map((word) => new Map([...map, [step, word]]))]);
-  }
-  // What is done once is not done in a second round.
-  const once = procedure.steps.flatMap((step) => (step.once ? [step.id] : []));
-  const rounds = once.length > 0 ? [[], once] : [[]];
   const variants = procedure.variants?.map((variant) => variant.id) ?? [null];
   return variants.flatMap((variant) =>
     subsets(facts).flatMap((some) =>

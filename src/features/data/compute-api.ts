@@ -1,20 +1,33 @@
 import { z } from "zod";
 import { createDocument } from "zod-openapi";
+import { computeAside, MOST_MS } from "@/server/heavy";
 import { readJsonBody, refuseBody } from "@/lib/body";
-import { answerLine, compute } from "@/core/compute/compute";
 import { COMPUTE_FUNCTIONS } from "@/core/compute/registry";
 
 const json = (text: string, status: number) =>
   new Response(text, { status, headers: { "content-type": "application/json" } });
+
+const refused = (status: number, code: string, message: string) =>
+  json(JSON.stringify({ error: { code, message, path: [] } }), status);
 
 /** POST /api/v1/compute/NAME: the same door as the command line, over HTTP. */
 export async function postCompute(name: string, request: Request): Promise<Response> {
   const body = await readJsonBody(request);
   // Whatever text there is the registry refuses itself, in the same words as on the command line.
   if (!body.ok && body.text === undefined) return refuseBody(body.why);
-  const answer = compute(name, body.text ?? "");
-  if (answer.ok) return json(answerLine(answer), 200);
-  return json(answerLine(answer), answer.error.code === "unknown-function" ? 404 : 400);
+  const told = await computeAside(name, body.text ?? "");
+  switch (told.kind) {
+    case "told":
+      return json(told.line, told.ok ? 200 : told.code === "unknown-function" ? 404 : 400);
+    case "busy":
+      return refused(503, "busy", "many computations are waiting already: ask again in a moment");
+    case "given-up":
+      return refused(
+        503,
+        "too-long",
+        `it took longer than ${MOST_MS / 1000} s, or too much room, and was given up`,
+      );
+  }
 }
 
 const errorSchema = z

@@ -76,6 +76,17 @@ describe("what is uploaded", () => {
     expect(read.kind === "unreadable" && read.message).toContain(words);
   });
 
+  it("is refused where it would unpack to more than fifty million pixels, small as its file may be", async () => {
+    const wide = await plain(10_000, 5_001).png().toBuffer();
+    expect(wide.length).toBeLessThan(MOST_BYTES);
+    expect(await readUpload(wide)).toEqual({
+      kind: "unreadable",
+      message: "The picture has over 50 million pixels. Take a smaller one.",
+    });
+    // Whatever became of the one before, the next is looked at.
+    expect((await readable(await plain().png().toBuffer())).mime).toBe("image/jpeg");
+  });
+
   it("is refused where it breaks off", async () => {
     const raw = await plain().jpeg().toBuffer();
     expect((await readUpload(raw.subarray(0, raw.length / 2))).kind).toBe("unreadable");

@@ -21,19 +21,32 @@ export type Readable = {
 
 const refuse = (message: string): Unreadable => ({ kind: "unreadable", message });
 const PICTURES = ["jpeg", "png", "webp"];
+/** More than any camera in a pocket takes, and what a small file may unpack to; and how long one may take. */
+const MOST_PIXELS = 50_000_000;
+const MOST_SECONDS = 20;
 
 /**
  * Looks at what a file holds, not at its name: a picture is drawn anew, upright and without anything
  * the camera wrote into it, its place above all; a paper stays as it is.
  */
-export async function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
+export function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
+  // One at a time: a picture unpacked takes a hundred times the room of its file.
+  const next = last.then(() => readOne(raw));
+  last = next.catch(() => undefined);
+  return next;
+}
+let last: Promise<unknown> = Promise.resolve();
+
+async function readOne(raw: Buffer): Promise<Readable | Unreadable> {
   if (raw.length === 0) return refuse("The file is empty.");
   if (raw.length > MOST_BYTES) return refuse("The file is over 20 MB. Take a smaller one.");
   if (raw.subarray(0, 5).toString("latin1") === "%PDF-")
     return { kind: "readable", bytes: raw, mime: "application/pdf", width: null, height: null };
   try {
-    const picture = sharp(raw, { failOn: "error" });
-    const { format } = await picture.metadata();
+    const picture = sharp(raw, { failOn: "error", limitInputPixels: false });
+    const { format, width: wide, height: high } = await picture.metadata();
+    if (wide * high > MOST_PIXELS)
+      return refuse("The picture has over 50 million pixels. Take a smaller one.");
     if (!PICTURES.includes(format))
       return refuse("Only JPEG, PNG and WebP pictures and PDF papers can be kept.");
     const { data, info } = await picture
@@ -41,6 +54,7 @@ export async function readUpload(raw: Buffer): Promise<Readable | Unreadable> {
       .resize(LONGEST_SIDE, LONGEST_SIDE, { fit: "inside", withoutEnlargement: true })
       .flatten({ background: "#ffffff" })
       .jpeg({ quality: QUALITY })
+      .timeout({ seconds: MOST_SECONDS })
       .toBuffer({ resolveWithObject: true });
     const { width, height } = info;
     return { kind: "readable", bytes: data, mime: "image/jpeg", width, height };

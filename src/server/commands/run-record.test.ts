@@ -147,6 +147,7 @@ describe("what a device sends", () => {
     process.env["AMBER_CLOCK"] = NOW.toISOString();
     const request = new Request("http://127.0.0.1/", {
       method: "POST",
+      headers: { "content-type": "application/json" },
       body: JSON.stringify({ events: [notes[0], odd, ...notes.slice(1)] }),
     });
     const answer = (await (await postRunEvents(runId, request)).json()) as {

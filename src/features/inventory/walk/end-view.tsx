@@ -140,7 +140,7 @@ function FirstYearView({
       <p className="mt-2 max-w-prose text-second">
         Safety first, then what is past its time, then what is quickly done: never more than a
         morning. Nothing of it is fixed:{" "}
-        <Link href={`${home}/year`} className="text-link">
+        <Link href={`${home}/year`} className="text-link underline underline-offset-4">
           the year
         </Link>{" "}
         is planned on your own days, and published when you like it.

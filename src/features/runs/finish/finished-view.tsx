@@ -211,7 +211,7 @@ function NextStep({ sheet: { run, next, today, round } }: { sheet: RunSheet }) {
     return round ? (
       <p className="no-print mt-8 border-t-[3px] border-ink pt-4 text-lg">
         That was the last job of the round.{" "}
-        <Link href={round.path} className="text-link">
+        <Link href={round.path} className="text-link underline underline-offset-4">
           The round’s sheet
         </Link>
       </p>

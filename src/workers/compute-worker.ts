@@ -1,0 +1,11 @@
+import { parentPort } from "node:worker_threads";
+import { answerLine, compute, type ComputeAsk, type ComputeTold } from "@/core/compute/compute";
+
+parentPort?.on("message", ({ id, name, json }: ComputeAsk) => {
+  const answer = compute(name, json);
+  const told: ComputeTold = {
+    ...{ id, ok: answer.ok, line: answerLine(answer) },
+    code: answer.ok ? null : answer.error.code,
+  };
+  parentPort?.postMessage(told);
+});
