@@ -264,6 +264,7 @@ describe("the year on a phone", () => {
 
   it("asks a technician for three days, over both homes", async () => {
     await demo.page.open(`${demo.app.url}${HOME}/year/technician`);
+    await demo.page.seen("Days to ask for:");
     expect(await text("main")).toMatch(
       /Days to ask for: \w{3} \d+ \w{3}, \w{3} \d+ \w{3}, \w{3} \d+/,
     );
