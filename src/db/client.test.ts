@@ -24,7 +24,7 @@ const pragma = async (
 ) => Object.values((await run(`PRAGMA ${name}`)).rows[0]!)[0];
 
 describe("every connection of the store", () => {
-  it("keeps foreign keys, waits for a busy file, and logs ahead, however many are open", async () => {
+  it("keeps foreign keys, holds nobody up over a busy file, and logs ahead, however many are open", async () => {
     // Transactions that overlap each hold a connection of their own.
     const open = await Promise.all(
       Array.from({ length: 4 }, () => store.client.transaction("read")),
@@ -33,7 +33,8 @@ describe("every connection of the store", () => {
       for (const connection of open) {
         const run = (statement: string) => connection.execute(statement);
         expect(await pragma(run, "foreign_keys")).toBe(1);
-        expect(await pragma(run, "busy_timeout")).toBe(5000);
+        // The driver would wait with the whole process: waiting is done outside of it.
+        expect(await pragma(run, "busy_timeout")).toBe(0);
         expect(await pragma(run, "journal_mode")).toBe("wal");
         // 2 is FULL: what was acknowledged survives a power cut too.
         expect(await pragma(run, "synchronous")).toBe(2);

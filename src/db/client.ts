@@ -1,9 +1,11 @@
 import { mkdirSync } from "node:fs";
 import path from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import { createClient, type Client } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import * as schema from "./schema";
+import { asTrouble, troubleOf } from "./trouble";
 
 type Schema = typeof schema;
 export type Db = LibSQLDatabase<Schema>;
@@ -14,8 +16,15 @@ export type Reader = Db | Tx;
 export type Store = {
   db: Db;
   client: Client;
-  /** Runs one writing transaction after another: two at once would freeze the process. */
+  /**
+   * Runs one writing transaction after another: two at once would freeze the process. Where another process
+   * holds the file it waits without holding anybody else up.
+   *
+   * @throws StoreTrouble where the file stays held, or the disk takes nothing more
+   */
   write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+  /** Reads, and waits in the same way where that is not possible for the moment. */
+  read: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
   /** A number that changes with every write to the file, by this process or another. */
   version: () => Promise<number>;
   close: () => void;
@@ -23,26 +32,70 @@ export type Store = {
   foldAndClose: () => Promise<void>;
 };
 
-/** How long a connection waits for another process's write, ms. */
-const BUSY_TIMEOUT_MS = 5000;
+/** So long a write waits for another process’s, ms: then whoever asked hears that it is not saved yet. */
+const MOST_WAIT_MS = 2500;
+/** How often one looks whether the file is free again, ms: at first, and later. */
+const LOOKS_AGAIN_MS = { first: 5, most: 25 };
 
-export async function openStore(file: string): Promise<Store> {
+/**
+ * Tries until it is not refused as busy, or the time is over; in between everybody else goes on.
+ *
+ * @param afresh what has to be done after trouble, before anything is tried again
+ */
+async function whenFree<T>(
+  work: () => Promise<T>,
+  until: number,
+  afresh: () => void = () => undefined,
+): Promise<T> {
+  for (let pause = LOOKS_AGAIN_MS.first; ; pause = Math.min(LOOKS_AGAIN_MS.most, pause * 2))
+    try {
+      return await work();
+    } catch (error) {
+      const trouble = troubleOf(error);
+      if (trouble) afresh();
+      if (trouble !== "busy" || performance.now() + pause > until) throw asTrouble(error);
+      await sleep(pause);
+    }
+}
+
+/**
+ * Opens a database, and makes its folder where there is none.
+ *
+ * @param waitsMs how long a connection waits for another process inside SQLite, ms. The driver is
+ *   synchronous: nothing else of this process goes on meanwhile, so only what runs alone may wait there.
+ */
+export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Store> {
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true });
   // The client's timeout holds on every pooled connection; a PRAGMA would reach only one.
-  const client = createClient({ url: `file:${file}`, timeout: BUSY_TIMEOUT_MS, concurrency: 4 });
-  await client.execute("PRAGMA journal_mode = WAL");
+  const client = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 4 });
+  const soon = () => performance.now() + MOST_WAIT_MS;
+  await whenFree(() => client.execute("PRAGMA journal_mode = WAL"), soon());
   const db = drizzle(client, { schema });
+  // A statement that was refused leaves its connection unable to commit: writes have one of their own, which is
+  // then opened anew.
+  const writer = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 1 });
+  const written = drizzle(writer, { schema });
   let last: Promise<unknown> = Promise.resolve();
   const write: Store["write"] = (work) => {
-    const next = last.then(() => db.transaction(work, { behavior: "immediate" }));
+    const until = soon();
+    const next = last.then(() =>
+      whenFree(
+        () => written.transaction(work, { behavior: "immediate" }),
+        until,
+        () => void writer.reconnect(),
+      ),
+    );
     last = next.catch(() => undefined);
     return next;
   };
+  const read: Store["read"] = (work) => whenFree(() => work(db), soon());
   // A connection that never writes sees every other one's commits, and nothing of its own.
-  const watch = createClient({ url: `file:${file}`, timeout: BUSY_TIMEOUT_MS, concurrency: 1 });
-  const version = async () => Number((await watch.execute("PRAGMA data_version")).rows[0]?.[0]);
+  const watch = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 1 });
+  const version = () =>
+    whenFree(async () => Number((await watch.execute("PRAGMA data_version")).rows[0]?.[0]), soon());
   const close = () => {
     watch.close();
+    writer.close();
     client.close();
   };
   const foldAndClose = async () => {
@@ -50,7 +103,7 @@ export async function openStore(file: string): Promise<Store> {
     await client.execute("PRAGMA wal_checkpoint(TRUNCATE)");
     close();
   };
-  return { db, client, write, version, close, foldAndClose };
+  return { db, client, write, read, version, close, foldAndClose };
 }
 
 /** Brings a database to the present schema; a failed step leaves it as it was. */

@@ -10,6 +10,7 @@ import {
 } from "node:fs";
 import path from "node:path";
 import { createClient, type Client } from "@libsql/client";
+import { troubleOf } from "./trouble";
 
 /** “AmLi”, written into the head of every file of this app; files from before it have none. */
 export const APPLICATION_ID = 0x41_6d_4c_69;
@@ -24,7 +25,7 @@ export type FileProblem = "no-folder" | "read-only" | "foreign" | "damaged" | "n
 export type FileRefused = { why: FileProblem; sentence: string };
 
 /** How long another program may hold the file while the app starts, ms. */
-const WAITS_MS = 5000;
+export const WAITS_MS = 5000;
 
 const canWrite = (name: string): boolean => {
   try {
@@ -59,9 +60,6 @@ function latestCopy(file: string): string | null {
   const byName = (a: string, b: string) => (path.basename(a) < path.basename(b) ? -1 : 1);
   return copies.sort(byName).at(-1) ?? null;
 }
-
-/** What SQLite says in other words than ours. */
-const isBusy = (error: unknown): boolean => /SQLITE_BUSY|database is locked/.test(String(error));
 
 /**
  * Looks at a database before anything is done with it: whether it is there to be written, ours, whole, and
@@ -120,7 +118,7 @@ export async function refusedFile(file: string, known: number): Promise<FileRefu
     await (await client.transaction("write")).rollback();
     return null;
   } catch (error) {
-    return isBusy(error)
+    return troubleOf(error) === "busy"
       ? refuse("locked", `${file} is held by another program: stop that, and start again.`)
       : damaged;
   } finally {

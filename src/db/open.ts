@@ -1,6 +1,6 @@
 import { now } from "@/lib/clock";
 import { migrateStore, openStore } from "./client";
-import { markOurs, mendTexts, refusedFile } from "./file-check";
+import { markOurs, mendTexts, refusedFile, WAITS_MS } from "./file-check";
 import journal from "./migrations/meta/_journal.json";
 
 /** A database that is not opened, in one sentence with what to do. */
@@ -17,7 +17,8 @@ export class FileIsRefused extends Error {}
 export async function openAndMend(file: string): Promise<number> {
   const refused = await refusedFile(file, journal.entries.length);
   if (refused) throw new FileIsRefused(refused.sentence);
-  const store = await openStore(file);
+  // Nobody is answered yet: it may wait for another process that starts on the same file.
+  const store = await openStore(file, { waitsMs: WAITS_MS });
   try {
     await migrateStore(store);
     await markOurs(store.client);

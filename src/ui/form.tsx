@@ -23,6 +23,7 @@ import {
 import type { ZodType } from "zod";
 import { Button } from "./button";
 import { FieldsContext, OPENED_WITH, useFields, type Fields, type FormValues } from "./form-fields";
+import { notSavedWords } from "./trouble-words";
 
 const KEEP_AFTER_MS = 400;
 
@@ -67,7 +68,8 @@ const kept =
     } catch (error) {
       // Leading on to another page is thrown too.
       unstable_rethrow(error);
-      return { attempt: state.attempt + 1, values: valuesOf(form), errors: { form: NOT_SAVED } };
+      const words = notSavedWords(error) ?? NOT_SAVED;
+      return { attempt: state.attempt + 1, values: valuesOf(form), errors: { form: words } };
     }
   };
 

@@ -17,7 +17,7 @@ import * as readRuns from "./read-runs";
 const reading =
   <A extends unknown[], T>(read: (db: Reader, ...args: A) => Promise<T>) =>
   async (...args: A): Promise<T> =>
-    read((await appStore()).db, ...args);
+    (await appStore()).read((db) => read(db, ...args));
 
 export const listHomes = reading(homes.listHomes);
 export const findHome = reading(homes.findHome);

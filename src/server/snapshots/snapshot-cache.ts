@@ -65,13 +65,15 @@ const shown = new WeakMap<HomeStatus, Map<string, unknown>>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
 export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> => {
-  const { db, version } = await appStore();
+  const store = await appStore();
   // Taken before the reading: a write in between makes the next request read again.
-  const now = await version();
+  const now = await store.version();
   const kept = homes.get(homeId);
   if (kept?.version === now) return kept.read;
   const earlier = kept ? await kept.read.catch(() => null) : null;
-  const read = db.transaction((tx) => readHome(tx, homeId, earlier), { behavior: "deferred" });
+  const read = store.read((db) =>
+    db.transaction((tx) => readHome(tx, homeId, earlier), { behavior: "deferred" }),
+  );
   homes.set(homeId, { version: now, read });
   try {
     return await read;

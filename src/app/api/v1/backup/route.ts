@@ -1,5 +1,6 @@
 import { getBackup } from "@/features/data/backup-api";
+import { route } from "@/lib/store-trouble";
 
-export async function GET() {
+export const GET = route(async () => {
   return getBackup();
-}
+});

@@ -1,8 +1,8 @@
 import { postHomePhoto } from "@/features/inventory/units/picture-api";
+import { route } from "@/lib/store-trouble";
 
-export async function POST(
-  request: Request,
-  { params }: RouteContext<"/api/v1/homes/[homeId]/photos">,
-) {
-  return postHomePhoto((await params).homeId, request);
-}
+export const POST = route(
+  async (request: Request, { params }: RouteContext<"/api/v1/homes/[homeId]/photos">) => {
+    return postHomePhoto((await params).homeId, request);
+  },
+);

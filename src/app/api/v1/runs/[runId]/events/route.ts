@@ -1,11 +1,12 @@
 import { getRunEvents, postRunEvents } from "@/features/runs/record/run-api";
+import { route } from "@/lib/store-trouble";
 
 type Context = { params: Promise<{ runId: string }> };
 
-export async function POST(request: Request, { params }: Context): Promise<Response> {
+export const POST = route(async (request: Request, { params }: Context) => {
   return postRunEvents((await params).runId, request);
-}
+});
 
-export async function GET(_request: Request, { params }: Context): Promise<Response> {
+export const GET = route(async (_request: Request, { params }: Context) => {
   return getRunEvents((await params).runId);
-}
+});

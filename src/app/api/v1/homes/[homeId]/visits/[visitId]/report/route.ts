@@ -1,9 +1,12 @@
 import { getVisitReport } from "@/features/visits/report-api";
+import { route } from "@/lib/store-trouble";
 
-export async function GET(
-  _request: Request,
-  { params }: RouteContext<"/api/v1/homes/[homeId]/visits/[visitId]/report">,
-) {
-  const { homeId, visitId } = await params;
-  return getVisitReport(homeId, visitId);
-}
+export const GET = route(
+  async (
+    _request: Request,
+    { params }: RouteContext<"/api/v1/homes/[homeId]/visits/[visitId]/report">,
+  ) => {
+    const { homeId, visitId } = await params;
+    return getVisitReport(homeId, visitId);
+  },
+);
