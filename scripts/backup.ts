@@ -2,10 +2,11 @@
 import path from "node:path";
 import { dayIn } from "../src/core/quantities/plain-date";
 import { backUp } from "../src/db/backup";
+import { COPY_FOLDERS } from "../src/db/copies-beside";
 import { readEnv } from "../src/lib/env";
 
 const { AMBER_DB, AMBER_CLOCK } = readEnv(process.env);
-const folder = process.argv[2] ?? path.join(path.dirname(AMBER_DB), "copies");
+const folder = process.argv[2] ?? path.join(path.dirname(AMBER_DB), COPY_FOLDERS.asked);
 const instant = AMBER_CLOCK ? Date.parse(AMBER_CLOCK) : Date.now();
 const today = dayIn(Intl.DateTimeFormat().resolvedOptions().timeZone, instant);
 

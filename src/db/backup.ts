@@ -12,6 +12,9 @@ import path from "node:path";
 import { pathToFileURL } from "node:url";
 import { createClient, type Client } from "@libsql/client";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import { ASIDE } from "./copies-beside";
+import { WAITS_MS } from "./file-check";
+import { asTrouble } from "./trouble";
 
 /** What stands beside a database while it is written; a log left by another file is fatal to it. */
 const LOGS = ["-wal", "-shm"] as const;
@@ -22,6 +25,9 @@ export class CopyProblem extends Error {}
 /** What a copy made on a day is called, in the folder and as a download. */
 export const copyName = (today: PlainDate): string => `amber-lintel-${today}.db`;
 
+/** What stood there until a copy was put back is called so, with the day. */
+export const asideName = (today: PlainDate): string => `${ASIDE}${today}.db`;
+
 /** The first of name.db, name-2.db, name-3.db that no file in the folder has yet. */
 function freeName(folder: string, name: string): string {
   for (let nth = 1; ; nth++) {
@@ -30,8 +36,8 @@ function freeName(folder: string, name: string): string {
   }
 }
 
-async function inFile<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = createClient({ url: pathToFileURL(file).href, timeout: 5000, concurrency: 1 });
+export async function inFile<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
+  const client = createClient({ url: pathToFileURL(file).href, timeout: WAITS_MS, concurrency: 1 });
   try {
     return await work(client);
   } finally {
@@ -43,16 +49,51 @@ async function inFile<T>(file: string, work: (client: Client) => Promise<T>): Pr
  * Writes everything of a database, its pictures too, into one file of the folder, named by the
  * day, and gives its path. Consistent while others read and write.
  */
-export async function backUp(file: string, folder: string, today: PlainDate): Promise<string> {
+export async function backUp(
+  file: string,
+  folder: string,
+  today: PlainDate,
+  name = copyName(today),
+): Promise<string> {
   if (!existsSync(file)) throw new CopyProblem(`There is no database at ${file} yet.`);
   mkdirSync(folder, { recursive: true });
-  const copy = freeName(folder, copyName(today));
-  await inFile(file, (client) => client.execute({ sql: "VACUUM INTO ?", args: [copy] }));
+  const copy = freeName(folder, name);
+  // What is cut short, by a kill or a full disk, never counts as a copy.
+  const coming = `${copy}.coming`;
+  rmSync(coming, { force: true });
+  try {
+    await copyAside(file, coming);
+    toDisk(coming);
+    renameSync(coming, copy);
+  } catch (error) {
+    rmSync(coming, { force: true });
+    throw asTrouble(error);
+  }
   return copy;
 }
 
+const COPIES = `
+  const { workerData } = require("node:worker_threads");
+  const Database = require("libsql");
+  const db = new Database(workerData.file, { timeout: ${WAITS_MS} });
+  try { db.prepare("VACUUM INTO ?").run(workerData.copy); } finally { db.close(); }
+`;
+
+/** Copies in a thread of its own: the driver is synchronous, and all pages would stand still meanwhile. */
+const copyAside = (file: string, copy: string): Promise<void> =>
+  new Promise((resolve, reject) => {
+    // Asked for by name: the bundler would else look for a file to make of it.
+    const { Worker } = process.getBuiltinModule("node:worker_threads");
+    const worker = new Worker(COPIES, { eval: true, workerData: { file, copy } });
+    worker.once("error", reject);
+    worker.once("exit", () => resolve());
+  });
+
 /** What is wrong with a file as a copy of this application's database; undefined when it is whole. */
-async function problemOf(file: string, migrationsKnown: number): Promise<string | undefined> {
+export async function problemOf(
+  file: string,
+  migrationsKnown: number,
+): Promise<string | undefined> {
   try {
     return await inFile(file, async (client) => {
       const check = await client.execute("PRAGMA integrity_check");
@@ -74,14 +115,16 @@ async function fold(file: string): Promise<void> {
     await inFile(file, (client) => client.execute("PRAGMA journal_mode = DELETE"));
   } catch (error) {
     if (/locked|busy/i.test(String(error)))
-      throw new CopyProblem("Amber Lintel is running on this database: stop it first.");
+      throw new CopyProblem(
+        "Amber Lintel, or another program, has this database open: stop it first.",
+      );
     // A damaged file cannot be folded; it is kept aside as it is, with its log.
   }
 }
 
-function copyToDisk(from: string, to: string): void {
-  copyFileSync(from, to);
-  const handle = openSync(to, "r+");
+/** Waits until a file lies on the disk itself. */
+function toDisk(file: string): void {
+  const handle = openSync(file, "r+");
   fsyncSync(handle);
   closeSync(handle);
 }
@@ -104,7 +147,8 @@ export async function putBack(
   // Checked where it will lie: what was looked at is what is put in place.
   const fresh = `${file}.coming`;
   for (const end of ["", ...LOGS]) rmSync(`${fresh}${end}`, { force: true });
-  copyToDisk(copy, fresh);
+  copyFileSync(copy, fresh);
+  toDisk(fresh);
   try {
     const problem = await problemOf(fresh, migrationsKnown);
     if (problem) throw new CopyProblem(`${copy} is not put back: ${problem}.`);
@@ -114,9 +158,7 @@ export async function putBack(
     for (const end of ["", ...LOGS]) rmSync(`${fresh}${end}`, { force: true });
     throw error;
   }
-  const aside = existsSync(file)
-    ? freeName(path.dirname(file), `before-restore-${today}.db`)
-    : null;
+  const aside = existsSync(file) ? freeName(path.dirname(file), asideName(today)) : null;
   for (const end of ["", ...LOGS])
     if (existsSync(`${file}${end}`)) {
       if (aside) renameSync(`${file}${end}`, `${aside}${end}`);

@@ -42,9 +42,9 @@ const LOOKS_AGAIN_MS = { first: 5, most: 25 };
  *
  * @param afresh what has to be done after trouble, before anything is tried again
  */
-async function whenFree<T>(
+export async function whenFree<T>(
   work: () => Promise<T>,
-  until: number,
+  until = performance.now() + MOST_WAIT_MS,
   afresh: () => void = () => undefined,
 ): Promise<T> {
   for (let pause = LOOKS_AGAIN_MS.first; ; pause = Math.min(LOOKS_AGAIN_MS.most, pause * 2))
@@ -68,8 +68,7 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true });
   // The client's timeout holds on every pooled connection; a PRAGMA would reach only one.
   const client = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 4 });
-  const soon = () => performance.now() + MOST_WAIT_MS;
-  await whenFree(() => client.execute("PRAGMA journal_mode = WAL"), soon());
+  await whenFree(() => client.execute("PRAGMA journal_mode = WAL"));
   const db = drizzle(client, { schema });
   // A statement that was refused leaves its connection unable to commit: writes have one of their own, which is
   // then opened anew.
@@ -77,7 +76,8 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
   const written = drizzle(writer, { schema });
   let last: Promise<unknown> = Promise.resolve();
   const write: Store["write"] = (work) => {
-    const until = soon();
+    // From when it was asked for: it waits for the writes before it too.
+    const until = performance.now() + MOST_WAIT_MS;
     const next = last.then(() =>
       whenFree(
         () => written.transaction(work, { behavior: "immediate" }),
@@ -88,11 +88,11 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
     last = next.catch(() => undefined);
     return next;
   };
-  const read: Store["read"] = (work) => whenFree(() => work(db), soon());
+  const read: Store["read"] = (work) => whenFree(() => work(db));
   // A connection that never writes sees every other one's commits, and nothing of its own.
   const watch = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 1 });
   const version = () =>
-    whenFree(async () => Number((await watch.execute("PRAGMA data_version")).rows[0]?.[0]), soon());
+    whenFree(async () => Number((await watch.execute("PRAGMA data_version")).rows[0]?.[0]));
   const close = () => {
     watch.close();
     writer.close();

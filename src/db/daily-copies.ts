@@ -2,6 +2,7 @@ import { existsSync, readdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { backUp, copyName } from "./backup";
+import { COPY_FOLDERS } from "./copies-beside";
 
 /** So many of the last days are kept each, and of older months their last copy. */
 const DAYS_KEPT = 7;
@@ -29,7 +30,7 @@ export function copiesLetGo(names: readonly string[]): string[] {
  * @returns the path of a copy that was made; null where there was one
  */
 export async function copyOfTheDay(file: string, today: PlainDate): Promise<string | null> {
-  const folder = path.join(path.dirname(file), "daily-copies");
+  const folder = path.join(path.dirname(file), COPY_FOLDERS.daily);
   if (existsSync(path.join(folder, copyName(today)))) return null;
   const copy = await backUp(file, folder, today);
   for (const name of copiesLetGo(readdirSync(folder))) rmSync(path.join(folder, name));

@@ -141,6 +141,17 @@ describe("a file that is opened", () => {
     said.mockRestore();
   });
 
+  it.each([
+    ["with no table yet", "PRAGMA application_id = 0"],
+    ["with its first table only", "CREATE TABLE __drizzle_migrations (id, hash, created_at)"],
+  ])("may be one whose very first start was killed, %s", async (_, sql) => {
+    const young = createClient({ url: `file:${path.join(folder, "young.db")}`, concurrency: 1 });
+    await young.execute("PRAGMA journal_mode = WAL");
+    await young.execute(sql);
+    young.close();
+    expect(await refusedFile(path.join(folder, "young.db"), KNOWN)).toBeNull();
+  });
+
   it("goes on from where it was killed in the middle of a migration", async () => {
     const old = path.join(folder, "old.db");
     // Killed over and over while it brings an empty file to the present schema.

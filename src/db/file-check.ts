@@ -3,19 +3,17 @@ import {
   constants,
   existsSync,
   openSync,
-  readdirSync,
   readSync,
   closeSync,
   statSync,
 } from "node:fs";
 import path from "node:path";
 import { createClient, type Client } from "@libsql/client";
+import { copiesBeside } from "./copies-beside";
 import { troubleOf } from "./trouble";
 
 /** “AmLi”, written into the head of every file of this app; files from before it have none. */
 export const APPLICATION_ID = 0x41_6d_4c_69;
-/** Where copies lie beside a database: those somebody asked for, and those of every day. */
-const COPY_FOLDERS = ["copies", "daily-copies"];
 const HEAD_BYTES = 100;
 const APPLICATION_ID_AT = 68;
 const MAGIC = "SQLite format 3\0";
@@ -48,18 +46,8 @@ function headOf(file: string): Buffer {
 }
 
 /** The newest copy that lies where copies are made, by the day in its name. */
-function latestCopy(file: string): string | null {
-  const copies = COPY_FOLDERS.flatMap((name) => {
-    const folder = path.join(path.dirname(file), name);
-    return existsSync(folder)
-      ? readdirSync(folder).flatMap((each) =>
-          each.endsWith(".db") ? [path.join(folder, each)] : [],
-        )
-      : [];
-  });
-  const byName = (a: string, b: string) => (path.basename(a) < path.basename(b) ? -1 : 1);
-  return copies.sort(byName).at(-1) ?? null;
-}
+const latestCopy = (file: string): string | null =>
+  copiesBeside(file).find(({ kind }) => kind !== "aside")?.file ?? null;
 
 /**
  * Looks at a database before anything is done with it: whether it is there to be written, ours, whole, and
@@ -126,12 +114,16 @@ export async function refusedFile(file: string, known: number): Promise<FileRefu
   }
 }
 
-/** How many migrations a database has had; null where it has none of ours. */
+/**
+ * How many migrations a database has had; null where it has none of ours. One that was killed on its very first
+ * start has no table yet, or only the one in which migrations are counted.
+ */
 async function migrationsIn(client: Client): Promise<number | null> {
-  const { rows } = await client.execute(
-    "SELECT name FROM sqlite_schema WHERE type = 'table' AND name IN ('homes', '__drizzle_migrations')",
-  );
-  if (rows.length < 2) return null;
+  const { rows } = await client.execute("SELECT name FROM sqlite_schema WHERE type = 'table'");
+  const tables = new Set(rows.map(({ name }) => String(name)));
+  const isCounted = tables.delete("__drizzle_migrations");
+  if (tables.size === 0) return 0;
+  if (!isCounted || !tables.has("homes")) return null;
   const counted = await client.execute("SELECT count(*) AS n FROM __drizzle_migrations");
   return Number(counted.rows[0]?.["n"]);
 }

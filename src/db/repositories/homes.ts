@@ -113,6 +113,11 @@ export async function registerNumberNow(db: Reader): Promise<number> {
   return rows[0]?.number ?? 0;
 }
 
+/** How often a copy was put in the place of everything: it stands in the head of the file. */
+export async function restoredNumber(db: Reader): Promise<number> {
+  return Number((await db.get<{ user_version: number }>(sql`pragma user_version`)).user_version);
+}
+
 export async function listWeatherDays(db: Reader, homeId: string) {
   return db
     .select({ date: weatherDays.date, meanC: weatherDays.meanC })

@@ -13,6 +13,7 @@ import {
   listWeatherDays,
   observedVersion,
   registerNumberNow,
+  restoredNumber,
 } from "@/db/repositories/homes";
 import { listItems, listItemsOfHome, listParts, listSlots } from "@/db/repositories/parts";
 import { listRegisters, listRooms } from "@/db/repositories/rooms";
@@ -28,6 +29,8 @@ import { listMeasuredHours, listSystems, listUnits } from "@/db/repositories/uni
 /** A snapshot with how far its record goes, from which the next reading goes on. */
 export type HomeRead = {
   snapshot: HomeSnapshot;
+  /** How often a copy had been put in the place of everything. */
+  restored: number;
   /** The newest entry of the record in it. */
   ordinal: number;
   /** How often what homes consist of had been changed. */
@@ -132,8 +135,11 @@ async function readRegister(
 export async function readHome(
   db: Reader,
   homeId: string,
-  earlier: HomeRead | null = null,
+  last: HomeRead | null = null,
 ): Promise<HomeRead | null> {
+  const restored = await restoredNumber(db);
+  // What was read before a copy took the place of everything has nothing to do with what is there now.
+  const earlier = last?.restored === restored ? last : null;
   const ordinal = await newestOrdinal(db);
   const before = earlier?.snapshot;
   const number = await registerNumberNow(db);
@@ -172,6 +178,7 @@ export async function readHome(
     (Object.keys(snapshot) as (keyof HomeSnapshot)[]).every((key) => before[key] === snapshot[key]);
   return {
     snapshot: isSame ? before : snapshot,
+    restored,
     ordinal,
     registerNumber: number,
     observed,
