@@ -44,23 +44,21 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
   const url = `http://127.0.0.1:${port}`;
   let child: ChildProcess | null = null;
   const start = async (clock = CLOCK) => {
-    child = spawn(
-      "node_modules/.bin/next",
-      ["start", "--hostname", "127.0.0.1", "--port", String(port)],
-      {
-        env: {
-          ...process.env,
-          NODE_ENV: "production",
-          AMBER_DB: file,
-          AMBER_CLOCK: clock,
-          AMBER_HOSTS: KNOWN_NAME,
-          NEXT_TELEMETRY_DISABLED: "1",
-          ...serverEnv,
-        },
-        stdio: "ignore",
-        detached: true,
+    child = spawn(process.execPath, [".next/serve.mjs"], {
+      env: {
+        ...process.env,
+        NODE_ENV: "production",
+        HOSTNAME: "127.0.0.1",
+        PORT: String(port),
+        AMBER_DB: file,
+        AMBER_CLOCK: clock,
+        AMBER_HOSTS: KNOWN_NAME,
+        NEXT_TELEMETRY_DISABLED: "1",
+        ...serverEnv,
       },
-    );
+      stdio: "ignore",
+      detached: true,
+    });
     for (;;) {
       if (child.exitCode !== null) throw new Error("The application stopped while starting.");
       const answer = await fetch(`${url}/welcome`).catch(() => null);

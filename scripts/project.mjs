@@ -61,7 +61,28 @@ export function install() {
   );
 }
 
-const BUILD_INPUTS = ["package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
+const BUILD_INPUTS = [
+  "scripts/serve.ts",
+  "package-lock.json",
+  "next.config.ts",
+  "postcss.config.mjs",
+  "tsconfig.json",
+];
+
+/** The server of the built application. */
+export const SERVER = path.join(".next", "serve.mjs");
+
+/** Makes one file of a program. */
+const bundle = (source, file, more) =>
+  runBin("esbuild", [
+    source,
+    "--bundle",
+    "--platform=node",
+    "--target=node20",
+    "--log-level=warning",
+    `--outfile=${file}`,
+    ...more,
+  ]);
 
 export function build() {
   const isSource = (file) => !file.endsWith(".test.ts") && !file.endsWith(".test.tsx");
@@ -71,20 +92,14 @@ export function build() {
     files,
     () =>
       existsSync(path.join(root, ".next", "BUILD_ID")) &&
-      existsSync(path.join(root, ".next", "compute-worker.cjs")),
+      existsSync(path.join(root, ".next", "compute-worker.cjs")) &&
+      existsSync(path.join(root, SERVER)),
     () => {
       console.log("Building…");
       runBin("next", ["build"]);
       // What computes beside the server: one file, without the rest of the app.
-      runBin("esbuild", [
-        "src/workers/compute-worker.ts",
-        "--bundle",
-        "--platform=node",
-        "--format=cjs",
-        "--target=node20",
-        "--log-level=warning",
-        "--outfile=.next/compute-worker.cjs",
-      ]);
+      bundle("src/workers/compute-worker.ts", ".next/compute-worker.cjs", ["--format=cjs"]);
+      bundle("scripts/serve.ts", SERVER, ["--format=esm", "--packages=external"]);
     },
   );
 }
@@ -144,9 +159,18 @@ export async function wantFree({ host, port, address }) {
 /** Starts the server and prints its address once it answers; ends with it. */
 export async function serve({ env, host, port, address }, mode = "start") {
   await wantFree({ host, port, address });
-  const child = spawn(bin("next"), [mode, "--hostname", host, "--port", port], {
+  const [command, args] =
+    mode === "dev"
+      ? [bin("next"), ["dev", "--hostname", host, "--port", port]]
+      : [process.execPath, [SERVER]];
+  const child = spawn(command, args, {
     cwd: root,
-    env,
+    env: {
+      ...env,
+      HOSTNAME: host,
+      PORT: port,
+      ...(mode === "dev" ? {} : { NODE_ENV: "production" }),
+    },
     stdio: ["ignore", mode === "dev" ? "inherit" : "ignore", "inherit"],
   });
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));

@@ -1,5 +1,6 @@
 import { dayIn } from "@/core/quantities/plain-date";
 import { now } from "@/lib/clock";
+import { tellVersion } from "@/lib/data-version";
 import { readEnv } from "@/lib/env";
 import { copyOfTheDay } from "./daily-copies";
 import { indexProcedures } from "./repositories/find";
@@ -18,6 +19,7 @@ export async function prepareAppStore(
   const { AMBER_DB, AMBER_CHECKED } = readEnv(process.env);
   if (AMBER_CHECKED !== "1") await openAndMend(AMBER_DB);
   const store = await appStore();
+  tellVersion(store.version);
   await store.write((tx) => indexProcedures(tx, procedures));
 }
 

@@ -109,6 +109,27 @@ export async function problemOf(
   }
 }
 
+/** What a copy holds: the names of its homes, and how many entries. */
+export type CopyContents = { homes: string[]; entries: number };
+
+/** What a copy holds; null where it cannot be read. */
+export async function contentsOf(file: string): Promise<CopyContents | null> {
+  try {
+    return await inFile(file, async (client) => {
+      const homes = await client.execute(
+        "SELECT name FROM homes WHERE deleted_at IS NULL ORDER BY created_at, id",
+      );
+      const entries = await client.execute("SELECT count(*) AS n FROM events");
+      return {
+        homes: homes.rows.map((row) => String(row["name"])),
+        entries: Number(entries.rows[0]?.["n"]),
+      };
+    });
+  } catch {
+    return null;
+  }
+}
+
 /** Folds the log into a database nobody else has open, and leaves it without one. */
 async function fold(file: string): Promise<void> {
   try {

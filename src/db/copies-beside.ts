@@ -1,5 +1,6 @@
 import { existsSync, readdirSync, statSync } from "node:fs";
 import path from "node:path";
+import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 
 /** Where copies lie beside a database: those somebody asked for, and those of every day. */
 export const COPY_FOLDERS = { asked: "copies", daily: "daily-copies" } as const;
@@ -7,18 +8,24 @@ export const COPY_FOLDERS = { asked: "copies", daily: "daily-copies" } as const;
 export const ASIDE = "before-restore-";
 
 export type CopyKind = keyof typeof COPY_FOLDERS | "aside";
-/** A copy beside the database: where it lies, of which day, and how large it is. */
-export type CopyBeside = { kind: CopyKind; file: string; day: string; bytes: number };
+/** A copy beside the database: where it lies, what it is called, of which day, and how large it is. */
+export type CopyBeside = {
+  kind: CopyKind;
+  file: string;
+  name: string;
+  day: PlainDate;
+  bytes: number;
+};
 
 const DAY_IN_NAME = /(\d{4}-\d{2}-\d{2})(-\d+)?\.db$/;
 
 const databasesIn = (kind: CopyKind, folder: string): CopyBeside[] =>
   existsSync(folder)
     ? readdirSync(folder).flatMap((name) => {
-        const day = DAY_IN_NAME.exec(name)?.[1];
+        const day = readPlainDate(DAY_IN_NAME.exec(name)?.[1] ?? "");
         const isOne = day && (kind !== "aside" || name.startsWith(ASIDE));
         const file = path.join(folder, name);
-        return isOne ? [{ kind, file, day, bytes: statSync(file).size }] : [];
+        return isOne ? [{ kind, file, name, day, bytes: statSync(file).size }] : [];
       })
     : [];
 

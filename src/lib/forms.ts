@@ -68,6 +68,10 @@ export const emptyForm = (values: Record<string, string[]> = {}): FormState => (
 
 const OWN_FIELDS = [OPENED_WITH, COMMAND_ID];
 
+/** No field of ours is called like what every object has: what comes under such a name is not read. */
+const isField = (name: string): boolean =>
+  !name.startsWith("$") && !OWN_FIELDS.includes(name) && !(name in Object.prototype);
+
 /** What was typed, from a form or from an address. */
 export type Typed = { entries: () => Iterable<[string, FormDataEntryValue]> };
 
@@ -75,8 +79,7 @@ export type Typed = { entries: () => Iterable<[string, FormDataEntryValue]> };
 export function fieldsOf(form: Typed): Record<string, string[]> {
   const fields: Record<string, string[]> = {};
   for (const [name, value] of form.entries())
-    if (typeof value === "string" && !name.startsWith("$") && !OWN_FIELDS.includes(name))
-      (fields[name] ??= []).push(value);
+    if (typeof value === "string" && isField(name)) (fields[name] ??= []).push(value);
   return fields;
 }
 

@@ -27,6 +27,7 @@ export const REFUSED_WORDS: Readonly<Record<NotTaken, string>> = {
     "this device’s clock is more than a day ahead. Set it: what was done is kept here and sent again.",
   unreadable: "it can’t be read by this version. Load the page anew and do it again.",
   "unknown-place": "the part or machine it names is not here any more. Choose another.",
+  conflict: "something else was sent under its name before. See where it stands, and do it again.",
 };
 
 /** “Switch the power on: …”: what was not taken, by its step. */

@@ -56,13 +56,15 @@ class Server {
   clock = T0;
   answer: (events: readonly RunEvent[]) => Answer | null = () => null;
   refuses = new Map<string, NotTaken>();
-  taken = (): Taken => ({
+  /** What came after an event, as the server has it; everything where it has it not. */
+  taken = (after?: string): Taken => ({
     kind: "taken",
-    events: [...this.known],
+    after: this.known.some(({ id }) => id === after) ? after! : null,
+    events: this.known.slice(this.known.findIndex(({ id }) => id === after) + 1),
     refused: [],
     now: new Date(this.clock).toISOString(),
   });
-  send = (_: string, events: readonly RunEvent[]): Promise<Answer> => {
+  send = (_: string, events: readonly RunEvent[], after?: string): Promise<Answer> => {
     this.batches.push(events.length);
     const other = this.answer(events);
     if (other) return Promise.resolve(other);
@@ -72,9 +74,9 @@ class Server {
     });
     const gone = new Set([...refused.map(({ id }) => id), ...this.known.map(({ id }) => id)]);
     this.known.push(...events.filter(({ id }) => !gone.has(id)));
-    return Promise.resolve({ ...this.taken(), refused });
+    return Promise.resolve({ ...this.taken(after), refused });
   };
-  ask = () => Promise.resolve(this.taken());
+  ask = (_: string, after?: string) => Promise.resolve(this.taken(after));
 }
 
 let store: MemoryStore, device: HeldDevice, server: Server;
@@ -289,7 +291,7 @@ describe("an answer of the server", () => {
     [404, {}, "gone"],
     [400, { error: { message: "too many" } }, "refused"],
     [413, "too large", "refused"],
-    [200, { events: [], refused: [], now: "2026-03-14T08:30:00.000Z" }, "taken"],
+    [200, { after: null, events: [], refused: [], now: "2026-03-14T08:30:00.000Z" }, "taken"],
   ] as const)("of status %d with %j is %s", async (status, body, kind) => {
     answering(status, body);
     expect((await sendEvents("r", [])).kind).toBe(kind);

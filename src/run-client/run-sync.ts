@@ -121,11 +121,12 @@ export class RunSync {
   /** Asks what another device has done, unless something of this one is on its way. */
   async look(): Promise<void> {
     if (this.#isStopped || this.setting.queue.all().length > 0) return;
-    const answer = await this.setting.ask(this.setting.runId);
+    const answer = await this.setting.ask(this.setting.runId, this.#state.known.at(-1)?.id);
     // The answer may have been sent before the latest step was done here. It would then lack that step.
     if (!answer || this.#isStopped || this.setting.queue.all().length > 0) return;
     this.#clockError = Date.parse(answer.now) - this.setting.device.now();
-    if (answer.events.length > this.#state.known.length) this.#set({ known: answer.events });
+    const known = this.#knownWith(answer);
+    if (known.length > this.#state.known.length) this.#set({ known });
   }
 
   /** Sends what waits, batch after batch, until nothing does or the page goes. */
@@ -136,7 +137,8 @@ export class RunSync {
     while (!this.#isStopped) {
       const batch = this.#sendable().slice(0, size);
       if (batch.length === 0) break;
-      const answer = await this.setting.send(this.setting.runId, batch);
+      const last = this.#state.known.at(-1)?.id;
+      const answer = await this.setting.send(this.setting.runId, batch, last);
       if (answer.kind === "taken") {
         size = BATCH;
         if (this.#taken(batch, answer)) await this.#wait();
@@ -181,7 +183,7 @@ export class RunSync {
     });
     // The events are added before they leave the queue: in between they are in both lists and still shown
     // once, whereas the other order would hide them for a moment.
-    this.#set({ known: answer.events, refused: [...this.#state.refused, ...told] });
+    this.#set({ known: this.#knownWith(answer), refused: [...this.#state.refused, ...told] });
     queue.drop(new Set(batch.flatMap(({ id }) => (early.has(id) ? [] : [id]))));
     const trouble =
       early.size > 0
@@ -191,6 +193,13 @@ export class RunSync {
           : null;
     this.#set({ queue: this.#waiting(), trouble });
     return early.size > 0;
+  }
+
+  /** All that is known with an answer, which holds only what the device lacked. */
+  #knownWith({ after, events }: Taken): readonly RunEvent[] {
+    const { known } = this.#state;
+    const place = after === null ? -1 : known.findLastIndex(({ id }) => id === after);
+    return [...known.slice(0, place + 1), ...events];
   }
 
   #setAside(event: RunEvent, words: string): void {

@@ -3,6 +3,7 @@ import { NOT_TAKEN, type NotTaken } from "@/core/runs/run-state";
 import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
 
 const answerSchema = z.object({
+  after: z.string().nullable(),
   events: z.array(runEventSchema),
   refused: z.array(z.object({ id: z.string(), why: z.enum(NOT_TAKEN) })),
   now: z.iso.datetime(),
@@ -11,7 +12,9 @@ const errorSchema = z.object({ error: z.object({ message: z.string() }) });
 
 export type Taken = {
   kind: "taken";
-  events: RunEvent[];
+  /** The event these come after, of those the device knew; null where they are all there are. */
+  after: string | null;
+  events: readonly RunEvent[];
   refused: { id: string; why: NotTaken }[];
   now: string;
 };
@@ -24,8 +27,9 @@ export type Answer =
   /** No answer, or one of trouble: it is sent again. */
   | { kind: "unreachable" };
 
-export type Send = (runId: string, events: readonly RunEvent[]) => Promise<Answer>;
-export type Ask = (runId: string) => Promise<Taken | null>;
+/** `after` is the last event the device knows: only what came later is answered. */
+export type Send = (runId: string, events: readonly RunEvent[], after?: string) => Promise<Answer>;
+export type Ask = (runId: string, after?: string) => Promise<Taken | null>;
 
 const pathOf = (runId: string) => `/api/v1/runs/${runId}/events`;
 
@@ -43,13 +47,13 @@ async function read(response: Response): Promise<Answer> {
 }
 
 /** Hands events to the server; whatever the network does, an answer comes back. */
-export const sendEvents: Send = async (runId, events) => {
+export const sendEvents: Send = async (runId, events, after) => {
   try {
     return await read(
       await fetch(pathOf(runId), {
         method: "POST",
         headers: { "content-type": "application/json" },
-        body: JSON.stringify({ events }),
+        body: JSON.stringify({ events, after }),
       }),
     );
   } catch {
@@ -58,9 +62,10 @@ export const sendEvents: Send = async (runId, events) => {
 };
 
 /** What the server knows of a run; null where it can't be had. */
-export const askEvents: Ask = async (runId) => {
+export const askEvents: Ask = async (runId, after) => {
   try {
-    const answer = await read(await fetch(pathOf(runId)));
+    const query = after === undefined ? "" : `?${new URLSearchParams({ after }).toString()}`;
+    const answer = await read(await fetch(`${pathOf(runId)}${query}`));
     return answer.kind === "taken" ? answer : null;
   } catch {
     return null;

@@ -12,7 +12,7 @@ import { askEvents, sendEvents } from "./send-events";
 export type RunInput = {
   runId: string;
   job: RunJob;
-  events: RunEvent[];
+  events: readonly RunEvent[];
   serverNow: string;
   /** What else is open in the home, of other runs or left over. */
   beside: EndEntry[];

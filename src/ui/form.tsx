@@ -59,17 +59,24 @@ const valuesOf = (form: FormData): FormValues => {
 const NOT_SAVED =
   "Not saved: Amber Lintel could not be reached or could not write. All you typed is still here: send it again.";
 
-/** A save that fails for whatever reason keeps every field, and says so. */
+/**
+ * A save that fails for whatever reason keeps every field, and says so. What a form asks for keeps its name from
+ * one sending to the next, unless the server gives it another.
+ */
 const kept =
   (action: FormAction): FormAction =>
   async (state, form) => {
     try {
-      return await action(state, form);
+      const answer = await action(state, form);
+      const { commandId = state.commandId } = answer;
+      const named = commandId === undefined ? {} : { commandId };
+      return { ...answer, ...named, attempt: Math.max(answer.attempt, state.attempt + 1) };
     } catch (error) {
       // Leading on to another page is thrown too.
       unstable_rethrow(error);
       const words = notSavedWords(error) ?? NOT_SAVED;
-      return { attempt: state.attempt + 1, values: valuesOf(form), errors: { form: words } };
+      const attempt = state.attempt + 1;
+      return { ...state, attempt, values: valuesOf(form), errors: { form: words } };
     }
   };
 
@@ -285,8 +292,8 @@ export function Form({
       noValidate
     >
       <input type="hidden" name={OPENED_WITH} value={opened} readOnly />
-      {initial.commandId && (
-        <input type="hidden" name={COMMAND_ID} value={initial.commandId} readOnly />
+      {state.commandId && (
+        <input type="hidden" name={COMMAND_ID} value={state.commandId} readOnly />
       )}
       {typed.found && state.attempt === 0 && !taken && (
         <p role="status" className="mb-4 border-l-4 border-ink bg-surface px-4 py-2">

@@ -1,5 +1,10 @@
+import { Copies } from "@/features/data/copies";
+import { copiesToShow } from "@/features/data/copies-queries";
 import { WelcomeView } from "@/features/inventory/homes/welcome-view";
 
-export default function Welcome() {
-  return <WelcomeView />;
+export const dynamic = "force-dynamic";
+
+export default async function Welcome() {
+  const { copies, homes } = await copiesToShow();
+  return <WelcomeView copies={<Copies {...{ copies, homes }} />} />;
 }

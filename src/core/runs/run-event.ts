@@ -49,10 +49,12 @@ export type AlarmSeen = z.output<typeof alarmSeen>;
 const MOST_PLACES = 200;
 const MOST_COUNTED = 999;
 
+const MOST_UNIT_LETTERS = 16;
+
 const readingSeen = z.strictObject({
-  value: z.union([z.number(), z.string()]),
+  value: z.union([z.number(), z.string().max(MOST_LETTERS)]),
   /** The unit it is judged in. */
-  unit: z.string().optional(),
+  unit: z.string().max(MOST_UNIT_LETTERS).optional(),
   typed: z.strictObject({ value: z.string().max(40), unit: z.string().max(10) }).optional(),
 });
 export type ReadingSeen = z.output<typeof readingSeen>;

@@ -46,6 +46,7 @@ export const NOT_TAKEN = [
   "clock-off",
   "unreadable",
   "unknown-place",
+  "conflict",
 ] as const;
 export type NotTaken = (typeof NOT_TAKEN)[number];
 

@@ -185,11 +185,33 @@ export class RunReplay {
     return this.#state;
   }
 
+  /**
+   * The same run to go on with by itself. With `now`, no event so far may be later than that; what is open
+   * beside counts for the events from here on.
+   *
+   * @example new RunReplay(job).forked().state.status // "going"
+   */
+  forked(now?: string, open: readonly EndEntry[] = []): RunReplay {
+    const accepted = this.#taken;
+    const fork = new RunReplay(this.job, now, { open, accepted });
+    fork.#state = this.#state;
+    fork.#moves = this.#moves;
+    fork.#taken = accepted;
+    return fork;
+  }
+
+  /** Goes on by some events. */
+  taking(events: readonly RunEvent[]): this {
+    for (const event of events) this.take(event);
+    return this;
+  }
+
   /** Goes on by one event. */
   take(sent: RunEvent): void {
     const { job, now, beside } = this;
     const state = this.#state;
-    const elsewhere = beside && this.#taken++ >= beside.accepted ? beside.open : [];
+    const elsewhere = beside && this.#taken >= beside.accepted ? beside.open : [];
+    this.#taken++;
     const event =
       now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
     const step = applied(job, state, event, elsewhere);
@@ -227,9 +249,7 @@ export function replayRun(
   now?: string,
   beside?: Beside,
 ): RunState {
-  const replay = new RunReplay(job, now, beside);
-  for (const event of events) replay.take(event);
-  return replay.state;
+  return new RunReplay(job, now, beside).taking(events).state;
 }
 
 const bareOf = ({

@@ -11,11 +11,6 @@ export async function findCommand(db: Reader, id: string): Promise<DoneCommand |
 
 /** Keeps what a command came to, and lets go of those done before a day. */
 export async function keepCommand(tx: Tx, command: DoneCommand, before: string): Promise<void> {
-  const { digest, answer, doneAt } = command;
   await tx.delete(commands).where(lt(commands.doneAt, before));
-  await tx
-    .insert(commands)
-    .values(command)
-    .onConflictDoUpdate({ target: commands.id, set: { digest, answer, doneAt } })
-    .run();
+  await tx.insert(commands).values(command);
 }

@@ -27,10 +27,24 @@ export type Photo = {
   deletedAt: string | null;
 };
 
-/** Adds a picture; one that is there already, sent twice, stays as it is. */
-export async function insertPhoto(tx: Tx, photo: Photo, bytes: Buffer): Promise<void> {
-  const added = await tx.insert(photos).values(photo).onConflictDoNothing().returning();
-  if (added.length > 0) await tx.insert(photoFiles).values({ photoId: photo.id, bytes });
+/** What a picture is of; whatever else is said of it may change later. */
+const OF = ["homeId", "runId", "visitId", "stop", "step", "moment"] as const;
+
+/**
+ * Adds a picture; one that is there already, sent twice, stays as it is.
+ *
+ * @returns whether it is there now; false where another picture has its id
+ */
+export async function insertPhoto(tx: Tx, photo: Photo, bytes: Buffer): Promise<boolean> {
+  const there = await findPhoto(tx, photo.id);
+  if (there)
+    return (
+      OF.every((key) => there[key] === photo[key]) &&
+      ((await readPhotoBytes(tx, photo.id))?.equals(bytes) ?? false)
+    );
+  await tx.insert(photos).values(photo);
+  await tx.insert(photoFiles).values({ photoId: photo.id, bytes });
+  return true;
 }
 
 export async function findPhoto(db: Reader, id: string): Promise<Photo | null> {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, isNotNull, isNull, max, or } from "drizzle-orm";
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, max, ne, or } from "drizzle-orm";
 import { z } from "zod";
 import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
 import type { Qualification } from "@/core/runs/qualification";
@@ -173,17 +173,41 @@ export async function listRunsSince(db: Reader, homeId: string, since: string): 
   return rows.map(toRun);
 }
 
-/** What was done in a run, in order. An event that cannot be read any more is passed over. */
-export async function listRunEvents(db: Reader, runId: string): Promise<RunEvent[]> {
+/** An event where it stands in its run; null where it cannot be read any more. */
+export type PlacedEvent = { id: string; ordinal: number; event: RunEvent | null };
+
+/** What was done in a run from a place on, in order. */
+export async function listRunEventsFrom(
+  db: Reader,
+  runId: string,
+  ordinal: number,
+): Promise<PlacedEvent[]> {
   const rows = await db
     .select()
     .from(runEvents)
-    .where(eq(runEvents.runId, runId))
+    .where(and(eq(runEvents.runId, runId), gte(runEvents.ordinal, ordinal)))
     .orderBy(asc(runEvents.ordinal));
-  return rows.flatMap((row) => {
-    const event = runEventSchema.safeParse(readJson(row.event));
-    return event.success ? [event.data] : [];
+  return rows.map((row) => {
+    const { data = null } = runEventSchema.safeParse(readJson(row.event));
+    return { id: row.id, ordinal: row.ordinal, event: data };
   });
+}
+
+/** What was done in a run, in order. An event that cannot be read any more is passed over. */
+export const listRunEvents = async (db: Reader, runId: string): Promise<RunEvent[]> =>
+  (await listRunEventsFrom(db, runId, 0)).flatMap(({ event }) => event ?? []);
+
+/** Which of the names given to events are those of events of another run. */
+export async function namesInOtherRuns(
+  db: Reader,
+  runId: string,
+  ids: readonly string[],
+): Promise<Set<string>> {
+  const rows = await db
+    .select({ id: runEvents.id })
+    .from(runEvents)
+    .where(and(inArray(runEvents.id, [...ids]), ne(runEvents.runId, runId)));
+  return new Set(rows.map(({ id }) => id));
 }
 
 /** Adds the events that are not there yet, in the order given; a second sending adds nothing. */

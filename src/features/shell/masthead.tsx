@@ -134,6 +134,11 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
               Save a copy of everything
             </a>
           </DropdownMenu.Item>
+          <DropdownMenu.Item asChild>
+            <Link href="/welcome#copies" className={ITEM}>
+              Go back to a copy
+            </Link>
+          </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 border-t border-rule" />
           <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => void chooseTheme(value)}>
             {[

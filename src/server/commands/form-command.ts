@@ -2,16 +2,21 @@ import "server-only";
 import { appStore } from "@/db/app-store";
 import type { Tx } from "@/db/client";
 import { now } from "@/lib/clock";
-import { COMMAND_ID, fieldsOf, type FormState } from "@/lib/forms";
+import { COMMAND_ID, emptyForm, fieldsOf, type FormState } from "@/lib/forms";
 import { leadOn, leadOnNoted } from "@/lib/lead-on";
 import { RedirectType } from "next/navigation";
 import type { Unit } from "@/core/inventory/inventory";
-import { inHome, once, unitIn, type Lead, type OpenHome } from "./home-command";
+import { IdTaken, inHome, once, unitIn, type Lead, type OpenHome } from "./home-command";
 
 type Fields = Record<string, string[]>;
 /** A form that is shown again though something of it was written. */
 type Kept = { shows: FormState };
 type Answer = FormState | Kept | Lead;
+
+/** The ids we make are shorter; any other is none of ours. */
+const LONGEST_ID = 64;
+const SAVED_ALREADY =
+  "This was saved already, with other values. If you mean one more, press it again; to change the saved one, open its entry.";
 
 /** Shows a form again and keeps what was written all the same. */
 export const keeping = (shows: FormState): Kept => ({ shows });
@@ -36,18 +41,20 @@ async function doOnce(
     return answer;
   };
   const id = form.get(COMMAND_ID);
-  return typeof id === "string" && id !== ""
+  return typeof id === "string" && id !== "" && id.length <= LONGEST_ID
     ? once(tx, { id, asks: fields }, at, written)
     : written();
 }
 
 /** Shows a form again, or leads to where its command does. */
-async function answered(command: Promise<Lead | Kept | null>): Promise<FormState> {
+async function answered(fields: Fields, command: Promise<Lead | Kept | null>): Promise<FormState> {
   let answer: Lead | Kept | null;
   try {
     answer = await command;
   } catch (error) {
     if (error instanceof ShownAgain) return error.state;
+    // Going Back shows a form again that was saved: what it says now is something else.
+    if (error instanceof IdTaken) return { ...emptyForm(fields), errors: { form: SAVED_ALREADY } };
     throw error;
   }
   return answer && "shows" in answer ? answer.shows : follow(answer);
@@ -71,6 +78,7 @@ export const formCommand = (
 ): Promise<FormState> => {
   const fields = fieldsOf(form);
   return answered(
+    fields,
     inHome(homeId, (home) => doOnce(home.tx, form, fields, home.now, () => work(home, fields))),
   );
 };
@@ -98,5 +106,8 @@ export async function newHomeCommand(
   const fields = fieldsOf(form);
   const store = await appStore();
   const at = now();
-  return answered(store.write((tx) => doOnce(tx, form, fields, at, () => work(tx, fields, at))));
+  return answered(
+    fields,
+    store.write((tx) => doOnce(tx, form, fields, at, () => work(tx, fields, at))),
+  );
 }

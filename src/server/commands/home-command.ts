@@ -60,9 +60,14 @@ export type Named = { id: string; asks: unknown };
 
 export const isLead = (answer: object): answer is Lead => "to" in answer;
 
+/** A command came under the id of another one that was done. Nothing of it was written. */
+export class IdTaken extends Error {}
+
 /**
  * Does a command once, however often it is sent: the second time it answers what it came to the first
- * time. The same id with something else asked is another command; one that did not lead on was none.
+ * time. One that did not lead on was none.
+ *
+ * @throws IdTaken where something else was asked under the same id before
  */
 export async function once<A extends object>(
   tx: Tx,
@@ -72,7 +77,8 @@ export async function once<A extends object>(
 ): Promise<Lead | A> {
   const digest = createHash("sha256").update(JSON.stringify(asks)).digest("hex");
   const done = await findCommand(tx, id);
-  if (done?.digest === digest) return JSON.parse(done.answer) as Lead;
+  if (done && done.digest !== digest) throw new IdTaken(`once: ${id} was another command`);
+  if (done) return JSON.parse(done.answer) as Lead;
   const answer = await work();
   if (!isLead(answer)) return answer;
   const forgotten = new Date(at.getTime() - REMEMBERED_MS).toISOString();

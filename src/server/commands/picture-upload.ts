@@ -19,7 +19,7 @@ export const pictureId = z.string().min(8).max(64);
  *
  * @param schema the fields beside the file
  * @param of what it is a picture of; null where there is no such thing
- * @returns 201 with its id; 400, 404, 413 or 415 with what is wrong in words
+ * @returns 201 with its id; 400, 404, 409, 413 or 415 with what is wrong in words
  */
 export async function keepUpload<F extends { id: string }>(
   request: Request,
@@ -46,6 +46,8 @@ export async function keepUpload<F extends { id: string }>(
   if (read.kind === "unreadable") return refusePicture(415, "unreadable", read.message);
   const { id } = parsed.data;
   const fileName = file.name.slice(0, 120) || null;
-  await keepPhoto({ ...place, id, fileName }, read, now());
+  const isKept = await keepPhoto({ ...place, id, fileName }, read, now());
+  if (!isKept)
+    return refusePicture(409, "conflict", "Another picture has this id. Choose it again.");
   return Response.json({ id }, { status: 201 });
 }

@@ -82,12 +82,16 @@ const NOWHERE: Place = {
   fileName: null,
 };
 
-/** Keeps a picture; lets go of those taken out longer ago than they can be brought back. */
+/**
+ * Keeps a picture; lets go of those taken out longer ago than they can be brought back.
+ *
+ * @returns whether it is kept; false where another picture has its id
+ */
 export async function keepPhoto(
   of: PhotoOf,
   { bytes, mime, width, height }: Readable,
   now: Date,
-): Promise<void> {
+): Promise<boolean> {
   const row: Photo = {
     ...NOWHERE,
     ...of,
@@ -99,8 +103,8 @@ export async function keepPhoto(
     deletedAt: null,
   };
   const { write } = await appStore();
-  await write(async (tx) => {
+  return write(async (tx) => {
     await purgePhotos(tx, new Date(now.getTime() - KEPT_MS).toISOString());
-    await insertPhoto(tx, row, bytes);
+    return insertPhoto(tx, row, bytes);
   });
 }

@@ -37,6 +37,7 @@ import {
   keepLearned,
   listEndEntries,
   markRunEnded,
+  namesInOtherRuns,
   takeLearned,
   type Run,
 } from "@/db/repositories/runs";
@@ -54,7 +55,7 @@ export type Refused = { id: string; why: NotTaken };
 export type Recorded =
   | {
       kind: "recorded";
-      events: RunEvent[];
+      events: readonly RunEvent[];
       state: RunState;
       refused: Refused[];
     }
@@ -62,9 +63,9 @@ export type Recorded =
 
 /**
  * Adds what a device did to a run, each thing judged for itself. What is there already is passed over,
- * what the rules forbid is named and left out; the rest is kept, and a finish writes what the run
- * amounts to. A time that is far ahead of the server's is the mistake of a clock: the device keeps
- * the event, and sends it again.
+ * what the rules forbid, or what comes under the name of something else, is named and left out; the rest is
+ * kept, and a finish writes what the run amounts to. A time that is far ahead of the server's is the mistake
+ * of a clock: the device keeps the event, and sends it again.
  */
 export async function recordRunEvents(
   runId: string,
@@ -84,31 +85,38 @@ export async function recordInRun(
 ): Promise<Recorded> {
   const found = await readRun(tx, runId);
   if (!found) return { kind: "unknown-run" };
-  const { run, job, events, state: before } = found;
+  const { run, job, events, state: before, replay, latest } = found;
   const isLate = run.endedAt !== null && now.getTime() - Date.parse(run.endedAt) > UNDO_WITHIN_MS;
-  const known = new Set(events.map(({ id }) => id));
+  const known = new Map(events.map((event) => [event.id, event]));
+  const elsewhere = await namesInOtherRuns(
+    tx,
+    runId,
+    sent.map(({ id }) => id),
+  );
   const places = await placesIn(tx, run.homeId);
   const settings = new Set((await listSettings(tx, run.homeId)).map(({ id }) => id));
   const refused: Refused[] = [];
+  const whyNot = (event: RunEvent): NotTaken | null => {
+    if (Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS) return "clock-off";
+    if (event.kind === "undone" && isLate) return "too-late";
+    const isHere = placesOf(event).every((place) => places.has(place) || settings.has(place));
+    return isHere ? null : "unknown-place";
+  };
   const fresh = sent.filter((event) => {
-    if (known.has(event.id)) return false;
-    known.add(event.id);
-    const why: NotTaken | null =
-      Date.parse(event.at) > now.getTime() + MOST_CLOCK_ERROR_MS
-        ? "clock-off"
-        : event.kind === "undone" && isLate
-          ? "too-late"
-          : placesOf(event).every((place) => places.has(place) || settings.has(place))
-            ? null
-            : "unknown-place";
+    const there = known.get(event.id);
+    if (there && isSame(there, event)) return false;
+    if (!there) known.set(event.id, event);
+    const why = there || elsewhere.has(event.id) ? "conflict" : whyNot(event);
     if (why) refused.push({ id: event.id, why });
     return !why;
   });
-  const beside = {
-    open: await openBesideRun(tx, run.homeId, runId, now),
-    accepted: events.length,
-  };
-  const state = replayRun(job, [...events, ...fresh], now.toISOString(), beside);
+  const open = await openBesideRun(tx, run.homeId, runId, now);
+  const at = now.toISOString();
+  // From where it stands; all anew where a clock that ran ahead has yet to be caught up with.
+  const state =
+    latest <= now.getTime()
+      ? replay.forked(at, open).taking(fresh).state
+      : replayRun(job, [...events, ...fresh], at, { open, accepted: events.length });
   const refusals = state.refused.slice(before.refused.length);
   const accepted = fresh.filter(
     (event) => !refusals.some((refusal) => refusal.event.id === event.id),
@@ -122,6 +130,10 @@ export async function recordInRun(
     refused: [...refused, ...refusals.map(({ event, why }) => ({ id: event.id, why }))],
   };
 }
+
+/** The same thing done: its time may differ, as a device sends nothing of later than now by its clock of then. */
+const isSame = (a: RunEvent, b: RunEvent): boolean =>
+  isDeepStrictEqual({ ...a, at: "" }, { ...b, at: "" });
 
 /** Every part and unit of a home, by which an event may name where something was seen. */
 async function placesIn(tx: Tx, homeId: string): Promise<Set<string>> {

@@ -1,5 +1,6 @@
 import "server-only";
-import { backUp, copyName } from "@/db/backup";
+import { backUp, contentsOf, copyName, type CopyContents } from "@/db/backup";
+import { copiesBeside, type CopyBeside } from "@/db/copies-beside";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { readEnv } from "@/lib/env";
 
@@ -10,4 +11,18 @@ export async function copyDatabase(
 ): Promise<{ file: string; name: string }> {
   const file = await backUp(readEnv(process.env).AMBER_DB, folder, today);
   return { file, name: copyName(today) };
+}
+
+/** What a copy is called, and what it holds; null where it cannot be read. */
+export type CopyHere = Omit<CopyBeside, "file"> & { name: string; holds: CopyContents | null };
+
+/** More than so many are never shown: seven days, a year of months, and those asked for. */
+const MOST_SHOWN = 24;
+
+/** The copies that lie beside the database, the newest first, with what each holds. */
+export async function copiesHere(): Promise<CopyHere[]> {
+  const found = copiesBeside(readEnv(process.env).AMBER_DB).slice(0, MOST_SHOWN);
+  const copies: CopyHere[] = [];
+  for (const { file, ...copy } of found) copies.push({ ...copy, holds: await contentsOf(file) });
+  return copies;
 }

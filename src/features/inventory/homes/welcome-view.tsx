@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { exampleOf } from "@/presentation/example";
 import { awayWords, bandWords, spanWords } from "@/core/quantities/words";
 import { Gauge } from "@/ui/gauge";
@@ -22,8 +23,8 @@ const DOES = [
   },
 ] as const;
 
-/** What the tool does, by an example, and where data lives. */
-export function WelcomeView() {
+/** What the tool does, by an example, and where data lives; with copies to put back, if there are any. */
+export function WelcomeView({ copies }: { copies: ReactNode }) {
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 wide:py-14">
       <p className="font-display text-xl font-bold">
@@ -47,6 +48,7 @@ export function WelcomeView() {
           Ten minutes: your climate, who lives with you, and one machine with the size printed on
           its filter.
         </p>
+        {copies}
         <Example />
         <ul className="mt-8 grid gap-x-10 gap-y-5 wide:grid-cols-3">
           {DOES.map(({ name, words }) => (

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { runEventSchema } from "@/core/runs/run-event";
+import { runEventSchema, type RunEvent } from "@/core/runs/run-event";
 import { readJsonBody, refuseBody } from "@/lib/body";
 import { now } from "@/lib/clock";
 import { readRun } from "@/server/snapshots/beside";
@@ -7,15 +7,19 @@ import { recordRunEvents, type Refused } from "@/server/commands/run-record";
 
 /** So many events at most come at once; a device that has more sends them in several batches. */
 const MOST_AT_ONCE = 2000;
-const body = z.strictObject({ events: z.array(z.unknown()).min(1).max(MOST_AT_ONCE) });
+const body = z.strictObject({
+  events: z.array(z.unknown()).min(1).max(MOST_AT_ONCE),
+  after: z.string().max(64).optional(),
+});
 const named = z.object({ id: z.string().max(64) });
 
 const refuse = (status: number, code: string, message: string) =>
   Response.json({ error: { code, message, path: [] } }, { status });
 
 /**
- * POST /api/v1/runs/ID/events: what a device did; answers with all that is known of the run. Each
- * event is judged alone: one that cannot be read is named, and holds no other up.
+ * POST /api/v1/runs/ID/events: what a device did; answers with all that is known of the run, or with what
+ * came `after` the last event the device knows. Each event is judged alone: one that cannot be read is named,
+ * and holds no other up.
  */
 export async function postRunEvents(runId: string, request: Request): Promise<Response> {
   const sent = await readJsonBody(request);
@@ -39,16 +43,28 @@ export async function postRunEvents(runId: string, request: Request): Promise<Re
   const recorded = await recordRunEvents(runId, events, at);
   if (recorded.kind === "unknown-run") return refuse(404, "unknown-run", "There is no such run.");
   return Response.json({
-    events: recorded.events,
+    ...eventsAfter(recorded.events, parsed.data.after),
     refused: [...unreadable, ...recorded.refused],
     now: at.toISOString(),
   });
 }
 
-/** GET of the same: for a second device, and after a reload. */
-export async function getRunEvents(runId: string): Promise<Response> {
+/** GET of the same, ?after=ID too: for a second device, and after a reload. */
+export async function getRunEvents(runId: string, request: Request): Promise<Response> {
   const found = await readRun(runId);
-  return found
-    ? Response.json({ events: found.events, refused: [], now: now().toISOString() })
-    : refuse(404, "unknown-run", "There is no such run.");
+  if (!found) return refuse(404, "unknown-run", "There is no such run.");
+  const after = new URL(request.url).searchParams.get("after") ?? undefined;
+  return Response.json({
+    ...eventsAfter(found.events, after),
+    refused: [],
+    now: now().toISOString(),
+  });
+}
+
+/** What came after an event; everything where it is not there, as after a copy was put back. */
+function eventsAfter(events: readonly RunEvent[], after: string | undefined) {
+  const place = after === undefined ? -1 : events.findLastIndex(({ id }) => id === after);
+  return place < 0
+    ? { after: null, events }
+    : { after: after ?? null, events: events.slice(place + 1) };
 }

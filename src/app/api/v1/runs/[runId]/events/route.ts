@@ -7,6 +7,6 @@ export const POST = route(async (request: Request, { params }: Context) => {
   return postRunEvents((await params).runId, request);
 });
 
-export const GET = route(async (_request: Request, { params }: Context) => {
-  return getRunEvents((await params).runId);
+export const GET = route(async (request: Request, { params }: Context) => {
+  return getRunEvents((await params).runId, request);
 });

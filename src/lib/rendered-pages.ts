@@ -1,0 +1,162 @@
+import { brotliDecompressSync, gunzipSync, inflateSync } from "node:zlib";
+import type { IncomingMessage, OutgoingHttpHeaders, ServerResponse } from "node:http";
+
+type Handle = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+type Rendered = { status: number; headers: OutgoingHttpHeaders; body: Buffer; at: number };
+/** Null where it came to nothing others may be given. */
+type Kept = Promise<Rendered | null>;
+
+export type PagesSetting = {
+  /** What renders. */
+  handle: Handle;
+  /** The number of the data's last change; null where it is not known. */
+  version: () => Promise<number | null>;
+  /** Milliseconds by a clock that only goes on. */
+  clock: () => number;
+};
+
+/** Pages without forms: two people may be shown the very same. Paths as they are asked for. */
+const SHARED_PAGES = /^\/homes\/(?!new(\?|$))[^/?]{1,64}(\/house)?(\?|$)/;
+/** What a page says of the present moment, such as how long something dries yet, may be so old, ms. */
+const LIVES_MS = 2000;
+/** So many at most: a few homes, on a few kinds of device. */
+const MOST_KEPT = 64;
+/** A page larger than this is rendered for each who asks, bytes. */
+const MOST_BYTES = 2_000_000;
+/** No page of ours depends on these; on any other header it may. */
+const IGNORED = new Set([
+  "cache-control",
+  "connection",
+  "dnt",
+  "if-modified-since",
+  "if-none-match",
+  "keep-alive",
+  "pragma",
+  "priority",
+  "referer",
+  "sec-fetch-dest",
+  "sec-fetch-mode",
+  "sec-fetch-site",
+  "sec-fetch-user",
+  "upgrade-insecure-requests",
+]);
+/** Said anew with each answer. */
+const OWN_HEADERS = new Set(["connection", "date", "keep-alive", "transfer-encoding"]);
+
+const keyOf = ({ url, headers }: IncomingMessage): string =>
+  JSON.stringify([url, Object.entries(headers).filter(([name]) => !IGNORED.has(name))]);
+
+/**
+ * Renders a page that many ask for at once only once: as long as nothing was written since, and for two seconds,
+ * whoever asks with the same headers is given the same bytes. A page asked for after a write is never from before
+ * it. What does not end well is kept for nobody.
+ */
+export class RenderedPages {
+  #version: number | null = null;
+  readonly #kept = new Map<string, Kept>();
+
+  constructor(private readonly setting: PagesSetting) {}
+
+  readonly answer: Handle = async (request, response) => {
+    const { handle, clock } = this.setting;
+    if (request.method !== "GET" || !SHARED_PAGES.test(request.url ?? ""))
+      return handle(request, response);
+    const version = await this.setting.version().catch(() => null);
+    if (version === null) return handle(request, response);
+    if (version !== this.#version) {
+      this.#kept.clear();
+      this.#version = version;
+    }
+    const key = keyOf(request);
+    // Of those who waited for a page that came to nothing the first renders it, and the others wait for that.
+    for (let kept = this.#kept.get(key); kept; kept = this.#kept.get(key)) {
+      const rendered = await kept;
+      if (rendered && clock() - rendered.at < LIVES_MS) return send(response, rendered);
+      if (this.#kept.get(key) === kept) this.#kept.delete(key);
+    }
+    const { kept, work } = rendering(handle, request, response, clock());
+    this.#keep(key, kept);
+    return work;
+  };
+
+  #keep(key: string, kept: Kept): void {
+    this.#kept.set(key, kept);
+    for (const oldest of this.#kept.keys()) {
+      if (this.#kept.size <= MOST_KEPT) break;
+      this.#kept.delete(oldest);
+    }
+  }
+}
+
+function send(response: ServerResponse, { status, headers, body }: Rendered): void {
+  response.writeHead(status, headers);
+  response.end(body);
+}
+
+/**
+ * Renders for one who asks, and holds the bytes back until all are there: somebody who reads slowly keeps nobody
+ * waiting.
+ */
+function rendering(
+  handle: Handle,
+  request: IncomingMessage,
+  response: ServerResponse,
+  at: number,
+): { kept: Kept; work: Promise<void> } {
+  const chunks: Buffer[] = [];
+  const add = (chunk: unknown, encoding: unknown) => {
+    if (typeof chunk === "string")
+      chunks.push(
+        Buffer.from(chunk, typeof encoding === "string" ? (encoding as BufferEncoding) : "utf8"),
+      );
+    else if (chunk instanceof Uint8Array) chunks.push(Buffer.from(chunk));
+  };
+  const called = (args: unknown[]) => {
+    const done = args.findLast((each) => typeof each === "function") as (() => void) | undefined;
+    if (done) process.nextTick(done);
+  };
+  const end = response.end.bind(response);
+  let nothing: () => void = () => undefined;
+  const kept: Kept = new Promise((resolve) => {
+    nothing = () => resolve(null);
+    response.once("close", nothing);
+    response.write = (...args: unknown[]) => {
+      add(args[0], args[1]);
+      called(args);
+      return true;
+    };
+    response.end = (...args: unknown[]) => {
+      add(args[0], args[1]);
+      const body = Buffer.concat(chunks);
+      const rendered = { status: response.statusCode, headers: headersOf(response), body, at };
+      resolve(isSound(rendered) ? rendered : null);
+      end(body);
+      called(args);
+      return response;
+    };
+  });
+  const work = handle(request, response);
+  void work.then(nothing, nothing);
+  return { kept, work };
+}
+
+const headersOf = (response: ServerResponse): OutgoingHttpHeaders =>
+  Object.fromEntries(
+    Object.entries(response.getHeaders()).filter(([name]) => !OWN_HEADERS.has(name)),
+  );
+
+/** How an error that happened while a page was under way stands in it. */
+const ERROR_INSIDE = /data-dgst=|:E\{\\?"digest/;
+
+const isSound = ({ status, headers, body }: Rendered): boolean =>
+  status === 200 &&
+  headers["set-cookie"] === undefined &&
+  body.length <= MOST_BYTES &&
+  !ERROR_INSIDE.test(unpacked(body, headers["content-encoding"]));
+
+function unpacked(body: Buffer, encoding: unknown): string {
+  const unpack = { br: brotliDecompressSync, gzip: gunzipSync, deflate: inflateSync }[
+    String(encoding)
+  ];
+  return (unpack ? unpack(body) : body).toString("utf8");
+}

@@ -1,0 +1,32 @@
+import "server-only";
+import { procedureWords } from "@/content/procedures/library";
+import { dayIn } from "@/core/quantities/plain-date";
+import { appStore } from "@/db/app-store";
+import { CopyProblem } from "@/db/backup";
+import { copiesBeside, type CopyKind } from "@/db/copies-beside";
+import { indexProcedures } from "@/db/repositories/find";
+import { putBackRunning } from "@/db/restore";
+import { now } from "@/lib/clock";
+import { readEnv } from "@/lib/env";
+
+/**
+ * Puts a copy that lies beside the database in the place of everything; what was there becomes such a copy
+ * itself. Only one of the list can be named, never a path.
+ *
+ * @returns what is wrong, in a sentence; null when it stands in its place
+ */
+export async function putBackCopy(kind: CopyKind, name: string): Promise<string | null> {
+  const { AMBER_DB } = readEnv(process.env);
+  const copy = copiesBeside(AMBER_DB).find((each) => each.kind === kind && each.name === name);
+  if (!copy) return "That copy is not there any more.";
+  try {
+    await putBackRunning(copy.file, AMBER_DB, dayIn("Etc/UTC", now().getTime()));
+  } catch (error) {
+    if (error instanceof CopyProblem) return error.message;
+    throw error;
+  }
+  // An older copy holds the library’s procedures as they were worded then.
+  const store = await appStore();
+  await store.write((tx) => indexProcedures(tx, procedureWords()));
+  return null;
+}
