@@ -3,7 +3,6 @@ import { previewDriver } from "@/features/inventory/household/driver-preview";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { readHome } from "@/server/snapshots/read-home";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
 import { fieldsOfContact } from "@/features/inventory/contacts/contacts-queries";
 import { contactsOf } from "@/features/inventory/contacts/contacts-queries";
@@ -36,7 +35,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const snapshot = async (): Promise<HomeSnapshot> => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async (): Promise<HomeSnapshot> => (await demo.read(HOME)).snapshot;
 const run = (sql: string, ...args: string[]) => demo.store.client.execute({ sql, args });
 const opens = async () => {
   const data = await todayOf(HOME);

@@ -22,7 +22,6 @@ import { prepareOf } from "@/features/runs/prepare/prepare-queries";
 import { recordRunEvents } from "@/server/commands/run-record";
 import { inHome } from "@/server/commands/home-command";
 import { record } from "@/server/commands/records";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 import { event, walk } from "./run-events";
@@ -44,7 +43,7 @@ beforeEach(async () => {
 });
 afterEach(() => demo.discard());
 
-const home = async (id = HOME) => (await readHome(demo.store.db, id))!.snapshot;
+const home = async (id = HOME) => (await demo.read(id)).snapshot;
 const unit = async (id: string) => {
   const { units, retired } = await home();
   return [...units, ...retired].find((each) => each.id === id)!;
@@ -128,10 +127,15 @@ describe("a command sent twice", () => {
     expect((await home()).history.entries).toHaveLength(before + 1);
   });
 
-  it("is another one where something else is asked under the same name", async () => {
+  it("is refused where something else is asked under the same name, with all that was typed and a new name", async () => {
     const before = (await home()).history.entries.length;
     await landing(writeNote(HOME, "gallery", nothingSent, note("it hums")));
-    await landing(writeNote(HOME, "gallery", nothingSent, note("it rattles")));
+    const other = await writeNote(HOME, "gallery", nothingSent, note("it rattles"));
+    expect(other.errors["form"]).toMatch(/saved already, with other values/);
+    expect(other.values["words"]).toEqual(["it rattles"]);
+    expect((await home()).history.entries).toHaveLength(before + 1);
+    // Going Back to a saved form and pressing again adds one more, when it is pressed once more.
+    await landing(writeNote(HOME, "gallery", nothingSent, note("it rattles", other.commandId)));
     expect((await home()).history.entries).toHaveLength(before + 2);
   });
 

@@ -2,6 +2,7 @@ import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { openStore, type Store } from "../src/db/client";
+import { readHome, type HomeRead } from "../src/server/snapshots/read-home";
 import makeTemplate, { TEMPLATE } from "./demo-template";
 
 /** Copies the demo's database, with all that was entered, into a folder as demo.db. */
@@ -12,7 +13,13 @@ export function copyDemo(folder: string): string {
   return path.join(folder, "demo.db");
 }
 
-export type DemoStore = { store: Store; file: string; discard: () => void };
+export type DemoStore = {
+  store: Store;
+  file: string;
+  /** A home as it is now; each reading goes on from the one before, as the application’s do. */
+  read: (homeId: string) => Promise<HomeRead>;
+  discard: () => void;
+};
 
 /** A database of its own with both homes of the demo in it. */
 export async function openDemoStore(): Promise<DemoStore> {
@@ -23,5 +30,11 @@ export async function openDemoStore(): Promise<DemoStore> {
     store.close();
     rmSync(folder, { recursive: true, force: true });
   };
-  return { store, file, discard };
+  const last = new Map<string, HomeRead>();
+  const read = async (homeId: string) => {
+    const now = (await readHome(store.db, homeId, last.get(homeId)))!;
+    last.set(homeId, now);
+    return now;
+  };
+  return { store, file, read, discard };
 }

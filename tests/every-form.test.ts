@@ -83,7 +83,6 @@ import {
 import { visitListOf } from "@/features/visits/visit-list";
 import { visitReport } from "@/features/visits/report";
 import type { FormState } from "@/lib/forms";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, led, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 
@@ -579,7 +578,7 @@ const CASES: Case[] = [
     form: "a correction",
     fields: { date: past, grade: figure(...GRADES), words },
     send: async (previous, form) => {
-      const { history } = (await readHome(demo.store.db, HOME))!.snapshot;
+      const { history } = (await demo.read(HOME)).snapshot;
       return correctEntry(HOME, history.ofPart("cellar-filter").at(-1)!.id, previous, form);
     },
   },
@@ -624,7 +623,7 @@ beforeAll(async () => {
 });
 afterAll(() => demo.discard());
 
-const snapshot = async (): Promise<HomeSnapshot> => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async (): Promise<HomeSnapshot> => (await demo.read(HOME)).snapshot;
 
 /** Every page that shows a home is worked out. */
 async function pagesOpen(): Promise<void> {

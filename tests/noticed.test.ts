@@ -14,7 +14,6 @@ import { briefOf, briefText } from "@/features/visits/brief";
 import { planPageOf, visitOf } from "@/features/visits/visit-queries";
 import { COMMAND_ID } from "@/lib/forms";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 
@@ -30,7 +29,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const home = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const home = async () => (await demo.read(HOME)).snapshot;
 const notice = (sign: string, unitId = "", fields: Record<string, string> = {}) =>
   noteNoticed(HOME, nothingSent, formOf({ sign, unitId, date: today, words: "", ...fields }));
 const gone = (eventId: string) => landing(noteGone(HOME, eventId, crypto.randomUUID()));

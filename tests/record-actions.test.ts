@@ -9,7 +9,6 @@ import { RENEW } from "@/core/scheduling/task";
 import { plainDate } from "@/core/quantities/plain-date";
 import { appendEvent } from "@/db/repositories/history";
 import { updateSlot } from "@/db/repositories/parts";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 import { saveFilters } from "@/features/inventory/guided-add/quick-slot-actions";
@@ -37,7 +36,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async () => (await demo.read(HOME)).snapshot;
 const slot = async (id: string) => (await snapshot()).slots.find((each) => each.id === id)!;
 const record = async (partId: string) =>
   new HistoryRecord((await snapshot()).history.entries).counted.filter(

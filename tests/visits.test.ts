@@ -5,7 +5,6 @@ import path from "node:path";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import { HOUSEHOLD } from "@/core/visits/visit";
 import { COMMAND_ID } from "@/lib/forms";
-import { readHome } from "@/server/snapshots/read-home";
 import { todayOf } from "@/features/today/today-queries";
 import { readingSeriesOf } from "@/features/records/readings/readings-queries";
 import sharp from "sharp";
@@ -51,7 +50,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const home = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const home = async () => (await demo.read(HOME)).snapshot;
 const plan = { reason: "yearly", unit: ["cellar-furnace"], contactId: "sluice-technician" };
 const planned = async (fields: Record<string, string | string[]> = {}) => {
   const to = await landing(savePlan(HOME, null, nothingSent, formOf({ ...plan, ...fields })));

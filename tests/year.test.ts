@@ -13,7 +13,6 @@ import { technicianPage } from "@/features/schedule/round/technician-queries";
 import { yearPage } from "@/features/schedule/year/year-queries";
 import { shellOf } from "@/features/timeline/shell-queries";
 import { bringBack, remove } from "@/server/commands/trash";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, led, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 
@@ -33,7 +32,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const year = async () => (await readHome(demo.store.db, HOME))!.snapshot.year;
+const year = async () => (await demo.read(HOME)).snapshot.year;
 const page = async () => (await yearPage(HOME))!;
 const daysOf = ({ days }: YearPlan, task: string) =>
   days.filter((each) => each.task === task).map((each) => each.day);

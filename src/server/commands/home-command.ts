@@ -8,7 +8,7 @@ import type { Tx } from "@/db/client";
 import { findCommand, keepCommand } from "@/db/repositories/commands";
 import { now, todayIn } from "@/lib/clock";
 import { readHome, type HomeRead } from "../snapshots/read-home";
-import { lastRead } from "../snapshots/snapshot-cache";
+import { keepRead, lastRead } from "../snapshots/snapshot-cache";
 
 /**
  * A home inside a write: read in the very transaction that changes it, so that nothing comes between
@@ -47,8 +47,9 @@ export async function inHome<T>(
 ): Promise<T | null> {
   const store = await appStore();
   return store.write(async (tx) => {
-    const read = await readHome(tx, homeId, await lastRead(homeId));
+    const read = await readHome(tx, homeId, await lastRead(store, homeId));
     if (!read) return null;
+    keepRead(store, homeId, read);
     const { snapshot, going, recordedEnds } = read;
     const today = todayIn(snapshot.home.timeZone);
     return work({ tx, homeId, snapshot, going, recordedEnds, today, now: now() });
@@ -89,7 +90,8 @@ export async function once<A extends object>(
 
 /** The home as it is after what this command has written so far. */
 export async function reread(home: OpenHome): Promise<OpenHome> {
-  const read = await readHome(home.tx, home.homeId, await lastRead(home.homeId));
+  const last = await lastRead(await appStore(), home.homeId);
+  const read = await readHome(home.tx, home.homeId, last);
   if (!read) throw new Error(`reread: home ${home.homeId} is gone inside its own write`);
   const { snapshot, going, recordedEnds } = read;
   return { ...home, snapshot, going, recordedEnds };

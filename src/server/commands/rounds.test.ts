@@ -6,7 +6,6 @@ import { replayRun } from "@/core/runs/run";
 import type { RunEvent } from "@/core/runs/run-event";
 import type { RunJob } from "@/core/runs/run-state";
 import { findRun, jobOfRun, listEndEntries } from "@/db/repositories/runs";
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { event, walk } from "../../../tests/run-events";
@@ -74,7 +73,7 @@ afterEach(async () => {
     });
 });
 
-const home = async () => (await readHome(demo.store.db, HOME))!;
+const home = () => demo.read(HOME);
 const start = (...order: string[]) =>
   inHome(HOME, (open) => startRound(open, { person: "owner", day: today(), order }));
 

@@ -6,7 +6,6 @@ import type { RunEvent } from "@/core/runs/run-event";
 import { factsOf } from "@/core/runs/place-facts";
 import { findRun, jobOfRun, listEndEntries } from "@/db/repositories/runs";
 import { updateUnit } from "@/db/repositories/units";
-import { readHome } from "@/server/snapshots/read-home";
 import { settingsAt } from "@/presentation/setting-words";
 import { actOnDemo } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
@@ -22,7 +21,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const home = async () => (await readHome(demo.store.db, HOME))!;
+const home = () => demo.read(HOME);
 const sheet = async () =>
   asItShouldBe((await home()).snapshot.settings).map(({ label, value }) => `${label}: ${value}`);
 

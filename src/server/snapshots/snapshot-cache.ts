@@ -24,6 +24,7 @@ import type { PlannedTask } from "@/core/scheduling/task";
 import { YearTables } from "@/core/scheduling/year-tables";
 import { HomeStatus, type StatusRules } from "@/core/timeline/home-status";
 import { appStore } from "@/db/app-store";
+import type { Store } from "@/db/client";
 import { readHome, type HomeRead } from "./read-home";
 
 /**
@@ -42,6 +43,9 @@ import { readHome, type HomeRead } from "./read-home";
  * | a job’s windows ahead   | how it stands, and the end of the plan                  |
  * | the turns of the year   | the climate itself                                      |
  * | what a page says of it  | the status of the home, and the page's own word         |
+ * | a run as it was read    | its id, and its last event (see `read-runs`)            |
+ * | a page as it was sent   | who asked for it how, and the database's last change    |
+ *                             (see `lib/rendered-pages`)
  *
  * A request reads a home once: what it shows is of one moment, whatever is written meanwhile. What did
  * not change between two readings stays the very same object (see `readHome`), so that what follows
@@ -50,8 +54,15 @@ import { readHome, type HomeRead } from "./read-home";
 type Kept = { version: number; read: Promise<HomeRead | null> };
 
 // Next keeps several instances of a module; they have to share one cache.
-const shared = globalThis as typeof globalThis & { amberHomes?: Map<string, Kept> };
-const homes = (shared.amberHomes ??= new Map<string, Kept>());
+type Homes = Map<string, Kept>;
+const shared = globalThis as typeof globalThis & { amberHomes?: WeakMap<Store, Homes> };
+const homesByStore = (shared.amberHomes ??= new WeakMap<Store, Homes>());
+
+function homesIn(store: Store): Homes {
+  const homes = homesByStore.get(store) ?? new Map<string, Kept>();
+  homesByStore.set(store, homes);
+  return homes;
+}
 const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
 type Worked<S> = { grounds: readonly unknown[]; entries: readonly HistoryEvent[]; result: S };
 const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
@@ -66,6 +77,7 @@ const shown = new WeakMap<HomeStatus, Map<string, unknown>>();
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
 export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> => {
   const store = await appStore();
+  const homes = homesIn(store);
   // Taken before the reading: a write in between makes the next request read again.
   const now = await store.version();
   const kept = homes.get(homeId);
@@ -87,8 +99,17 @@ export const homeSnapshot = async (homeId: string): Promise<HomeSnapshot | null>
   (await homeNow(homeId))?.snapshot ?? null;
 
 /** The last reading of a home, if any: from which a command inside its write goes on. */
-export const lastRead = async (homeId: string): Promise<HomeRead | null> =>
-  (await homes.get(homeId)?.read.catch(() => null)) ?? null;
+export const lastRead = async (store: Store, homeId: string): Promise<HomeRead | null> =>
+  (await homesIn(store)
+    .get(homeId)
+    ?.read.catch(() => null)) ?? null;
+
+/** No database has a change of this number: what was read so is gone on from, never shown. */
+const BEFORE_A_WRITE = -1;
+
+/** Keeps what a command read before it wrote anything: the next reading goes on from there. */
+export const keepRead = (store: Store, homeId: string, read: HomeRead): void =>
+  void homesIn(store).set(homeId, { version: BEFORE_A_WRITE, read: Promise.resolve(read) });
 
 /** A driver inside a sentence of reasons: in the owner's own word where there is one. */
 export const reasonWords = (driver: ScopedDriver): string =>

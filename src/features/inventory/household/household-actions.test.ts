@@ -1,4 +1,3 @@
-import { readHome } from "@/server/snapshots/read-home";
 import { previewDriver } from "./driver-preview";
 import { listNos } from "@/db/repositories/drivers";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
@@ -18,7 +17,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const drivers = async () => (await readHome(demo.store.db, HOME))!.snapshot.drivers;
+const drivers = async () => (await demo.read(HOME)).snapshot.drivers;
 const fields = {
   kind: "indoor-smoking",
   scope: "home",

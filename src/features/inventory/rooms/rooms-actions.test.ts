@@ -1,4 +1,3 @@
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
 import { addLevel, addRegister, saveRoom, turnRegister } from "./rooms-actions";
@@ -15,7 +14,7 @@ const HOME = "sluice-house";
 let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
-const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async () => (await demo.read(HOME)).snapshot;
 
 describe("rooms and registers", () => {
   it("grow by a level, a room on it and a register there, whose lever turns", async () => {

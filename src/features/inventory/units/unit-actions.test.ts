@@ -2,7 +2,6 @@ import { randomUUID } from "node:crypto";
 import { HistoryRecord } from "@/core/history/history-record";
 import type { Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { readHome } from "@/server/snapshots/read-home";
 import { RENEW } from "@/core/scheduling/task";
 import { saveTask } from "@/db/repositories/tasks";
 import { findDraft } from "@/db/repositories/units";
@@ -40,7 +39,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const snapshot = async (): Promise<HomeSnapshot> => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async (): Promise<HomeSnapshot> => (await demo.read(HOME)).snapshot;
 const unitAt = async (id: string): Promise<Unit> => {
   const { units, retired } = await snapshot();
   return [...units, ...retired].find((unit) => unit.id === id)!;

@@ -1,4 +1,3 @@
-import { readHome } from "@/server/snapshots/read-home";
 import { listWalkStops } from "@/db/repositories/walk";
 import { COMMAND_ID } from "@/lib/forms";
 import sharp from "sharp";
@@ -22,7 +21,7 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
-const home = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const home = async () => (await demo.read(HOME)).snapshot;
 const see = (stop: string, fields: Record<string, string | string[]>) =>
   landing(seePlace(HOME, stop, nothingSent, formOf(fields)));
 

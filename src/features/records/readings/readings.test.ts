@@ -1,4 +1,3 @@
-import { readHome } from "@/server/snapshots/read-home";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
 import { readReading, type ReadingFields } from "@/lib/reading-form";
@@ -18,7 +17,7 @@ const HOME = "sluice-house";
 let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
-const snapshot = async () => (await readHome(demo.store.db, HOME))!.snapshot;
+const snapshot = async () => (await demo.read(HOME)).snapshot;
 
 const typed = (fields: Partial<ReadingFields>): ReadingFields => ({
   ...{ kind: "", value: "", word: "", unit: "", rated: "", ratedMin: "", ratedMax: "" },
