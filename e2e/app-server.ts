@@ -16,6 +16,8 @@ export const KNOWN_NAME = "lintel.lan";
 export type AppServer = {
   url: string;
   file: string;
+  /** The number of its process. */
+  pid: () => number;
   /** Stops the server as a power cut would. */
   kill: () => Promise<void>;
   /** Stops it in good order, as a word to the service would. */
@@ -36,15 +38,47 @@ function freePort(): Promise<number> {
   });
 }
 
-/** The built application on a free port, with a database of its own: empty, or with the demo in it. */
-export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
+export type AppSetting = {
+  /** Puts the database on a disk of so many megabytes, where the machine lets one be made. */
+  diskMb?: number;
+};
+
+/** Makes a disk in memory that only this server sees, with the database on it. */
+const onDisk = (folder: string, mb: number) => [
+  "unshare",
+  "-rm",
+  "sh",
+  "-c",
+  `mkdir "$0/small" && mount -t tmpfs -o size=${mb}m none "$0/small" && cp "$0"/demo.db* "$0/small" && exec "$@"`,
+  folder,
+];
+
+/**
+ * The built application on a free port, with a database of its own: empty, with the demo in it, or one that is
+ * there already.
+ */
+export async function startApp(
+  contents: "empty" | "demo" | { file: string },
+  { diskMb }: AppSetting = {},
+): Promise<AppServer> {
   const folder = mkdtempSync(path.join(tmpdir(), "amber-app-"));
-  const file = contents === "demo" ? copyDemo(folder) : path.join(folder, "test.db");
+  const made = contents === "demo" ? copyDemo(folder) : path.join(folder, "test.db");
+  const file =
+    typeof contents === "object"
+      ? contents.file
+      : diskMb
+        ? path.join(folder, "small", path.basename(made))
+        : made;
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   let child: ChildProcess | null = null;
   const start = async (clock = CLOCK) => {
-    child = spawn(process.execPath, [".next/serve.mjs"], {
+    const [command = "", ...args] = [
+      ...(diskMb ? onDisk(folder, diskMb) : []),
+      process.execPath,
+      ".next/serve.mjs",
+    ];
+    child = spawn(command, args, {
       env: {
         ...process.env,
         NODE_ENV: "production",
@@ -76,6 +110,7 @@ export async function startApp(contents: "empty" | "demo"): Promise<AppServer> {
   return {
     url,
     file,
+    pid: () => child?.pid ?? 0,
     start,
     kill: () => end("SIGKILL"),
     end: () => end("SIGTERM"),

@@ -1,11 +1,18 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
+import { existsSync } from "node:fs";
 import { Builder, type WebDriver } from "selenium-webdriver";
 import chrome from "selenium-webdriver/chrome";
 
+/**
+ * Chromium without a window where that is installed, else the whole of it. Not by its name in the path: that is a
+ * script, and the driver would end the script and leave the browser.
+ */
+const SHELL = "/usr/lib/chromium/chromium-headless-shell";
+const [BINARY, HEADLESS] = existsSync(SHELL)
+  ? ([SHELL, "--headless"] as const)
+  : (["/usr/bin/chromium", "--headless=new"] as const);
+
 const FLAGS = [
-  "--headless=new",
+  HEADLESS,
   "--no-sandbox",
   "--disable-gpu",
   "--disable-quic",
@@ -35,10 +42,9 @@ export type Browser = {
 
 /** A fresh headless browser of an exact viewport, with a profile of its own. */
 export async function openBrowser(size: Size = DESK, dark = false): Promise<Browser> {
-  const profile = mkdtempSync(path.join(tmpdir(), "amber-browser-"));
   const options = new chrome.Options();
-  options.setChromeBinaryPath("/usr/bin/chromium");
-  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+  options.setChromeBinaryPath(BINARY);
+  options.addArguments(...FLAGS);
   options.setLoggingPrefs({ browser: "ALL" });
   const driver = await new Builder()
     .forBrowser("chrome")
@@ -62,9 +68,5 @@ export async function openBrowser(size: Size = DESK, dark = false): Promise<Brow
   await chromium.sendDevToolsCommand("Emulation.setEmulatedMedia", {
     features: [{ name: "prefers-color-scheme", value: dark ? "dark" : "light" }],
   });
-  const quit = async () => {
-    await driver.quit();
-    rmSync(profile, { recursive: true, force: true });
-  };
-  return { driver, resize, quit };
+  return { driver, resize, quit: () => driver.quit() };
 }

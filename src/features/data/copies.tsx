@@ -1,5 +1,5 @@
 import { dayIn } from "@/core/quantities/plain-date";
-import { agoWords, capitalised, listWords, longDate } from "@/core/quantities/words";
+import { agoWords, capitalised, dateWords, listWords } from "@/core/quantities/words";
 import { now } from "@/lib/clock";
 import type { CopyHere } from "@/server/snapshots/backup";
 import { PutBackPress } from "./put-back-press";
@@ -47,7 +47,7 @@ export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: 
             className="grid items-center gap-x-6 gap-y-1 border-b border-rule py-2 wide:grid-cols-[13rem_minmax(0,1fr)_auto]"
           >
             <p>
-              <strong className="block">{longDate(copy.day)}</strong>
+              <strong className="block">{dateWords(copy.day, today)}</strong>
               <span className="text-second">{agoWords(copy.day, today)}</span>
             </p>
             <p className="min-w-0 break-words">
@@ -57,7 +57,7 @@ export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: 
             {copy.holds && (
               <PutBackPress
                 copy={{ kind: copy.kind, name: copy.name }}
-                day={longDate(copy.day)}
+                day={dateWords(copy.day, today)}
                 now={homes.length > 0 ? listWords(homes) : null}
               />
             )}

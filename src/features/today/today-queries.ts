@@ -4,6 +4,7 @@ import { NOTICE_KINDS, type NoticeKind } from "./notices";
 import { procedureIn } from "@/content/procedures/library";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { pathOfTask } from "@/presentation/task-words";
+import { clockBehind } from "@/core/history/clock-behind";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
@@ -37,6 +38,8 @@ export type Today = {
   /** The rest of it, in the same order. */
   closer: (TodayJob & { when: When })[];
   watch: Watch[];
+  /** The day of an entry that is still to come by this computer’s clock. */
+  clockBehind: PlainDate | null;
   /** What cannot be read, and where it belongs. */
   problems: { words: string; path: string }[];
 };
@@ -72,6 +75,7 @@ function todayShown(status: HomeStatus): Today {
     today,
     season: seasonLine(snapshot, today),
     watch: watchOf(snapshot, today, schedule),
+    clockBehind: clockBehind(snapshot.history.entries, today, snapshot.home.timeZone),
     past: order.filter(({ when }) => when === "past").length,
     soon: order.filter(({ when }) => when === "now").length,
     next: lead ? withAll(lead.job) : null,

@@ -76,6 +76,14 @@ export function TodayView({
           <p className="mt-1 text-second">{season}.</p>
         </div>
         <StopList homeId={book.home.id} watch={watch} gone={gone} />
+        {data.clockBehind && (
+          <p role="alert" className="border-l-4 border-attention bg-wash px-4 py-2.5">
+            <strong className="block">Look at this computer’s clock.</strong>
+            It stands at {dateWords(today, data.clockBehind)}, but something was entered on{" "}
+            {dateWords(data.clockBehind, today)}. Nothing is lost; what is due is reckoned from the
+            clock, so set it before you go by these days.
+          </p>
+        )}
         {ends}
         {round}
         {notices}

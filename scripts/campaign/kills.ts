@@ -1,0 +1,60 @@
+/** The power goes: the server killed in the middle of its writes, time after time. */
+import { openStore } from "../../src/db/client";
+import { CLOCK, startApp } from "../../e2e/app-server";
+import { drawn, isWhole, note, notesIn, percentile, rounded, sleep, type Chapter } from "./shared";
+import fc from "fast-check";
+
+const KILLS = 20;
+const WRITERS = 6;
+/** From the kill to the first answer, ms: what was measured when it was promised. */
+const RESTART_MS = 1700;
+/** Told in whole looks of the start, and on a machine that may be slower. */
+const RESTART_ROOM = 3;
+
+export const kills: Chapter = async (seed) => {
+  const app = await startApp("demo");
+  try {
+    const acknowledged: string[] = [];
+    const restarts: number[] = [];
+    for (const [round, lives] of drawn(fc.integer({ min: 30, max: 600 }), KILLS, seed).entries()) {
+      let isOver = false;
+      const writer = async (lane: number) => {
+        for (let nth = 0; !isOver; nth++) {
+          const id = `kill-${round}-${lane}-${nth}`;
+          const { status } = await note(app.url, id, CLOCK);
+          if (status === 200) acknowledged.push(id);
+        }
+      };
+      const writing = Array.from({ length: WRITERS }, (_, lane) => writer(lane));
+      await sleep(lives);
+      await app.kill();
+      isOver = true;
+      await Promise.all(writing);
+      const began = performance.now();
+      await app.start();
+      restarts.push(performance.now() - began);
+    }
+    const store = await openStore(app.file);
+    const kept = await notesIn(store);
+    const lost = acknowledged.filter((id) => !kept.has(id));
+    const whole = await isWhole(store);
+    store.close();
+    const middle = percentile(restarts, 0.5);
+    return [
+      {
+        promise: "Killed at any moment, nothing acknowledged is lost",
+        tried: `${KILLS} kills amid ${acknowledged.length} acknowledged writes of ${WRITERS} writers`,
+        found: `${lost.length} lost, ${whole ? "file whole" : "FILE DAMAGED"}`,
+        isKept: lost.length === 0 && whole,
+      },
+      {
+        promise: `It answers again ${RESTART_MS / 1000} s after a kill`,
+        tried: `${KILLS} starts after a kill`,
+        found: `${rounded(middle)} ms in the middle, ${rounded(Math.max(...restarts))} at most`,
+        isKept: middle < RESTART_MS * RESTART_ROOM,
+      },
+    ];
+  } finally {
+    await app.stop();
+  }
+};
