@@ -2,6 +2,7 @@
 import { createServer } from "node:http";
 import next from "next";
 import { versionNow } from "../src/lib/data-version";
+import { isKnownHost, UNKNOWN_HOST } from "../src/lib/hosts";
 import { RenderedPages } from "../src/lib/rendered-pages";
 
 const { HOSTNAME: hostname = "127.0.0.1", PORT = "4180" } = process.env;
@@ -15,6 +16,13 @@ const pages = new RenderedPages({
   clock: () => performance.now(),
 });
 createServer((request, response) => {
+  // Looked at before anything else is: the framework puts a name of its own where there is none.
+  if (!isKnownHost(request.headers.host ?? null, process.env)) {
+    const { status, code, message } = UNKNOWN_HOST;
+    response.writeHead(status, { "content-type": "application/json" });
+    response.end(JSON.stringify({ error: { code, message, path: [] } }));
+    return;
+  }
   pages.answer(request, response).catch((error: unknown) => {
     console.error(error);
     if (!response.headersSent) response.writeHead(500);

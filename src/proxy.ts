@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from "next/server";
-import { isKnownHost } from "./lib/hosts";
+import { isKnownHost, UNKNOWN_HOST } from "./lib/hosts";
 
 const refuse = (code: string, message: string): NextResponse =>
   NextResponse.json({ error: { code, message, path: [] } }, { status: 403 });
@@ -11,11 +11,7 @@ const refuse = (code: string, message: string): NextResponse =>
  */
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get("host");
-  if (!isKnownHost(host, process.env))
-    return refuse(
-      "unknown-host",
-      "This name is not known here. Add it to AMBER_HOSTS if it is yours.",
-    );
+  if (!isKnownHost(host, process.env)) return refuse(UNKNOWN_HOST.code, UNKNOWN_HOST.message);
   const origin = request.headers.get("origin");
   const isOwn = origin === null || (URL.canParse(origin) && new URL(origin).host === host);
   if (isOwn || request.method === "GET" || request.method === "HEAD") return NextResponse.next();

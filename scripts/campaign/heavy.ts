@@ -17,7 +17,7 @@ const json = (value: unknown) => JSON.stringify(value);
 
 /** Each with what it is asked of; the worst that is within all bounds, and some that are not. */
 const WORST: { what: string; path: string; body: string }[] = [
-  { what: "a plan searched a million times", path: "plan", body: json({ ...madeUpPlan("large", 1), iterations: 1_000_000 }) },
+  { what: "a plan searched a million times", path: "plan", body: json({ ...madeUpPlan("small", 1), iterations: 1_000_000 }) },
   { what: "the climate of three centuries", path: "climate", body: json({ climate, from: "1900-01-01", to: "2200-12-31" }) },
   { what: "run hours of three centuries", path: "run-hours", body: json({ climate, from: "1900-01-01", to: "2200-12-31", equipment: { heats: true, cools: true, fan: { mode: "auto" } } }) },
   { what: "wear since 1900", path: "wear", body: json({ today: "2199-12-31", fittedOn: "1900-01-01", climate, equipment: { heats: true, cools: true, fan: { mode: "auto" } }, slot: { media: "pleated-25", rating: { scheme: "MERV", class: "8" }, airSide: "recirculated" }, drivers: [], looks: [] }) },
@@ -30,7 +30,9 @@ const WORST: { what: string; path: string; body: string }[] = [
 export const heavy: Chapter = async () => {
   const app = await startApp("demo");
   try {
-    for (let i = 0; i < 60; i++) await ask(app.url, { path: "/api/v1/openapi.json" });
+    const look = () => ask(app.url, { path: `/api/v1${HOME}/find?q=furnace` });
+    // A server just started compiles what it runs.
+    for (let i = 0; i < 60; i++) await look();
     const lines: Line[] = [];
     for (const { what, path, body } of WORST) {
       let isOver = false;
@@ -42,7 +44,7 @@ export const heavy: Chapter = async () => {
       }).finally(() => (isOver = true));
       const waits: number[] = [];
       do {
-        const { ms } = await ask(app.url, { path: `/api/v1${HOME}/find?q=furnace` });
+        const { ms } = await look();
         waits.push(ms);
         await sleep(LOOK_EVERY_MS);
       } while (!isOver);

@@ -2,6 +2,13 @@ const LOOPBACK = ["localhost", "127.0.0.1", "[::1]"];
 /** Bound to every address, a server knows none of its own by that. */
 const ANY_ADDRESS = ["0.0.0.0", "::", "[::]"];
 
+/** What somebody hears who asks by a name that is not known. */
+export const UNKNOWN_HOST = {
+  status: 403,
+  code: "unknown-host",
+  message: "This name is not known here. Add it to AMBER_HOSTS if it is yours.",
+} as const;
+
 /** A host without its port, as names are compared. */
 function nameOf(host: string): string {
   const plain = host.trim().toLowerCase();
