@@ -16,6 +16,7 @@ class Renderer {
   headers: Record<string, string> = {};
   #held: (() => void)[] = [];
   isHeld = false;
+  endsLater = false;
   readonly #pages = new RenderedPages({
     handle: async (_request, response) => {
       const nth = ++this.renderings;
@@ -23,6 +24,7 @@ class Renderer {
       response.statusCode = this.status;
       for (const [name, value] of Object.entries(this.headers)) response.setHeader(name, value);
       response.write(this.first);
+      if (this.endsLater) return void setTimeout(() => response.end(this.page(nth)), 5);
       response.end(this.page(nth));
     },
     version: () => Promise.resolve(this.version),
@@ -87,11 +89,24 @@ describe("a page many ask for", () => {
     const before = ask();
     while (renderer.renderings < 1) await new Promise((resolve) => setImmediate(resolve));
     renderer.version = 2;
-    const after = ask();
-    await renderer.letGo(2);
-    expect([(await before).body, (await after).body]).toEqual(["<html>page 1", "<html>page 2"]);
+    const after = [ask(), ask(), ask()];
+    await renderer.letGo(1);
+    expect((await before).body).toBe("<html>page 1");
+    await renderer.letGo(1);
+    for (const { body } of await Promise.all(after)) expect(body).toBe("<html>page 2");
+    expect(renderer.renderings).toBe(2);
     renderer.isHeld = false;
     expect((await ask()).body).toBe("<html>page 2");
+  });
+
+  it("is given to all who waited for it, however long it took", async () => {
+    renderer.isHeld = true;
+    const asked = [ask(), ask(), ask()];
+    while (renderer.renderings < 1) await new Promise((resolve) => setImmediate(resolve));
+    renderer.at = 60_000;
+    await renderer.letGo(1);
+    await Promise.all(asked);
+    expect(renderer.renderings).toBe(1);
   });
 
   it("is another one for another address, cookie, host or language of the answer", async () => {
@@ -130,6 +145,13 @@ describe("a page many ask for", () => {
     Object.assign(renderer, change);
     await ask();
     expect((await ask()).body).toMatch(/page 2$/);
+  });
+
+  it("is kept where what packs it ends later than what renders it", async () => {
+    renderer.endsLater = true;
+    await ask();
+    await ask();
+    expect(renderer.renderings).toBe(1);
   });
 
   it("is looked into where it is packed, too", async () => {

@@ -3,8 +3,12 @@ import type { IncomingMessage, OutgoingHttpHeaders, ServerResponse } from "node:
 
 type Handle = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
 type Rendered = { status: number; headers: OutgoingHttpHeaders; body: Buffer; at: number };
-/** Null where it came to nothing others may be given. */
-type Kept = Promise<Rendered | null>;
+type Kept = {
+  /** How many changes of the data had been seen when it was begun. */
+  changes: number;
+  /** Null where it came to nothing others may be given. */
+  rendered: Promise<Rendered | null>;
+};
 
 export type PagesSetting = {
   /** What renders. */
@@ -53,6 +57,8 @@ const keyOf = ({ url, headers }: IncomingMessage): string =>
  */
 export class RenderedPages {
   #version: number | null = null;
+  /** How many changes of the data were seen. */
+  #changes = 0;
   readonly #kept = new Map<string, Kept>();
 
   constructor(private readonly setting: PagesSetting) {}
@@ -64,18 +70,21 @@ export class RenderedPages {
     const version = await this.setting.version().catch(() => null);
     if (version === null) return handle(request, response);
     if (version !== this.#version) {
-      this.#kept.clear();
       this.#version = version;
+      this.#changes++;
     }
+    const changes = this.#changes;
     const key = keyOf(request);
-    // Of those who waited for a page that came to nothing the first renders it, and the others wait for that.
+    // One rendering at a time: who comes after a write waits for the one under way, too. Of all who find it too
+    // old, or come to nothing, the first renders anew, and the others wait for that.
     for (let kept = this.#kept.get(key); kept; kept = this.#kept.get(key)) {
-      const rendered = await kept;
-      if (rendered && clock() - rendered.at < LIVES_MS) return send(response, rendered);
+      const rendered = await kept.rendered;
+      if (rendered && kept.changes >= changes && clock() - rendered.at < LIVES_MS)
+        return send(response, rendered);
       if (this.#kept.get(key) === kept) this.#kept.delete(key);
     }
-    const { kept, work } = rendering(handle, request, response, clock());
-    this.#keep(key, kept);
+    const { rendered, work } = rendering(handle, request, response, clock);
+    this.#keep(key, { changes: this.#changes, rendered });
     return work;
   };
 
@@ -101,8 +110,8 @@ function rendering(
   handle: Handle,
   request: IncomingMessage,
   response: ServerResponse,
-  at: number,
-): { kept: Kept; work: Promise<void> } {
+  clock: () => number,
+): { rendered: Kept["rendered"]; work: Promise<void> } {
   const chunks: Buffer[] = [];
   const add = (chunk: unknown, encoding: unknown) => {
     if (typeof chunk === "string")
@@ -117,7 +126,7 @@ function rendering(
   };
   const end = response.end.bind(response);
   let nothing: () => void = () => undefined;
-  const kept: Kept = new Promise((resolve) => {
+  const rendered: Kept["rendered"] = new Promise((resolve) => {
     nothing = () => resolve(null);
     response.once("close", nothing);
     response.write = (...args: unknown[]) => {
@@ -128,16 +137,18 @@ function rendering(
     response.end = (...args: unknown[]) => {
       add(args[0], args[1]);
       const body = Buffer.concat(chunks);
-      const rendered = { status: response.statusCode, headers: headersOf(response), body, at };
-      resolve(isSound(rendered) ? rendered : null);
+      const { statusCode: status } = response;
+      const whole = { status, headers: headersOf(response), body, at: clock() };
+      resolve(isSound(whole) ? whole : null);
       end(body);
       called(args);
       return response;
     };
   });
   const work = handle(request, response);
-  void work.then(nothing, nothing);
-  return { kept, work };
+  // Not when it is done: what packs the bytes may still be at it then.
+  work.catch(nothing);
+  return { rendered, work };
 }
 
 const headersOf = (response: ServerResponse): OutgoingHttpHeaders =>
