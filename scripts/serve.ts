@@ -2,7 +2,7 @@
 import { createServer } from "node:http";
 import next from "next";
 import { versionNow } from "../src/lib/data-version";
-import { isKnownHost, UNKNOWN_HOST } from "../src/lib/hosts";
+import { isKnownHost, readableUrl, UNKNOWN_HOST } from "../src/lib/hosts";
 import { RenderedPages } from "../src/lib/rendered-pages";
 
 const { HOSTNAME: hostname = "127.0.0.1", PORT = "4180" } = process.env;
@@ -23,6 +23,7 @@ createServer((request, response) => {
     response.end(JSON.stringify({ error: { code, message, path: [] } }));
     return;
   }
+  request.url = readableUrl(request.url ?? "/");
   pages.answer(request, response).catch((error: unknown) => {
     console.error(error);
     if (!response.headersSent) response.writeHead(500);

@@ -5,6 +5,7 @@ import { compute } from "../../src/core/compute/compute";
 import { COMPUTE_FUNCTIONS } from "../../src/core/compute/registry";
 import { openStore } from "../../src/db/client";
 import { startApp, type AppServer } from "../../e2e/app-server";
+import { actionsBuilt, callsOf, isOfRightKind, written } from "./actions";
 import {
   ask,
   drawn,
@@ -18,7 +19,7 @@ import {
 } from "./shared";
 
 const ADDRESSES = 3000;
-const FORM_POSTS = 60;
+const CALLS = 3000;
 const BODIES = 1500;
 const PICTURES = 150;
 const PER_FUNCTION = 800;
@@ -78,77 +79,39 @@ const lineOf = (promise: string, what: string, { asked, failed, late, byStatus }
       .toSorted(([a], [b]) => a - b)
       .map(([status, n]) => `${n}×${status || "cut"}`)
       .join(" "),
-    ...failed.slice(0, 3),
+    ...failed.slice(0, 12),
     ...late.slice(0, 3),
   ].join("; "),
   isKept: failed.length === 0 && late.length === 0,
 });
 
-const unescaped = (text: string) =>
-  text
-    .replaceAll("&quot;", '"')
-    .replaceAll("&#x27;", "'")
-    .replaceAll("&lt;", "<")
-    .replaceAll("&gt;", ">")
-    .replaceAll("&amp;", "&");
-const attribute = (tag: string, name: string) => {
-  const found = new RegExp(`\\s${name}="([^"]*)"`).exec(tag)?.[1];
-  return found === undefined ? undefined : unescaped(found);
-};
-
-/** The forms of a page as a browser without script sends them: the fields React needs, and those somebody fills in. */
-function formsOf(html: string): { fixed: [string, string][]; names: string[] }[] {
-  return [...html.matchAll(/<form[\s\S]*?<\/form>/g)].flatMap(([form]) => {
-    const tags = [...form.matchAll(/<(?:input|select|textarea)\b[^>]*>/g)].map(([tag]) => tag);
-    const fixed = tags.flatMap((tag): [string, string][] => {
-      const name = attribute(tag, "name");
-      return name?.startsWith("$ACTION") ? [[name, attribute(tag, "value") ?? ""]] : [];
-    });
-    const names = tags.flatMap((tag) => {
-      const name = attribute(tag, "name");
-      return name && !name.startsWith("$") ? [name] : [];
-    });
-    return fixed.length > 0 ? [{ fixed, names: [...new Set(names)] }] : [];
-  });
-}
-
-const BOUNDARY = "campaign-boundary";
-const multipart = (fields: readonly [string, string][]): Buffer =>
-  Buffer.from(
-    `${fields.map(([name, value]) => `--${BOUNDARY}\r\nContent-Disposition: form-data; name="${name}"\r\n\r\n${value}\r\n`).join("")}--${BOUNDARY}--\r\n`,
+/** The names of the fields of a page. */
+const fieldsIn = (html: string): string[] =>
+  [...html.matchAll(/<(?:input|select|textarea)\b[^>]*\sname="([^"$]+)"/g)].map(
+    ([, name]) => name!,
   );
 
-async function forms(app: AppServer, seed: number): Promise<Line> {
+const BOUNDARY = "campaign-boundary";
+async function actions(app: AppServer, seed: number): Promise<Line> {
   const told = tally();
-  for (const [nth, page] of ["/homes/new", ...HOME_PAGES.map((each) => HOME + each)].entries()) {
-    const found = formsOf((await ask(app.url, { path: page })).body);
-    if (found.length === 0) continue;
-    const sent = drawn(
-      fc.tuple(fc.nat(), fc.array(fc.tuple(fc.nat(), oddText), { minLength: 1, maxLength: 12 }), fc.constantFrom("", "__proto__", "constructor", "a".repeat(5000))),
-      FORM_POSTS,
-      seed + nth,
-    ); // prettier-ignore
-    await together(sent, LANES, async ([which, values, extra]) => {
-      const { fixed, names } = found[which % found.length]!;
-      const filled = values.map(([at, text]): [string, string] => [
-        names[at % names.length]!,
-        text,
-      ]);
-      const body = multipart([
-        ...fixed,
-        ...filled,
-        ...(extra ? [[extra, "x"] as [string, string]] : []),
-      ]);
-      const headers = {
-        "content-type": `multipart/form-data; boundary=${BOUNDARY}`,
-        origin: app.url,
-      };
-      count(told, page, await ask(app.url, { method: "POST", path: page, headers, body }));
-    });
-  }
+  let refused = 0;
+  const names = new Set<string>();
+  for (const page of ["/homes/new", ...HOME_PAGES.map((each) => HOME + each)])
+    for (const name of fieldsIn((await ask(app.url, { path: page })).body)) names.add(name);
+  const calls = drawn(callsOf(actionsBuilt(), [...names], oddText), CALLS, seed);
+  await together(calls, LANES, async ({ action, values }) => {
+    const { body, type } = await written(values);
+    const headers = { "content-type": type, "next-action": action.id, origin: app.url };
+    const answer = await ask(app.url, { method: "POST", path: action.path, headers, body });
+    const form = values.find((each) => each instanceof FormData);
+    const what = `${action.name} ${JSON.stringify([values, [...(form?.entries() ?? [])]]).slice(0, 600)}`;
+    const isWrong = answer.status === 500 && isOfRightKind(action);
+    if (answer.status !== 500 || isWrong) count(told, what, answer);
+    else refused++;
+  });
   return lineOf(
     "A form takes anything, or says what is wrong",
-    "sent forms with odd fields and values",
+    "calls of every form and press",
     told,
   );
 }
@@ -296,7 +259,7 @@ export const inputs: Chapter = async (seed) => {
       count(told, path.slice(0, 80), await ask(app.url, { path })),
     );
     lines.push(lineOf("Any address gets a page, 400 or 404", "odd addresses", told));
-    lines.push(await forms(app, seed));
+    lines.push(await actions(app, seed));
     lines.push(await bodies(app, seed));
     lines.push(await pictures(app, seed));
     const after = await ids();

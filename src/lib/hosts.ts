@@ -9,6 +9,24 @@ export const UNKNOWN_HOST = {
   message: "This name is not known here. Add it to AMBER_HOSTS if it is yours.",
 } as const;
 
+/** Where an address leads that cannot be read: nothing is there. */
+const NOWHERE = "/not-an-address";
+
+/**
+ * The address that is asked for, or one where nothing is where it cannot be read: a part of it that is no UTF-8
+ * would else be a mistake of ours.
+ *
+ * @example readableUrl("/homes/%ff") // "/not-an-address"
+ */
+export function readableUrl(url: string): string {
+  try {
+    decodeURIComponent(url.split("?")[0]!);
+    return url;
+  } catch {
+    return NOWHERE;
+  }
+}
+
 /** A host without its port, as names are compared. */
 function nameOf(host: string): string {
   const plain = host.trim().toLowerCase();

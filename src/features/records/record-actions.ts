@@ -6,8 +6,8 @@ import { earliestInstallation } from "@/core/inventory/plausible";
 import { doneForm } from "@/lib/done-form";
 import { invalid, singles, type FormState } from "@/lib/forms";
 import { VACUUM } from "@/core/filters/slot-wear";
-import { follow, formCommand, houseOf } from "@/server/commands/form-command";
-import { inHome, once, placeIn, unitIn } from "@/server/commands/home-command";
+import { follow, formCommand, houseOf, pressCommand } from "@/server/commands/form-command";
+import { inHome, placeIn, unitIn } from "@/server/commands/home-command";
 import * as records from "@/server/commands/records";
 import { changedForm, lookForm, noteForm } from "./record-forms";
 
@@ -113,34 +113,28 @@ export async function noteVacuumed(
   slotId: string,
   commandId: string,
 ): Promise<void> {
-  const lead = await inHome(homeId, (home) =>
-    once(home.tx, { id: commandId, asks: ["vacuumed", slotId] }, home.now, async () => {
-      const slot = home.snapshot.slots.find((each) => each.id === slotId);
-      if (!slot) return houseOf(homeId);
-      const { id: partId, unitId } = slot;
-      const place = { unitId, partId, taskKey: VACUUM };
-      const noted = await records.record(home, { kind: "done", ...place, date: home.today });
-      return { to: `/homes/${homeId}/parts/${slotId}`, noted };
-    }),
-  );
-  follow(lead);
+  await pressCommand(homeId, { id: commandId, asks: ["vacuumed", slotId] }, async (home) => {
+    const slot = home.snapshot.slots.find((each) => each.id === slotId);
+    if (!slot) return houseOf(homeId);
+    const { id: partId, unitId } = slot;
+    const place = { unitId, partId, taskKey: VACUUM };
+    const noted = await records.record(home, { kind: "done", ...place, date: home.today });
+    return { to: `/homes/${homeId}/parts/${slotId}`, noted };
+  });
 }
 
 /** That the light of a filter came on today: it is due, and its pace learns of it. */
 export async function noteLight(homeId: string, slotId: string, commandId: string): Promise<void> {
-  const lead = await inHome(homeId, (home) =>
-    once(home.tx, { id: commandId, asks: ["light", slotId] }, home.now, async () => {
-      const slot = home.snapshot.slots.find((each) => each.id === slotId && each.indicator);
-      if (!slot) return houseOf(homeId);
-      const noted = await records.record(home, {
-        kind: "reading",
-        ...{ unitId: slot.unitId, partId: slotId, date: home.today },
-        reading: judgeInput.parse({ kind: "indicator-light", value: "on" }),
-      });
-      return { to: `/homes/${homeId}/parts/${slotId}`, noted };
-    }),
-  );
-  follow(lead);
+  await pressCommand(homeId, { id: commandId, asks: ["light", slotId] }, async (home) => {
+    const slot = home.snapshot.slots.find((each) => each.id === slotId && each.indicator);
+    if (!slot) return houseOf(homeId);
+    const noted = await records.record(home, {
+      kind: "reading",
+      ...{ unitId: slot.unitId, partId: slotId, date: home.today },
+      reading: judgeInput.parse({ kind: "indicator-light", value: "on" }),
+    });
+    return { to: `/homes/${homeId}/parts/${slotId}`, noted };
+  });
 }
 
 /** Forgets what the looks at a slot taught of its pace: from here on it is the rated pace again. */

@@ -6,7 +6,15 @@ import { COMMAND_ID, emptyForm, fieldsOf, type FormState } from "@/lib/forms";
 import { leadOn, leadOnNoted } from "@/lib/lead-on";
 import { RedirectType } from "next/navigation";
 import type { Unit } from "@/core/inventory/inventory";
-import { IdTaken, inHome, once, unitIn, type Lead, type OpenHome } from "./home-command";
+import {
+  IdTaken,
+  inHome,
+  once,
+  unitIn,
+  type Lead,
+  type Named,
+  type OpenHome,
+} from "./home-command";
 
 type Fields = Record<string, string[]>;
 /** A form that is shown again though something of it was written. */
@@ -85,6 +93,25 @@ export const formCommand = (
 
 /** Where one is led whose unit is not, or no longer, of this home. */
 export const houseOf = (homeId: string): Lead => ({ to: `/homes/${homeId}/house` });
+
+/**
+ * A press that changes a home, sent under a name so that two make one. Under the name of another press that was
+ * done nothing is written, and one is led to the home as it is.
+ */
+export async function pressCommand(
+  homeId: string,
+  named: Named,
+  work: (home: OpenHome) => Promise<Lead>,
+): Promise<never> {
+  try {
+    return follow(
+      await inHome(homeId, (home) => once<Lead>(home.tx, named, home.now, () => work(home))),
+    );
+  } catch (error) {
+    if (error instanceof IdTaken) leadOn(`/homes/${homeId}`);
+    throw error;
+  }
+}
 
 /** The same for a form about a unit; it leads to the house where the home has no such unit. */
 export const unitCommand = (

@@ -12,8 +12,8 @@ import {
   refused,
   type FormState,
 } from "@/lib/forms";
-import { follow, formCommand, houseOf, unitCommand } from "@/server/commands/form-command";
-import { inHome, once, unitIn } from "@/server/commands/home-command";
+import { formCommand, houseOf, unitCommand, pressCommand } from "@/server/commands/form-command";
+import { inHome, unitIn } from "@/server/commands/home-command";
 import * as filters from "@/server/commands/filters";
 import { fieldsOfIdentity, identityForm } from "../parts/identity-form";
 import * as units from "@/server/commands/units";
@@ -51,17 +51,14 @@ export async function changeUnit(
 
 /** A second one of the same; `commandId` is made where the button is drawn. */
 export async function copyUnit(homeId: string, unitId: string, commandId: string): Promise<void> {
-  const lead = await inHome(homeId, (home) =>
-    once(home.tx, { id: commandId, asks: ["copy", unitId] }, home.now, async () => {
-      const unit = unitIn(home, unitId);
-      if (!unit) return houseOf(homeId);
-      const { units: inService, retired } = home.snapshot;
-      const taken = [...inService, ...retired].map((each) => each.name);
-      const id = await units.copyUnit(home, unit, freeName(unit.name, taken));
-      return { to: `/homes/${homeId}/units/${id}/edit` };
-    }),
-  );
-  follow(lead);
+  await pressCommand(homeId, { id: commandId, asks: ["copy", unitId] }, async (home) => {
+    const unit = unitIn(home, unitId);
+    if (!unit) return houseOf(homeId);
+    const { units: inService, retired } = home.snapshot;
+    const taken = [...inService, ...retired].map((each) => each.name);
+    const id = await units.copyUnit(home, unit, freeName(unit.name, taken));
+    return { to: `/homes/${homeId}/units/${id}/edit` };
+  });
 }
 
 /** Takes a unit out of service; its record stays to be read. */

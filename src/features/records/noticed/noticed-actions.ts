@@ -4,8 +4,8 @@ import { GONE, signOf, type SignWords } from "@/content/signs";
 import { familyOf } from "@/core/noticed/sign";
 import { judgeInput } from "@/core/readings/judge";
 import { invalid, singles, type FormState } from "@/lib/forms";
-import { follow, formCommand } from "@/server/commands/form-command";
-import { inHome, once, type OpenHome } from "@/server/commands/home-command";
+import { formCommand, pressCommand } from "@/server/commands/form-command";
+import { type OpenHome } from "@/server/commands/home-command";
 import { record, type Entry } from "@/server/commands/records";
 import { noticedForm } from "./noticed-form";
 
@@ -45,16 +45,13 @@ export async function noteNoticed(
 
 /** That what was noticed has gone again, or was seen to: the record keeps both. */
 export async function noteGone(homeId: string, eventId: string, commandId: string): Promise<void> {
-  const lead = await inHome(homeId, (home) =>
-    once(home.tx, { id: commandId, asks: ["gone", eventId] }, home.now, async () => {
-      const event = home.snapshot.history.noticed.find(({ id }) => id === eventId);
-      const gone = event && signOf(event.sign) ? GONE[familyOf(event.sign)] : undefined;
-      if (!event || !gone) return { to: pageOf(homeId, undefined) };
-      const { unitId, partId } = event;
-      const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
-      const noted = await write(home, gone, { ...place, date: home.today });
-      return { to: pageOf(homeId, unitId), noted };
-    }),
-  );
-  follow(lead);
+  await pressCommand(homeId, { id: commandId, asks: ["gone", eventId] }, async (home) => {
+    const event = home.snapshot.history.noticed.find(({ id }) => id === eventId);
+    const gone = event && signOf(event.sign) ? GONE[familyOf(event.sign)] : undefined;
+    if (!event || !gone) return { to: pageOf(homeId, undefined) };
+    const { unitId, partId } = event;
+    const place = { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) };
+    const noted = await write(home, gone, { ...place, date: home.today });
+    return { to: pageOf(homeId, unitId), noted };
+  });
 }
