@@ -119,6 +119,49 @@ describe("the application over HTTP", () => {
     );
   });
 
+  it.each([
+    "/homes/%ff",
+    "/homes/sluice-house/units/%f0%28%8c",
+    "/homes/sluice-house/parts/nowhere",
+    "/homes/nowhere/house",
+    "/runs/none",
+    `/homes/${"a".repeat(4000)}`,
+    "/homes/__proto__/look",
+  ])("has a page of its own for an address of nothing: %s", async (path) => {
+    const [status, body] = await new Promise<[number | undefined, string]>((resolve, reject) => {
+      const { port } = new URL(app.url);
+      get({ host: "127.0.0.1", port, path }, (response) => {
+        let text = "";
+        response.on("data", (chunk: Buffer) => (text += chunk.toString()));
+        response.on("end", () => resolve([response.statusCode, text]));
+      }).on("error", reject);
+    });
+    expect(status).toBe(404);
+    // Compared by itself: a page that fails would fill the screen.
+    expect(body.includes("There is nothing at this address")).toBe(true);
+  });
+
+  it("sends Today the same to all who ask, until something is written", async () => {
+    const today = async () => (await fetch(`${app.url}/homes/sluice-house`)).text();
+    const [first, second] = [await today(), await today()];
+    // Names of presses are made anew with each page that is rendered.
+    expect(second === first).toBe(true);
+    const event = { id: randomUUID(), at: "2026-03-14T08:30:00.000Z", kind: "note", step: "x" };
+    const path = "/api/v1/runs/demo-core-run/events";
+    await post(path, { events: [{ ...event, words: "a word in passing" }] });
+    const third = await today();
+    expect(third === second).toBe(false);
+    const known = await (await fetch(app.url + path)).json();
+    expect(known).toMatchObject({ after: null });
+    // A device that knows all is sent nothing again; one that knows something else, all of it.
+    const asked = async (after: string) =>
+      (await fetch(`${app.url}${path}?after=${after}`)).json() as Promise<{ events: object[] }>;
+    expect(await asked(event.id)).toMatchObject({ after: event.id, events: [] });
+    expect((await asked("of-another-time")).events).toEqual((known as { events: object[] }).events);
+    const conflict = await post(path, { events: [{ ...event, words: "something else" }] });
+    expect(await conflict.json()).toMatchObject({ refused: [{ id: event.id, why: "conflict" }] });
+  });
+
   it("describes itself", async () => {
     const document = (await (await fetch(`${app.url}/api/v1/openapi.json`)).json()) as {
       paths: object;

@@ -2,6 +2,8 @@ import { existsSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import { By, Key } from "selenium-webdriver";
+import { plainDate } from "@/core/quantities/plain-date";
+import { backUp } from "@/db/backup";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
 import { pageOf, type Page } from "./page";
@@ -215,6 +217,33 @@ describe("a new home on a phone", () => {
     const { rows } = await client.execute("SELECT name FROM units ORDER BY name");
     client.close();
     expect(rows.map((row) => row["name"])).toEqual(["Boiler", "Furnace", "Purifier", "Ventilator"]);
+  });
+
+  it("goes back to a copy from the welcome screen, and from there to what was before", async () => {
+    const day = plainDate("2026-03-13");
+    await backUp(app.file, path.join(path.dirname(app.file), "daily-copies"), day);
+    await page.open(`${app.url}/welcome`);
+    await page.press("Put back the copy of Fri 13 Mar");
+    await page.heading("Put back the copy of Fri 13 Mar?");
+    await page.press("Leave all as it is");
+    // What is entered after the copy goes with it, and is kept in a copy of its own.
+    await page.open(`${home}/contacts`);
+    await page.type("Name", "Ada Quill");
+    await page.press("Add them");
+    await page.seen("Ada Quill");
+    await page.open(`${app.url}/welcome`);
+    await page.press("Put back the copy of Fri 13 Mar");
+    await page.press("Put it back");
+    await page.heading("due");
+    await page.open(`${home}/contacts`);
+    expect(await browser.driver.getPageSource()).not.toContain("Ada Quill");
+    await page.open(`${app.url}/welcome`);
+    await page.seen("What stood here until a copy was put back");
+    await page.press("Put back the copy of Sat 14 Mar");
+    await page.press("Put it back");
+    await page.heading("due");
+    await page.open(`${home}/contacts`);
+    await page.seen("Ada Quill");
   });
 
   it("folds its log into one file when it is stopped in good order", async () => {

@@ -271,6 +271,10 @@ describe("a filter vacuumed on the spot", () => {
     expect(after.likely! > before.likely!).toBe(true);
     expect(after.days[0]).toEqual(before.days[0]);
     expect(await landing(noteVacuumed(HOME, "boat-fine", "press-2"))).toBe(`/homes/${HOME}/house`);
+    // A press under the name of another one writes nothing.
+    const all = (await snapshot()).history.entries.length;
+    expect(await landing(noteLight(HOME, "heater-filters", "press-1"))).toBe(`/homes/${HOME}`);
+    expect((await snapshot()).history.entries).toHaveLength(all);
   });
 });
 

@@ -111,7 +111,7 @@ async function actions(app: AppServer, seed: number): Promise<Line> {
   });
   return lineOf(
     "A form takes anything, or says what is wrong",
-    "calls of every form and press",
+    `calls of every form and press, and ${refused} of a kind none of our pages makes, which may fail`,
     told,
   );
 }

@@ -10,6 +10,20 @@ import {
   readWhole,
 } from "./forms";
 
+describe("a field with an odd name", () => {
+  it.each(["__proto__", "constructor", "toString", "hasOwnProperty", "$ACTION", "command-id"])(
+    "%s is nothing, and what comes with it is read",
+    (name) => {
+      const form = new FormData();
+      form.append(name, "odd");
+      form.append("words", "it hums");
+      form.append(name, "twice");
+      expect(Object.entries(fieldsOf(form))).toEqual([["words", ["it hums"]]]);
+      expect({}).not.toHaveProperty("odd");
+    },
+  );
+});
+
 describe("a number as people type one", () => {
   it.each([
     ["7", 7],

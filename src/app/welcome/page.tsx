@@ -6,5 +6,5 @@ export const dynamic = "force-dynamic";
 
 export default async function Welcome() {
   const { copies, homes } = await copiesToShow();
-  return <WelcomeView copies={<Copies {...{ copies, homes }} />} />;
+  return <WelcomeView hasHome={homes.length > 0} copies={<Copies {...{ copies, homes }} />} />;
 }

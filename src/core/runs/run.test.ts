@@ -8,7 +8,7 @@ import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
 import { event, jobOf, soundAt, STARTED, walk } from "../../../tests/run-events";
 import { bringOf, minutesOf, stepsFor } from "./procedure";
-import { blocksOf, endWordsOf, holdsUp, minutesAtWork, replayRun } from "./run";
+import { blocksOf, endWordsOf, holdsUp, minutesAtWork, replayRun, RunReplay } from "./run";
 import { runEventSchema, type RunEvent } from "./run-event";
 
 const job = jobOf(changePanelFilter);
@@ -582,6 +582,45 @@ describe("what a way takes", () => {
   it("has the minutes of its variant, or of the whole", () => {
     expect(minutesOf(washRecoveryCore, null)).toEqual({ handsOn: 60, waiting: 2880 });
     expect(minutesOf(coolingTest, "feel")).toEqual({ handsOn: 5, waiting: 15 });
+  });
+});
+
+describe("a run that goes on from where it stood", () => {
+  it("is the same as one played anew, wherever it is taken up, with what is open beside it", () => {
+    const elsewhere = replayRun(jobOf(changePanelFilter), upTo("open-slot")).log;
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...steps), fc.constantFrom("done", "back", "note")), {
+          maxLength: 30,
+        }),
+        fc.nat(30),
+        fc.boolean(),
+        (moves, at, isOpenBeside) => {
+          const events = moves.map(([step, kind], nth) => {
+            // Mostly the step at hand, so that the run gets somewhere.
+            const next = steps[nth % steps.length]!;
+            if (kind === "note") return event({ kind, step: step.id, words: "in passing" });
+            return event(
+              nth % 3 === 0
+                ? { kind, step: step.id, ...(kind === "done" ? soundAt(step) : {}) }
+                : { kind: "done", step: next.id, ...soundAt(next) },
+            );
+          });
+          const before = events.slice(0, at);
+          const open = isOpenBeside ? elsewhere : [];
+          const now = "2027-01-01T00:00:00.000Z";
+          const replay = new RunReplay(job).taking(before);
+          const kept = replay.state;
+          const forked = replay.forked(now, open).taking(events.slice(at));
+          expect(forked.state).toEqual(
+            replayRun(job, events, now, { open, accepted: before.length }),
+          );
+          // What it was taken up from goes on by itself.
+          expect(replay.state).toBe(kept);
+        },
+      ),
+      { numRuns: 150 },
+    );
   });
 });
 

@@ -28,7 +28,7 @@ export type Photo = {
 };
 
 /** What a picture is of; whatever else is said of it may change later. */
-const OF = ["homeId", "runId", "visitId", "stop", "step", "moment"] as const;
+const OF = ["homeId", "unitId", "partId", "runId", "visitId", "stop", "step", "moment"] as const;
 
 /**
  * Adds a picture; one that is there already, sent twice, stays as it is.

@@ -20,7 +20,7 @@ const COUNT = new Intl.NumberFormat("en");
 const BYTES_PER_MB = 1_000_000;
 
 const holdsWords = ({ holds, bytes }: CopyHere): string => {
-  const size = SIZE.format(bytes / BYTES_PER_MB);
+  const size = SIZE.format(bytes / BYTES_PER_MB).replace(" ", "\u00a0");
   if (!holds) return `${size}; it cannot be read, and is left as it is`;
   const homes = holds.homes.length > 0 ? listWords(holds.homes) : "no home";
   return `${homes}; ${COUNT.format(holds.entries)} ${holds.entries === 1 ? "entry" : "entries"}, ${size}`;
@@ -44,7 +44,7 @@ export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: 
         {copies.map((copy) => (
           <li
             key={`${copy.kind} ${copy.name}`}
-            className="grid items-center gap-x-6 gap-y-1 border-b border-rule py-2 wide:grid-cols-[13rem_minmax(0,1fr)_auto]"
+            className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-1 border-b border-rule py-2 wide:grid-cols-[13rem_minmax(0,1fr)_auto]"
           >
             <p>
               <strong className="block">{dateWords(copy.day, today)}</strong>
@@ -54,13 +54,15 @@ export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: 
               {holdsWords(copy)}
               <span className="block text-second">{capitalised(KIND_WORDS[copy.kind])}</span>
             </p>
-            {copy.holds && (
-              <PutBackPress
-                copy={{ kind: copy.kind, name: copy.name }}
-                day={dateWords(copy.day, today)}
-                now={homes.length > 0 ? listWords(homes) : null}
-              />
-            )}
+            <div className="col-start-2 row-span-2 row-start-1 wide:col-start-3 wide:row-span-1">
+              {copy.holds && (
+                <PutBackPress
+                  copy={{ kind: copy.kind, name: copy.name }}
+                  day={dateWords(copy.day, today)}
+                  now={homes.length > 0 ? listWords(homes) : null}
+                />
+              )}
+            </div>
           </li>
         ))}
       </ul>

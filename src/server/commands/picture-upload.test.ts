@@ -37,6 +37,7 @@ const send = async (asked: Request, isKnown = true) => {
   return [answer.status, await answer.json()] as const;
 };
 const of = { id: "picture-upload-1", unitId: "cellar-furnace" };
+const refused = (code: string, message: string) => ({ error: { code, message, path: ["file"] } });
 
 describe("a picture that is sent in", () => {
   it("is kept under its own name, drawn anew, with what it is of", async () => {
@@ -60,8 +61,21 @@ describe("a picture that is sent in", () => {
   });
 
   it("is kept once though it is sent twice", async () => {
+    expect((await send(request(of, { bytes: png, name: "again.png" })))[0]).toBe(201);
+    const { rows } = await demo.store.client.execute({
+      sql: "SELECT file_name FROM photos WHERE id = ?",
+      args: [of.id],
+    });
+    expect(rows).toHaveLength(1);
+    expect(String(rows[0]![0])).toMatch(/^long /);
+  });
+
+  it("is refused where another one, or one of something else, has its name", async () => {
     const other = await sharp(png).resize(4, 4).png().toBuffer();
-    expect((await send(request(of, { bytes: other, name: "again.png" })))[0]).toBe(201);
+    const conflict = refused("conflict", "Another picture has this id. Choose it again.");
+    expect(await send(request(of, { bytes: other, name: "a.png" }))).toEqual([409, conflict]);
+    const elsewhere = { ...of, unitId: "loft-ventilator" };
+    expect(await send(request(elsewhere, { bytes: png, name: "a.png" }))).toEqual([409, conflict]);
     expect((await findPhoto(demo.store.db, of.id))!.width).toBe(12);
   });
 
@@ -75,7 +89,6 @@ describe("a picture that is sent in", () => {
     expect((await readPhotoBytes(demo.store.db, id))!.equals(paper)).toBe(true);
   });
 
-  const refused = (code: string, message: string) => ({ error: { code, message, path: ["file"] } });
   it("is refused in words where it is none, too large, or of nothing there is", async () => {
     const id = "picture-upload-2";
     const file = { bytes: png, name: "a.png" };

@@ -22,7 +22,7 @@ import { event, walk } from "../../../tests/run-events";
 import { actOnDemo } from "../../../tests/acting";
 import type { DemoStore } from "../../../tests/demo-store";
 import { factsOf } from "@/core/runs/place-facts";
-import { recordRunEvents } from "./run-record";
+import { recordInRun, recordRunEvents } from "./run-record";
 import { readRun } from "@/server/snapshots/read-runs";
 import { endsOfHome } from "@/core/runs/home-ends";
 import { postRunEvents } from "@/features/runs/record/run-api";
@@ -117,6 +117,48 @@ describe("what a device sends", () => {
       first!.id,
       second!.id,
     ]);
+  });
+
+  it("is refused under the name of something else, of this run or another; its time alone may differ", async () => {
+    const [runId, other] = [await change(), await change()];
+    const [first, second] = walk(await jobAt(runId), { until: "open-slot" });
+    const note = event({ kind: "note", step: "look", words: "as it was" });
+    await record(runId, [first!, note]);
+    const renamed: RunEvent = { ...second!, id: first!.id };
+    const reworded = { ...note, words: "something else" } as RunEvent;
+    const later = { ...note, at: "2026-03-14T08:59:59.000Z" };
+    expect(await record(runId, [renamed, reworded, later, second!])).toMatchObject({
+      refused: [renamed, reworded].map(({ id }) => ({ id, why: "conflict" })),
+    });
+    expect(await listRunEvents(store.db, runId)).toEqual([first, note, second]);
+    expect(await record(other, [{ ...note, words: "there" } as RunEvent, note])).toMatchObject({
+      refused: [note, note].map(({ id }) => ({ id, why: "conflict" })),
+    });
+    expect(await listRunEvents(store.db, other)).toEqual([]);
+    // Twice in one sending, too.
+    const twice = event({ kind: "note", step: "look", words: "one" });
+    const told = await record(other, [twice, { ...twice, words: "two" } as RunEvent, twice]);
+    expect(told).toMatchObject({ refused: [{ id: twice.id, why: "conflict" }] });
+    expect(await listRunEvents(store.db, other)).toEqual([twice]);
+  });
+
+  it("that a write took back is not remembered, though it was read inside that write", async () => {
+    const runId = await change();
+    const [first, second] = walk(await jobAt(runId), { until: "open-slot" });
+    await record(runId, [first!]);
+    const before = (await readRun(store.db, runId))!;
+    await expect(
+      store.write(async (tx) => {
+        await recordInRun(tx, runId, [second!], NOW);
+        expect((await readRun(tx, runId))!.events).toEqual([first, second]);
+        throw new Error("taken back");
+      }),
+    ).rejects.toThrow("taken back");
+    const after = (await readRun(store.db, runId))!;
+    expect([after.events, after.state]).toEqual([before.events, before.state]);
+    const note = event({ kind: "note", step: "look", words: "instead" });
+    await record(runId, [note]);
+    expect((await readRun(store.db, runId))!.events).toEqual([first, note]);
   });
 
   it("is judged each for itself: a clock a day ahead keeps its own, the rest is taken", async () => {

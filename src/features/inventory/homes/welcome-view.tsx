@@ -24,7 +24,7 @@ const DOES = [
 ] as const;
 
 /** What the tool does, by an example, and where data lives; with copies to put back, if there are any. */
-export function WelcomeView({ copies }: { copies: ReactNode }) {
+export function WelcomeView({ hasHome, copies }: { hasHome: boolean; copies: ReactNode }) {
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 wide:py-14">
       <p className="font-display text-xl font-bold">
@@ -41,9 +41,12 @@ export function WelcomeView({ copies }: { copies: ReactNode }) {
             <UnitFigure figure="cylinder" />
           </div>
         </div>
-        <LinkButton weight="strong" href="/homes/new" className="mt-5 px-6 text-lg">
-          Enter your home
-        </LinkButton>
+        <div className="mt-5 flex flex-wrap gap-3">
+          <LinkButton weight="strong" href="/homes/new" className="px-6 text-lg">
+            Enter your home
+          </LinkButton>
+          {hasHome && <LinkButton href="/">Back to Today</LinkButton>}
+        </div>
         <p className="mt-2 text-second">
           Ten minutes: your climate, who lives with you, and one machine with the size printed on
           its filter.
