@@ -13,7 +13,7 @@ const shared = {
 };
 
 /** Packages that come as modules only, which Jest can read no other way than translated. */
-const MODULES_ONLY = "d3-[a-z-]+|internmap|comlink|nuqs|@tanstack";
+const MODULES_ONLY = "d3-[a-z-]+|internmap|comlink|nuqs|p-limit|yocto-queue|@tanstack";
 
 const project = async (extra) => {
   const config = await withNext({ ...shared, ...extra })();

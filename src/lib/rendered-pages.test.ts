@@ -67,6 +67,40 @@ const ask = (path = "/homes/a", headers: Record<string, string> = {}): Promise<A
     }).on("error", reject);
   });
 
+describe("pages of many kinds", () => {
+  const turns = async () => {
+    for (let i = 0; i < 50; i++) await new Promise((resolve) => setImmediate(resolve));
+  };
+
+  it("are rendered a few at once and the others in turn, and no write waits for one", async () => {
+    renderer.isHeld = true;
+    const asked = Array.from({ length: 10 }, (_, nth) => ask(`/homes/a/parts/${nth}`));
+    while (renderer.renderings < 4) await new Promise((resolve) => setImmediate(resolve));
+    await turns();
+    expect(renderer.renderings).toBe(4);
+    const program = ask("/api/v1/runs/r/events");
+    while (renderer.renderings < 5) await new Promise((resolve) => setImmediate(resolve));
+    await renderer.letGo(5);
+    await program;
+    while (renderer.renderings < 9) await new Promise((resolve) => setImmediate(resolve));
+    await turns();
+    expect(renderer.renderings).toBe(9);
+    await renderer.letGo(4);
+    await renderer.letGo(2);
+    expect((await Promise.all(asked)).every(({ status }) => status === 200)).toBe(true);
+  });
+
+  it("that fail give their turn up", async () => {
+    renderer.page = (nth) => {
+      if (nth <= 8) throw new Error("a mistake of ours");
+      return "page";
+    };
+    const asked = Array.from({ length: 9 }, (_, nth) => ask(`/homes/a/parts/${nth}`));
+    const ended = await Promise.allSettled(asked);
+    expect(ended.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
+  });
+});
+
 describe("a page many ask for", () => {
   it("is rendered once for all who ask meanwhile, and for two seconds after", async () => {
     renderer.headers = { "x-of": "the page" };

@@ -1,3 +1,5 @@
+import { setTimeout as sleep } from "node:timers/promises";
+import pLimit from "p-limit";
 import { brotliDecompressSync, gunzipSync, inflateSync } from "node:zlib";
 import type { IncomingMessage, OutgoingHttpHeaders, ServerResponse } from "node:http";
 
@@ -19,6 +21,13 @@ export type PagesSetting = {
   clock: () => number;
 };
 
+/** What is rendered: neither files nor what programs ask for. */
+const PAGES = /^\/((homes|runs)\/|welcome(\?|$))/;
+/** So many pages are rendered at once; more would only wait for each other, and writes for them all. */
+const AT_ONCE = 4;
+const LONGEST_TURN_MS = 1000;
+/** A turn that is not over keeps no process from ending. */
+const NO_HOLD = { ref: false };
 /** Pages without forms: two people may be shown the very same. Paths as they are asked for. */
 const SHARED_PAGES = /^\/homes\/(?!new(\?|$))[^/?]{1,64}(\/house)?(\?|$)/;
 /** What a page says of the present moment, such as how long something dries yet, may be so old, ms. */
@@ -53,22 +62,24 @@ const keyOf = ({ url, headers }: IncomingMessage): string =>
 /**
  * Renders a page that many ask for at once only once: as long as nothing was written since, and for two seconds,
  * whoever asks with the same headers is given the same bytes. A page asked for after a write is never from before
- * it. What does not end well is kept for nobody.
+ * it. What does not end well is kept for nobody. And of all pages a few are rendered at once, the others in turn.
  */
 export class RenderedPages {
   #version: number | null = null;
   /** How many changes of the data were seen. */
   #changes = 0;
   readonly #kept = new Map<string, Kept>();
+  readonly #turns = pLimit(AT_ONCE);
 
   constructor(private readonly setting: PagesSetting) {}
 
   readonly answer: Handle = async (request, response) => {
     const { handle, clock } = this.setting;
-    if (request.method !== "GET" || !SHARED_PAGES.test(request.url ?? ""))
-      return handle(request, response);
+    const url = request.url ?? "/";
+    if (request.method !== "GET" || !PAGES.test(url)) return handle(request, response);
+    if (!SHARED_PAGES.test(url)) return this.#inTurn(request, response);
     const version = await this.setting.version().catch(() => null);
-    if (version === null) return handle(request, response);
+    if (version === null) return this.#inTurn(request, response);
     if (version !== this.#version) {
       this.#version = version;
       this.#changes++;
@@ -83,10 +94,21 @@ export class RenderedPages {
         return send(response, rendered);
       if (this.#kept.get(key) === kept) this.#kept.delete(key);
     }
-    const { rendered, work } = rendering(handle, request, response, clock);
+    const { rendered, work } = rendering(this.#inTurn, request, response, clock);
     this.#keep(key, { changes: this.#changes, rendered });
     return work;
   };
+
+  /** Renders when there is room: a write never waits for a turn, nor long among many who read. */
+  readonly #inTurn: Handle = (request, response) =>
+    new Promise((resolve, reject) => {
+      void this.#turns(() => {
+        const work = this.setting.handle(request, response);
+        work.then(resolve, reject);
+        // Who reads slowly gives the turn up before all is read.
+        return Promise.race([work.catch(() => undefined), sleep(LONGEST_TURN_MS, null, NO_HOLD)]);
+      });
+    });
 
   #keep(key: string, kept: Kept): void {
     this.#kept.set(key, kept);
