@@ -174,6 +174,27 @@ describe("bad input", () => {
     await page.seen("the wrap smells of the pipe");
   });
 
+  it("a form that was saved already, under its name but with other words: asked, then one more", async () => {
+    const open = async (words: string) => {
+      await page.open(`${app.url}/homes/sluice-house/units/purifier/note`);
+      await page.type("Note", words);
+      // As a page that a browser kept would send it.
+      await browser.driver.executeScript(
+        "document.querySelector('[name=command-id]').value = 'kept-by-a-browser'",
+      );
+      await page.press("Save the note");
+    };
+    await open("it ticks when it cools");
+    await page.heading("Reading-room purifier");
+    await open("it ticks when it warms up");
+    await page.seen("This was saved already, with other values.");
+    expect(await value("Note")).toBe("it ticks when it warms up");
+    await page.press("Save the note");
+    await page.heading("Reading-room purifier");
+    await page.seen("it ticks when it warms up");
+    await page.seen("it ticks when it cools");
+  });
+
   it("two tabs on one filter: the later is shown both, and chooses", async () => {
     const address = `${app.url}/homes/sluice-house/parts/purifier-wrap/edit`;
     await page.open(address);

@@ -19,7 +19,7 @@ import {
 } from "./shared";
 
 const ADDRESSES = 3000;
-const CALLS = 3000;
+const CALLS = 2000;
 const BODIES = 1500;
 const PICTURES = 150;
 const PER_FUNCTION = 800;

@@ -59,24 +59,32 @@ const valuesOf = (form: FormData): FormValues => {
 const NOT_SAVED =
   "Not saved: Amber Lintel could not be reached or could not write. All you typed is still here: send it again.";
 
+/** A form as it was answered; with the name it was drawn with, where the server gave it another. */
+type Answered = FormView & { drawnAs?: string | undefined };
+
 /**
- * A save that fails for whatever reason keeps every field, and says so. What a form asks for keeps its name from
- * one sending to the next, unless the server gives it another.
+ * A save that fails for whatever reason keeps every field, and says so. A name the server gave what is asked for
+ * holds until the form is drawn anew.
+ *
+ * @param drawnAs the name the form was drawn with
  */
 const kept =
-  (action: FormAction): FormAction =>
-  async (state, form) => {
+  (action: FormAction, drawnAs: string | undefined) =>
+  async (state: Answered, form: FormData): Promise<Answered> => {
+    const named = state.drawnAs === undefined ? {} : { commandId: state.commandId! };
     try {
       const answer = await action(state, form);
-      const { commandId = state.commandId } = answer;
-      const named = commandId === undefined ? {} : { commandId };
-      return { ...answer, ...named, attempt: Math.max(answer.attempt, state.attempt + 1) };
+      const attempt = Math.max(answer.attempt, state.attempt + 1);
+      return answer.commandId === undefined
+        ? { ...answer, ...named, attempt, drawnAs: state.drawnAs }
+        : { ...answer, attempt, drawnAs };
     } catch (error) {
       // Leading on to another page is thrown too.
       unstable_rethrow(error);
       const words = notSavedWords(error) ?? NOT_SAVED;
       const attempt = state.attempt + 1;
-      return { ...state, attempt, values: valuesOf(form), errors: { form: words } };
+      const values = valuesOf(form);
+      return { ...named, attempt, values, errors: { form: words }, drawnAs: state.drawnAs };
     }
   };
 
@@ -219,7 +227,12 @@ export function Form({
   keep?: ((form: FormData) => Promise<void>) | undefined;
   children: ReactNode;
 }) {
-  const [state, send, pending] = useActionState(kept(action), initial);
+  const [state, send, pending] = useActionState<Answered, FormData>(
+    kept(action, initial.commandId),
+    initial,
+  );
+  const isRenamed = state.drawnAs !== undefined && state.drawnAs === initial.commandId;
+  const commandId = isRenamed ? state.commandId : initial.commandId;
   const [form, setForm] = useState<HTMLFormElement | null>(null);
   const [opened, setOpened] = useState(() => JSON.stringify(initial.values));
   const [taken, setTaken] = useState<FormValues | null>(null);
@@ -292,9 +305,7 @@ export function Form({
       noValidate
     >
       <input type="hidden" name={OPENED_WITH} value={opened} readOnly />
-      {state.commandId && (
-        <input type="hidden" name={COMMAND_ID} value={state.commandId} readOnly />
-      )}
+      {commandId && <input type="hidden" name={COMMAND_ID} value={commandId} readOnly />}
       {typed.found && state.attempt === 0 && !taken && (
         <p role="status" className="mb-4 border-l-4 border-ink bg-surface px-4 py-2">
           What you had typed here is back.{" "}
