@@ -269,11 +269,12 @@ export const inputs: Chapter = async (seed) => {
       const { status } = await ask(app.url, { path: HOME + page });
       if (status !== 200 && status !== 307) closed.push(`${page} ${status}`);
     }
+    const whole = await isWhole(store);
     lines.push({
       promise: "Whatever was sent, nothing is lost and every page opens",
       tried: `${before.size} entries of before, ${HOME_PAGES.length} pages, the file itself`,
-      found: `${lost} lost, ${closed.length === 0 ? "all open" : closed.join(", ")}, ${(await isWhole(store)) ? "file whole" : "FILE DAMAGED"}`,
-      isKept: lost === 0 && closed.length === 0 && (await isWhole(store)),
+      found: `${lost} lost, ${closed.length === 0 ? "all open" : closed.join(", ")}, ${whole ? "file whole" : "FILE DAMAGED"}`,
+      isKept: lost === 0 && closed.length === 0 && whole,
     });
     store.close();
     return lines;

@@ -47,7 +47,7 @@ export function PutBackPress({
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-2">
             {now
-              ? `Everything here now (${now}) makes room for it, with all that was entered since. It is kept as a copy of today, in this list.`
+              ? `Everything here now (${now}) makes room for it, with all that was entered since. It is kept as a copy of today, in this list. What is off or open at a machine right now may not be on record in the copy: put that right first.`
               : "There is no home here now. What there is, removed homes too, is kept as a copy of today, in this list."}
           </AlertDialog.Description>
           {problem && (
