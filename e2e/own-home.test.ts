@@ -63,6 +63,27 @@ describe("a home one enters oneself", () => {
       return browser.driver.wait(holds, 3_000).catch(() => false);
     }, 30_000);
     expect(await (await page.field("Name")).getAttribute("value")).toBe("Old furnace");
+    // The first of two keepings is answered, the second never: what only the second had is not let go.
+    await browser.driver.executeScript(`
+      const { fetch } = window;
+      let asked = 0;
+      window.goOn = new Promise((resolve) => (window.answer = resolve));
+      window.fetch = async (address, options) => {
+        if (options?.method !== "POST") return fetch(address, options);
+        if (++asked === 1) return window.goOn.then(() => fetch(address, options));
+        window.isSecondAsked = true;
+        return new Promise(() => {});
+      };`);
+    await page.type("Serial number", "LC-1");
+    await page.type("Make", "Northgate & Daughters");
+    await browser.driver.executeScript("document.activeElement.blur(); window.answer()");
+    await browser.driver.wait(
+      () => browser.driver.executeScript("return window.isSecondAsked === true"),
+      15_000,
+    );
+    await page.reload();
+    await page.seen("What you had typed here is back.");
+    expect(await (await page.field("Make")).getAttribute("value")).toBe("Northgate & Daughters");
     // What the server had no time to keep is there again, beside what it did keep since.
     await page.type("Serial number", "7");
     await page.type("Make", "Northgate Works");

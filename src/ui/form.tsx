@@ -120,6 +120,7 @@ const asFieldErrors = (errors: Record<string, string>): FieldErrors<Held> =>
 /** Hands over what is typed shortly after, at once when a field is left, and last when the page is. */
 function useDraft(keep: ((form: FormData) => Promise<void>) | undefined, onKept: () => void) {
   const typed = useRef<FormData>(undefined);
+  const sent = useRef<FormData>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const drop = () => {
     clearTimeout(timer.current);
@@ -129,8 +130,10 @@ function useDraft(keep: ((form: FormData) => Promise<void>) | undefined, onKept:
     const form = typed.current;
     drop();
     if (!form || !keep) return;
+    sent.current = form;
     keep(form).then(
-      () => typed.current === undefined && onKept(),
+      // One of an earlier moment says nothing of what was typed and sent since.
+      () => typed.current === undefined && sent.current === form && onKept(),
       // What could not be kept there stays in the browser's own store.
       () => undefined,
     );
