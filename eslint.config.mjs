@@ -23,6 +23,15 @@ const config = [
     },
   },
   {
+    ignores: ["src/ui/link.tsx"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { name: "next/link", message: "Links are those of @/ui/link: they ask for nothing early." },
+      ],
+    },
+  },
+  {
     ignores: ["scripts/lint/**"],
     plugins: { words },
     rules: { "words/retired-words": "error" },

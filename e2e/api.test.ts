@@ -260,4 +260,20 @@ describe("the application over HTTP", () => {
       404,
     );
   });
+
+  it("asks for nothing beforehand: a page with many links is one page", async () => {
+    const page = pageOf(browser.driver);
+    await page.open(`${app.url}/homes/sluice-house`);
+    await page.open(`${app.url}/homes/sluice-house/jobs`);
+    await page.heading("Jobs that come round");
+    // Links are looked at when the page is idle.
+    await browser.driver.executeAsyncScript("requestIdleCallback(arguments[0])");
+    const asked = await browser.driver.executeScript<string[]>(
+      "return performance.getEntriesByType('resource').map(({ name }) => name)",
+    );
+    expect(asked.filter((name) => name.includes("_rsc="))).toEqual([]);
+    expect(asked.length).toBeGreaterThan(1);
+    await page.press("House");
+    await page.heading("The house");
+  });
 });

@@ -6,19 +6,29 @@ const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
 const WAIT_MS = 30_000;
 const SETTLE_MS = 100;
 
+/** The first that can be seen, found in one question: the driver would ask for each one by itself. */
+const FIRST_SEEN = `
+  const [how, where] = arguments;
+  const found = [];
+  if (how === "css selector") found.push(...document.querySelectorAll(where));
+  else {
+    const nodes = document.evaluate(where, document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE);
+    for (let at = 0; at < nodes.snapshotLength; at++) found.push(nodes.snapshotItem(at));
+  }
+  const isSeen = (element) =>
+    element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&
+    element.getClientRects().length > 0;
+  return found.find(isSeen) ?? null;`;
+
 /** What a person does and sees on a page, in the words on it. */
 export function pageOf(driver: WebDriver) {
   /** Waits until it can be seen: a page being streamed in holds hidden copies. */
   const find = async (locator: By): Promise<WebElement> => {
-    const look = async () => {
-      for (const element of await driver.findElements(locator)) {
-        const isVisible = await element.isDisplayed().catch(() => false);
-        if (isVisible) return element;
-      }
-      return null;
-    };
     try {
-      return (await driver.wait(look, WAIT_MS)) as WebElement;
+      return (await driver.wait(
+        () => driver.executeScript<WebElement | null>(FIRST_SEEN, locator.using, locator.value),
+        WAIT_MS,
+      )) as WebElement;
     } catch {
       const instead = await driver.executeScript<string>(
         "return [...document.querySelectorAll('h1, h2, [role=alert]')].map((each) => each.innerText).join(' / ')",

@@ -1,14 +1,13 @@
 /** npm run backup [-- FOLDER]: one file with everything, named by the day; also while it runs. */
 import path from "node:path";
-import { dayIn } from "../src/core/quantities/plain-date";
 import { backUp } from "../src/db/backup";
 import { COPY_FOLDERS } from "../src/db/copies-beside";
+import { todayHere } from "../src/lib/clock";
 import { readEnv } from "../src/lib/env";
 
-const { AMBER_DB, AMBER_CLOCK } = readEnv(process.env);
+const { AMBER_DB } = readEnv(process.env);
 const folder = process.argv[2] ?? path.join(path.dirname(AMBER_DB), COPY_FOLDERS.asked);
-const instant = AMBER_CLOCK ? Date.parse(AMBER_CLOCK) : Date.now();
-const today = dayIn(Intl.DateTimeFormat().resolvedOptions().timeZone, instant);
+const today = todayHere();
 
 backUp(AMBER_DB, folder, today).then(
   (copy) => console.log(`Everything is in ${copy}\nPut it back with: npm run restore -- ${copy}`),

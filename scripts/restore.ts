@@ -1,12 +1,11 @@
 /** npm run restore -- FILE: puts a copy back; the present database is kept beside it. */
-import { dayIn } from "../src/core/quantities/plain-date";
 import { putBack } from "../src/db/backup";
 import journal from "../src/db/migrations/meta/_journal.json";
+import { todayHere } from "../src/lib/clock";
 import { readEnv } from "../src/lib/env";
 
-const { AMBER_DB, AMBER_CLOCK } = readEnv(process.env);
-const instant = AMBER_CLOCK ? Date.parse(AMBER_CLOCK) : Date.now();
-const today = dayIn(Intl.DateTimeFormat().resolvedOptions().timeZone, instant);
+const { AMBER_DB } = readEnv(process.env);
+const today = todayHere();
 const [copy] = process.argv.slice(2);
 
 if (copy === undefined) {

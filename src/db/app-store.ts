@@ -1,5 +1,4 @@
-import { dayIn } from "@/core/quantities/plain-date";
-import { now } from "@/lib/clock";
+import { todayHere } from "@/lib/clock";
 import { tellVersion } from "@/lib/data-version";
 import { readEnv } from "@/lib/env";
 import { copyOfTheDay } from "./daily-copies";
@@ -45,7 +44,7 @@ const LOOKS_EVERY_MS = 3_600_000;
 export function keepDailyCopies(): void {
   const { AMBER_DB } = readEnv(process.env);
   const copy = () =>
-    void copyOfTheDay(AMBER_DB, dayIn("Etc/UTC", now().getTime())).catch((error: unknown) =>
+    void copyOfTheDay(AMBER_DB, todayHere()).catch((error: unknown) =>
       console.error(
         `No copy was made today: ${error instanceof Error ? error.message : String(error)}`,
       ),

@@ -8,3 +8,6 @@ export function now(): Date {
 }
 
 export const todayIn = (timeZone: string): PlainDate => dayIn(timeZone, now().getTime());
+
+/** The day it is where this computer stands: for what belongs to the file and to no home of it. */
+export const todayHere = (): PlainDate => todayIn(Intl.DateTimeFormat().resolvedOptions().timeZone);

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "./link";
 
 /** From something seen to what follows: what is done now, why, and where it goes on. */
 export function LeadPanel({

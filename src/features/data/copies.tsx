@@ -1,6 +1,5 @@
-import { dayIn } from "@/core/quantities/plain-date";
 import { agoWords, capitalised, dateWords, listWords } from "@/core/quantities/words";
-import { now } from "@/lib/clock";
+import { todayHere } from "@/lib/clock";
 import type { CopyHere } from "@/server/snapshots/backup";
 import { PutBackPress } from "./put-back-press";
 
@@ -29,7 +28,7 @@ const holdsWords = ({ holds, bytes }: CopyHere): string => {
 /** The copies that lie beside the database, each to be put back; nothing where there are none. */
 export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: string[] }) {
   if (copies.length === 0) return null;
-  const today = dayIn("Etc/UTC", now().getTime());
+  const today = todayHere();
   return (
     <section aria-labelledby="copies" className="mt-8 border-t-[3px] border-ink pt-2.5">
       <h2 id="copies" className="text-lg">

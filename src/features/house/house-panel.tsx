@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { SHUT_OFF_WORDS } from "@/content/words";
 import { offWords } from "@/presentation/shut-off-words";
 import { LinkButton } from "@/ui/button";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { Level } from "@/core/inventory/inventory";
 import { Bracket } from "@/ui/bracket";
 import { Gauge } from "@/ui/gauge";

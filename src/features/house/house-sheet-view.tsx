@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { CONTACT_ROLE_WORDS, MAIN_WORDS, SHUT_OFF_WORDS } from "@/content/words";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { MAINS, type Unit } from "@/core/inventory/inventory";

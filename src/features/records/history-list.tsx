@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { useMemo } from "react";
 import type { HistoryLine } from "@/presentation/history-rows";
 import { Listing, type Column } from "@/ui/listing";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import type { HistoryLine } from "@/presentation/history-rows";
 import { HistoryList } from "./history-list";

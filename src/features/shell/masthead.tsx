@@ -1,7 +1,7 @@
 "use client";
 
 import { ChevronDown } from "lucide-react";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { usePathname } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import type { Keys, Theme } from "@/lib/theme";

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { usePathname } from "next/navigation";
 import { Toolbar } from "radix-ui";
 import { useEffect, useRef } from "react";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { Fragment, type ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import { offWords } from "@/presentation/shut-off-words";

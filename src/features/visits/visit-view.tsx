@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { DECISION_WORDS, VISIT_VERDICT_WORDS } from "@/content/visits";
 import { READING_WORDS } from "@/content/reading-words";

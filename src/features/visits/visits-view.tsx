@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { useMemo } from "react";
 import { VISIT_VERDICT_WORDS } from "@/content/visits";
 import { Listing, type Column } from "@/ui/listing";

@@ -1,12 +1,11 @@
 import "server-only";
 import { procedureWords } from "@/content/procedures/library";
-import { dayIn } from "@/core/quantities/plain-date";
 import { appStore } from "@/db/app-store";
 import { CopyProblem } from "@/db/backup";
 import { copiesBeside, type CopyKind } from "@/db/copies-beside";
 import { indexProcedures } from "@/db/repositories/find";
 import { putBackRunning } from "@/db/restore";
-import { now } from "@/lib/clock";
+import { todayHere } from "@/lib/clock";
 import { readEnv } from "@/lib/env";
 
 /**
@@ -20,7 +19,7 @@ export async function putBackCopy(kind: CopyKind, name: string): Promise<string 
   const copy = copiesBeside(AMBER_DB).find((each) => each.kind === kind && each.name === name);
   if (!copy) return "That copy is not there any more.";
   try {
-    await putBackRunning(copy.file, AMBER_DB, dayIn("Etc/UTC", now().getTime()));
+    await putBackRunning(copy.file, AMBER_DB, todayHere());
   } catch (error) {
     if (error instanceof CopyProblem) return error.message;
     throw error;

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { listWords, monthDayWords } from "@/core/quantities/words";
 import type { SystemRow } from "../units/unit-pages";
 

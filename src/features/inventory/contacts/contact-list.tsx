@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { useMemo } from "react";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { Listing, type Column } from "@/ui/listing";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import {
   AIR_SIDE_WORDS,
   DIRECTION_WORDS,

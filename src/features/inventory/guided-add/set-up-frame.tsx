@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import type { SetUpStep, Unit } from "@/core/inventory/inventory";

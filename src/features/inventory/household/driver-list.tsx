@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { undoToast } from "@/ui/toasts";
 import { bringDriverBack, removeDriver } from "./household-actions";
 import type { DriverRow } from "./household-queries";

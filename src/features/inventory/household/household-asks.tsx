@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { undoToast } from "@/ui/toasts";
 import { answerNo, askAgain } from "./household-actions";
 

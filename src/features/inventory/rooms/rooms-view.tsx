@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { Needle } from "@/ui/needle";
 import type { RoomRow, RoomsPage } from "./rooms-queries";

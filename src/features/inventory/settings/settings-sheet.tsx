@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { RemoveLink } from "../trash/remove-link";
 import type { SettingRow } from "./settings-queries";
 

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { Unit } from "@/core/inventory/inventory";
 import { ShutOffPress } from "./shut-off";
 

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { PartList } from "../parts/part-list";
 import { Fragment, type ReactNode } from "react";
 import { slotTitle } from "@/presentation/slot-words";

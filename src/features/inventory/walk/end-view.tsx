@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import type { FirstYear } from "@/core/planning/first-year";
 import { readPlainDate, type PlainDate } from "@/core/quantities/plain-date";

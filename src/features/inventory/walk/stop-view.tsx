@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { shortKindName, unitKind } from "@/content/unit-kinds";
 import { MAINS_STOP } from "@/core/inventory/first-walk";
 import { slotTitle } from "@/presentation/slot-words";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { Check } from "lucide-react";
 import { unitKind } from "@/content/unit-kinds";
 import { MAINS_STOP, PAST_STOP, type FirstWalk, type WalkPlace } from "@/core/inventory/first-walk";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { BreakdownRow } from "./breakdown-queries";
 
 /** Each with its weather, what was found, and what would have prevented it: a few in many years. */

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { SIGN_GROUPS, signOf } from "@/content/signs";
 import { verdictOfSign } from "@/core/noticed/sign";
 import type { PlainDate } from "@/core/quantities/plain-date";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { Needle } from "@/ui/needle";
 import type { BeforeAfterRow, ReadingSeries } from "./readings-queries";
 import { ReadingChart } from "./reading-chart";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
 import { READING_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import { readWords } from "@/presentation/reading-advice";

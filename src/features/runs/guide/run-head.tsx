@@ -1,5 +1,5 @@
 import { ArrowLeft } from "lucide-react";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { Alarm } from "@/core/runs/run-event";
 import { Bracket } from "@/ui/bracket";
 import type { RunWith } from "./run-with";

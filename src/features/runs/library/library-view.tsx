@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { JOB_SEASONS, SEASON_WORDS, type JobSeason } from "@/presentation/job-season";
 import { QUALIFICATION_WORDS } from "@/presentation/task-words";
 import { capitalised, listWords } from "@/core/quantities/words";

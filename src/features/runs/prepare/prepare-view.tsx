@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { QUALIFICATION_WORDS } from "@/presentation/task-words";
 import { dateWords, inSentence } from "@/core/quantities/words";

@@ -1,5 +1,5 @@
 import { Check, Power, PowerOff } from "lucide-react";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { capitalised, dateWords, inSentence, listWords, longDate } from "@/core/quantities/words";
 import type { Wanted } from "@/core/runs/bring-list";

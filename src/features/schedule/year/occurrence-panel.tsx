@@ -1,7 +1,7 @@
 "use client";
 
 import { X } from "lucide-react";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { Dialog } from "radix-ui";
 import { useEffect, useState } from "react";
 import type { PlainDate } from "@/core/quantities/plain-date";

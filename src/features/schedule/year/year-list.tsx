@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { dateWords, monthWords } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { Chosen } from "./year-drag";

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { dateWords, dayAndMonth, longDate } from "@/core/quantities/words";
 import { LinkButton } from "@/ui/button";
 import { undoToast } from "@/ui/toasts";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { HousePanel } from "@/features/house/house-panel";
 import { HouseSection, LevelList } from "@/features/house/house-section";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { LookForm } from "@/features/records/entry-forms";
 import { noteLook } from "@/features/records/record-actions";

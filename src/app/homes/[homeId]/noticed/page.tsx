@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { noteNoticed } from "@/features/records/noticed/noticed-actions";
 import { NoticedForm } from "@/features/records/noticed/noticed-form-view";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { ReadingFormView } from "@/features/records/readings/reading-form-view";
 import { noteReading } from "@/features/records/readings/readings-actions";

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { GoneButton } from "@/features/records/press-buttons";
 import { todayOf } from "@/features/today/today-queries";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import Link from "next/link";
+import { Link } from "@/ui/link";
 import { notFound } from "next/navigation";
 import { endVisit, keepEnd } from "@/features/visits/visit-actions";
 import { EndForm } from "@/features/visits/visit-forms";
