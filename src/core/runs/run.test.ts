@@ -624,6 +624,35 @@ describe("a run that goes on from where it stood", () => {
   });
 });
 
+describe("what is only added to a run", () => {
+  it("stands in the order it came, however often one looks in between", () => {
+    const [first, second] = [steps[0]!, steps[1]!];
+    const photo = (name: string) =>
+      event({ kind: "photo", step: first.id, photo: name, moment: "before" });
+    const early = event({ kind: "done", step: second.id, ...soundAt(second) });
+    const events = [
+      event({ kind: "note", step: first.id, words: "the lamp is out" }),
+      photo("slot-before"),
+      early,
+      event({ kind: "done", step: first.id, ...soundAt(first) }),
+      photo("frame-before"),
+      event({ kind: "note", step: second.id, words: "the lamp is in again" }),
+    ];
+    const looked = new RunReplay(job);
+    const counts = events.map((each) => looked.taking([each]).state.notes.length);
+    expect(counts).toEqual([1, 1, 1, 1, 1, 2]);
+    for (const state of [looked.state, replayRun(job, events)]) {
+      expect(state.notes.map(({ words }) => words)).toEqual([
+        "the lamp is out",
+        "the lamp is in again",
+      ]);
+      expect(state.photos.map((each) => each.photo)).toEqual(["slot-before", "frame-before"]);
+      expect(state.refused).toEqual([{ event: early, why: "not-the-step" }]);
+      expect(state.current?.id).toBe(second.id);
+    }
+  });
+});
+
 describe("two devices on one run", () => {
   it("lose and double nothing, however what they send is shuffled together", () => {
     // Each acts on what it sees: all that came so far, and its own; the rest reaches it later.

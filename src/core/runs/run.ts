@@ -32,6 +32,15 @@ type Bare = Pick<
   | "madeSafe"
 >;
 type Move = { step: string; before: Bare };
+/** What is only ever added to, and what no rule asks about. */
+type Gathered = Pick<RunState, "notes" | "plates" | "photos" | "refused">;
+
+const joined = (had: Gathered, added: readonly Partial<Gathered>[]): Gathered => ({
+  notes: [...had.notes, ...added.flatMap(({ notes }) => notes ?? [])],
+  plates: [...had.plates, ...added.flatMap(({ plates }) => plates ?? [])],
+  photos: [...had.photos, ...added.flatMap(({ photos }) => photos ?? [])],
+  refused: [...had.refused, ...added.flatMap(({ refused }) => refused ?? [])],
+});
 
 const wordOf = ({ grade, reading, choice }: Seen): string | undefined =>
   choice ?? grade ?? (typeof reading?.value === "string" ? reading.value : undefined);
@@ -162,6 +171,8 @@ type Derived = Bare & Pick<RunState, "steps" | "current" | "log" | "ends" | "tim
 export class RunReplay {
   #state: RunState;
   #moves: Move[] = [];
+  /** Joined to the state when that is asked for: joined one by one, thousands of notes are copied as often. */
+  #added: Partial<Gathered>[] = [];
   #taken = 0;
 
   constructor(
@@ -182,6 +193,10 @@ export class RunReplay {
 
   /** Where it stands after the events so far. */
   get state(): RunState {
+    if (this.#added.length > 0) {
+      this.#state = { ...this.#state, ...joined(this.#state, this.#added) };
+      this.#added = [];
+    }
     return this.#state;
   }
 
@@ -194,7 +209,7 @@ export class RunReplay {
   forked(now?: string, open: readonly EndEntry[] = []): RunReplay {
     const accepted = this.#taken;
     const fork = new RunReplay(this.job, now, { open, accepted });
-    fork.#state = this.#state;
+    fork.#state = this.state;
     fork.#moves = this.#moves;
     fork.#taken = accepted;
     return fork;
@@ -215,8 +230,8 @@ export class RunReplay {
     const event =
       now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
     const step = applied(job, state, event, elsewhere);
-    if (step.kind === "refused")
-      this.#state = { ...state, refused: [...state.refused, { event: sent, why: step.why }] };
+    if (step.kind === "refused") this.#added.push({ refused: [{ event: sent, why: step.why }] });
+    else if (step.kind === "added") this.#added.push(step.more);
     else if (step.kind === "beside") this.#state = { ...state, ...step.change };
     else {
       const before = bareOf(state);
@@ -276,6 +291,7 @@ const bareOf = ({
 
 type Applied =
   | { kind: "refused"; why: RunRefusal }
+  | { kind: "added"; more: Partial<Gathered> }
   /** Nothing Back would take back. */
   | { kind: "beside"; change: Partial<Omit<RunState, keyof Derived>> }
   | { kind: "moved"; at: string; change: Partial<Bare> }
@@ -341,17 +357,14 @@ function applied(
     case "back":
       return { kind: "back", at: event.step };
     case "note":
-      return {
-        kind: "beside",
-        change: { notes: [...state.notes, { step: event.step, words: event.words, at }] },
-      };
+      return { kind: "added", more: { notes: [{ step: event.step, words: event.words, at }] } };
     case "photo": {
       const { photo, step, moment } = event;
-      return { kind: "beside", change: { photos: [...state.photos, { photo, step, moment }] } };
+      return { kind: "added", more: { photos: [{ photo, step, moment }] } };
     }
     case "plate": {
       const { of, identity } = event;
-      return { kind: "beside", change: { plates: [...state.plates, { of, identity }] } };
+      return { kind: "added", more: { plates: [{ of, identity }] } };
     }
     case "alarm": {
       if (state.safetyStop?.why === event.alarm) return nothing;
