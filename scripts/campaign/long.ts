@@ -36,15 +36,18 @@ async function longRun(): Promise<Line[]> {
     }); // prettier-ignore
     store.close();
     const first = await ask(app.url, { path: `/api/v1/runs/${RUN}/events` });
+    // A server's first write reads its code and the home, of which a long run is no part.
+    await note(app.url, "first-of-all", CLOCK);
     const times: number[] = [];
     for (let nth = 0; nth < 60; nth++)
       times.push((await note(app.url, `after-long-${nth}`, CLOCK)).ms);
     const page = await ask(app.url, { path: `/runs/${RUN}` });
+    const again = await ask(app.url, { path: `/runs/${RUN}` });
     return [
       {
         promise: `A run of ${EVENTS} events answers within ${ANSWER_MS} ms`,
-        tried: "60 more events, one after another, and its page",
-        found: `${rounded(percentile(times, 0.5))} ms in the middle, ${rounded(Math.max(...times))} at most; all of it read for the first time ${rounded(first.ms)} ms, its page ${rounded(page.ms)} ms`,
+        tried: "60 more events, one after another, after a first one; and its page",
+        found: `${rounded(percentile(times, 0.5))} ms in the middle, ${rounded(Math.max(...times))} at most; all of it read for the first time ${rounded(first.ms)} ms, its page ${rounded(page.ms)} ms, and ${rounded(again.ms)} the second time`,
         isKept: Math.max(...times) < ANSWER_MS && page.status === 200,
       },
     ];
