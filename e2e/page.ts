@@ -6,7 +6,7 @@ const axeSource = readFileSync(require.resolve("axe-core/axe.min.js"), "utf8");
 const WAIT_MS = 30_000;
 const SETTLE_MS = 100;
 
-/** The first that can be seen, found in one question: the driver would ask for each one by itself. */
+/** The first by CSS or XPath that can be seen, found in one question: the driver would ask for each one by itself. */
 const FIRST_SEEN = `
   const [how, where] = arguments;
   const found = [];

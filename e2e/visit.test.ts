@@ -77,9 +77,8 @@ describe("a technician’s visit on a phone", () => {
     expect(said).toContain("4.6 µF");
     expect(said).toContain("You decided: watched until Fri 20 Mar.");
     expect(await demo.page.axe()).toEqual([]);
-    const report = await fetch(
-      (await (await demo.page.find(By.linkText("The report, to keep"))).getAttribute("href")) ?? "",
-    );
+    const link = await demo.page.find(By.xpath('//a[.="The report, to keep"]'));
+    const report = await fetch((await link.getAttribute("href")) ?? "");
     expect(report.headers.get("content-type")).toBe("application/pdf");
     await demo.page.open(`${demo.app.url}${HOME}/visits`);
     expect(await text("main")).toContain("Mon 21 Sep");
