@@ -30,11 +30,13 @@ export function doing({ driver }: Browser, page: Page) {
       `Never focused: ${heading}`,
     );
   };
+  /** Presses a key at a step that has the focus: it is heard at once. */
+  const key = (which: string) => driver.actions().sendKeys(which).perform();
   /** Done, one step after the other, with the space bar. */
   const through = async (...headings: string[]) => {
     for (const heading of headings) {
       await at(heading);
-      await page.keys(Key.SPACE);
+      await key(Key.SPACE);
     }
   };
   /** Down to the filter in the hand: its size compared while it is wrapped, power off, slot open, out. */
@@ -57,7 +59,7 @@ export function doing({ driver }: Browser, page: Page) {
   };
   const leaveOpen = async (heading: string, words: string) => {
     await at(heading);
-    await page.keys("o");
+    await key("o");
     await page.type("In your words", words);
     await page.press("Leave it so");
   };
