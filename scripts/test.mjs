@@ -103,8 +103,8 @@ await checks([
   ["Unused code", bin("knip"), []],
   ["Architecture", "node", ["scripts/architecture.mjs"]],
 ]);
-// Two at once on two processors: Jest would leave one to itself, which has little to do.
-tests("Unit tests", "unit", ["--maxWorkers=2"]);
+// One more than two processors: each waits for the disk now and then. Jest would leave one to itself.
+tests("Unit tests", "unit", ["--maxWorkers=3"]);
 if (!process.argv.includes("--fast")) {
   installBrowser();
   build();
