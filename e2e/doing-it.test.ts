@@ -185,12 +185,13 @@ describe("doing it", () => {
     await run.through("Wipe the casing with a damp cloth");
     await run.at("Is the core dry?");
     expect(await run.text("[data-testid=wait]")).toBe("48 h left");
-    const calendar = await (
-      await fetch(
-        `${await browser.driver.getCurrentUrl()}/ready.ics`.replace("/runs/", "/api/v1/runs/"),
-      )
-    ).text();
-    expect(calendar).toContain("SUMMARY:Loft ventilator: dry\\, put it back");
+    const address = `${await browser.driver.getCurrentUrl()}/ready.ics`;
+    let calendar = "";
+    // The last step may still be on its way to the server.
+    await browser.driver.wait(async () => {
+      calendar = await (await fetch(address.replace("/runs/", "/api/v1/runs/"))).text();
+      return calendar.includes("SUMMARY:Loft ventilator: dry\\, put it back");
+    }, 15_000);
     expect(calendar).toMatch(/DTSTART[^:]*:20260317T/);
     expect(calendar).toContain("BEGIN:VALARM");
     expect(calendar).not.toContain("127.0.0.1");
