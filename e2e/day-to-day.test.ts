@@ -134,6 +134,25 @@ describe("day to day", () => {
     expect(await browser.driver.getCurrentUrl()).toBe(address);
   });
 
+  it("hands over from any page what the page of a run had no time to hand over", async () => {
+    await run().through("Have the new filter", "Compare the printed sizes");
+    await run().at("Switch the power off");
+    // The network is gone for this page, and no page leaves word behind but in the device's own store.
+    await browser.driver.executeScript("window.fetch = () => new Promise(() => {})");
+    await browser.driver.actions().sendKeys(Key.SPACE).perform();
+    await page.heading("Open the slot");
+    await page.open(app.url + HOME);
+    expect(await text("li[data-end=switch-off]")).toContain("Kiln-shed furnace: power off");
+    await page.open(`${app.url}${HOME}/parts/kiln-filter`);
+    await page.press("Carry on");
+    await page.heading("Open the slot");
+    await page.press("Not possible now");
+    await page.press("Lead me back");
+    await run().through("Switch the power on");
+    await page.press("Put it off");
+    await page.heading("Put off, nothing counts as done");
+  });
+
   it("notes a wash that was done without it, and the mesh starts anew", async () => {
     await page.open(`${app.url}${HOME}/units/studio-pump?slot=mesh-left`);
     await page.heading("Left mesh");

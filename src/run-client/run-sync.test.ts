@@ -3,6 +3,7 @@ import type { NotTaken } from "@/core/runs/run-state";
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { jobOf } from "../../tests/run-events";
 import { EventQueue, type DeviceStore } from "./device-store";
+import { queueOf, runsWaiting, sendLeftBehind } from "./left-behind";
 import { BATCH, RunSync, type Device } from "./run-sync";
 import { sendEvents, type Answer, type Taken } from "./send-events";
 
@@ -271,6 +272,64 @@ describe("a run on a device", () => {
     sync.act(note("one"));
     await settled();
     expect(sync.now()).toBe(server.clock);
+  });
+});
+
+describe("what the page of a run left on its device", () => {
+  const leave = (...words: string[]) => {
+    server.answer = () => ({ kind: "unreachable" });
+    const sync = open();
+    for (const each of words) sync.act(note(each));
+    sync.stop();
+    server.answer = () => null;
+  };
+  const handOver = () => sendLeftBehind(store, runsWaiting([...store.texts.keys()]), server.send);
+
+  it("is found among all else there, and handed over in batches, each once", async () => {
+    store.set("typed /homes/x Save", "{}");
+    const words = Array.from({ length: BATCH + 1 }, (_, nth) => `note ${nth}`);
+    leave(...words);
+    expect(await handOver()).toEqual({ taken: BATCH + 1, waits: false, told: [] });
+    expect(wordsOf(server.known)).toEqual(words);
+    expect([...store.texts.keys()]).toEqual(["typed /homes/x Save"]);
+    expect(await handOver()).toEqual({ taken: 0, waits: false, told: [] });
+  });
+
+  it("stays where the server is away, cannot read it, or has no such run", async () => {
+    leave("one");
+    for (const [answer, waits] of [
+      [{ kind: "unreachable" }, true],
+      [{ kind: "refused", words: "That could not be read." }, false],
+      [{ kind: "gone" }, false],
+    ] as const) {
+      server.answer = () => answer;
+      expect(await handOver()).toEqual({ taken: 0, waits, told: [] });
+      expect(wordsOf(queueOf(store, "r").all())).toEqual(["one"]);
+    }
+  });
+
+  it("is told where it did not count, and waits for a clock that is ahead", async () => {
+    leave("one", "two", "early");
+    server.refuses.set("two", "power-comes-last").set("early", "clock-off");
+    expect(await handOver()).toEqual({
+      taken: 1,
+      waits: true,
+      told: [{ id: "r", words: expect.stringMatching(/^Not counted, as .* power comes last/) }],
+    });
+    expect(wordsOf(queueOf(store, "r").all())).toEqual(["early"]);
+  });
+
+  it("is no more shown as waiting by a page that still stands open", async () => {
+    server.answer = () => ({ kind: "unreachable" });
+    const sync = open();
+    sync.act(note("one"));
+    await settled();
+    server.answer = () => null;
+    await handOver();
+    await device.run(3000);
+    expect(wordsOf(sync.state().known)).toEqual(["one"]);
+    expect(sync.state()).toMatchObject({ queue: [], trouble: null });
+    expect(wordsOf(server.known)).toEqual(["one"]);
   });
 });
 

@@ -156,6 +156,7 @@ export class RunSync {
       }
     }
     this.#isSending = false;
+    if (!this.#isStopped) await this.#sentElsewhere();
   }
 
   /** What may be sent, nothing of it later than now: this device's clock may have been set since. */
@@ -168,6 +169,13 @@ export class RunSync {
 
   #waiting(): RunEvent[] {
     return this.setting.queue.all().filter(({ id }) => !this.#unreadable.has(id));
+  }
+
+  /** Another page of this device may have sent what this one still shows as waiting. */
+  async #sentElsewhere(): Promise<void> {
+    if (this.#state.queue.length === 0 || this.#waiting().length > 0) return;
+    await this.look();
+    if (this.#waiting().length === 0) this.#set({ queue: [], trouble: null });
   }
 
   /** @returns whether something of it has to wait for this device's clock to be set */

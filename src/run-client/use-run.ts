@@ -5,7 +5,8 @@ import type { EndEntry } from "@/core/runs/loose-ends";
 import { replayRun } from "@/core/runs/run";
 import type { Doing, RunEvent } from "@/core/runs/run-event";
 import type { RunJob, RunState } from "@/core/runs/run-state";
-import { browserStore, EventQueue } from "./device-store";
+import { browserStore } from "./device-store";
+import { queueOf } from "./left-behind";
 import { RunSync, type Device, type Told } from "./run-sync";
 import { askEvents, sendEvents } from "./send-events";
 
@@ -53,7 +54,7 @@ export function useRun({ runId, job, events, serverNow, beside }: RunInput): Run
         job,
         known: events,
         serverNow,
-        queue: new EventQueue(browserStore(), `run-${runId}`),
+        queue: queueOf(browserStore(), runId),
         send: sendEvents,
         ask: askEvents,
         device: DEVICE,

@@ -1,6 +1,7 @@
 import { cookies } from "next/headers";
 import { notFound } from "next/navigation";
 import { EndStrip } from "@/features/runs/loose-ends/end-strip";
+import { LeftBehind } from "@/features/runs/guide/left-behind";
 import { DryCall } from "@/features/runs/loose-ends/dry-call";
 import { dryWaits, openNow } from "@/features/runs/loose-ends/loose-ends-queries";
 import { FindBox } from "@/features/search/find-box";
@@ -43,6 +44,7 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
       />
       <EndStrip homeId={homeId} initial={open} unitNames={shell.unitNames} />
       <DryCall waits={dryWaits(open.left, shell.unitNames)} serverNow={open.now} />
+      <LeftBehind />
       <main
         id="main"
         className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 has-data-bleed:max-w-none has-data-bleed:px-0 wide:px-7 wide:pb-10 wide:has-data-bleed:px-0"
