@@ -24,7 +24,8 @@ export type LeftBehind = {
 
 /**
  * Sends what the page of a run left on this device when it went: steps done while the server was away, or a moment
- * before another page was opened. What the server takes for unreadable stays for the run's own page, which names it.
+ * before another page was opened. A batch that the server refuses whole, or of a run that is gone, stays for the run's
+ * own page, which finds the one and names it.
  */
 export async function sendLeftBehind(
   store: DeviceStore,
