@@ -1,7 +1,7 @@
 import { EventQueue, type DeviceStore } from "./device-store";
 import { REFUSED_WORDS } from "./refused-words";
 import { BATCH, type Told } from "./run-sync";
-import type { Send } from "./send-events";
+import { earlyIn, type Send } from "./send-events";
 
 const PREFIX = "run-";
 
@@ -39,12 +39,10 @@ export async function sendLeftBehind(
       const answer = await send(runId, batch);
       if (answer.kind === "unreachable") left.waits = true;
       if (answer.kind !== "taken") break;
-      const early = new Set(
-        answer.refused.flatMap(({ id, why }) => (why === "clock-off" ? [id] : [])),
-      );
-      const refused = answer.refused.filter(({ id }) => !early.has(id));
-      for (const { why } of refused)
-        left.told.push({ id: runId, words: `Not counted, as ${REFUSED_WORDS[why]}` });
+      const early = earlyIn(answer);
+      for (const { id, why } of answer.refused)
+        if (!early.has(id))
+          left.told.push({ id: runId, words: `Not counted, as ${REFUSED_WORDS[why]}` });
       left.taken += batch.length - answer.refused.length;
       queue.drop(new Set(batch.flatMap(({ id }) => (early.has(id) ? [] : [id]))));
       if (early.size > 0) {

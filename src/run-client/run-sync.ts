@@ -3,10 +3,10 @@ import type { RunJob } from "@/core/runs/run-state";
 import type { EventQueue } from "./device-store";
 import { newId } from "./new-id";
 import { refusedWords, REFUSED_WORDS } from "./refused-words";
-import type { Ask, Send, Taken } from "./send-events";
+import { earlyIn, type Ask, type Send, type Taken } from "./send-events";
 
 /** How long until what was not taken is sent again, ms. */
-const RETRY_MS = 3000;
+export const RETRY_MS = 3000;
 /** So many are sent at once: longer runs go in several batches. */
 export const BATCH = 200;
 /** How often a run in sight asks what another device has done, ms. */
@@ -182,9 +182,7 @@ export class RunSync {
   #taken(batch: readonly RunEvent[], answer: Taken): boolean {
     const { queue, device, job } = this.setting;
     this.#clockError = Date.parse(answer.now) - device.now();
-    const early = new Set(
-      answer.refused.flatMap(({ id, why }) => (why === "clock-off" ? [id] : [])),
-    );
+    const early = earlyIn(answer);
     const told = answer.refused.flatMap(({ id, why }): Told[] => {
       const event = batch.find((each) => each.id === id);
       return early.has(id) ? [] : [{ id, words: refusedWords(job, event, why) }];

@@ -18,6 +18,10 @@ export type Taken = {
   refused: { id: string; why: NotTaken }[];
   now: string;
 };
+/** What has to wait until this device's clock is set; all else of a batch was answered for good. */
+export const earlyIn = ({ refused }: Taken): Set<string> =>
+  new Set(refused.flatMap(({ id, why }) => (why === "clock-off" ? [id] : [])));
+
 export type Answer =
   | Taken
   /** The server understood nothing of it: it would not the next time either. */

@@ -4,10 +4,9 @@ import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { browserStore } from "@/run-client/device-store";
 import { runsWaiting, sendLeftBehind } from "@/run-client/left-behind";
+import { RETRY_MS } from "@/run-client/run-sync";
 import { sendEvents } from "@/run-client/send-events";
 import { say } from "@/ui/toasts";
-
-const AGAIN_MS = 3000;
 
 const waiting = (): string[] => {
   try {
@@ -41,7 +40,7 @@ export function LeftBehind() {
       if (isGone) return;
       if (taken > 0) router.refresh();
       clearTimeout(timer);
-      if (waits) timer = setTimeout(() => void go(), AGAIN_MS);
+      if (waits) timer = setTimeout(() => void go(), RETRY_MS);
     };
     const onOnline = () => void go();
     void go();
