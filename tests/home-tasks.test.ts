@@ -83,7 +83,7 @@ describe("the jobs that come with a home", () => {
 
   it("renews every medium, cleaned or changed, by wear and by a calendar", () => {
     for (const media of Object.keys(MEDIA) as Media[]) {
-      expect(JOBS.renewal(media).name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
+      expect(JOBS.renewal(media, "").name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
       expect(JOBS.calendar(media).kind).toBe("every");
     }
   });

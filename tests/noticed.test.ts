@@ -75,7 +75,7 @@ describe("something noticed", () => {
   });
 
   it("of gas leads out of the house, wherever it smells", async () => {
-    expect(await landing(notice("smell:gas"))).toBe("/homes/sluice-house/everybody-out?of=gas");
+    expect(await landing(notice("smell:gas"))).toBe("/emergency/sluice-house/gas");
     expect((await home()).history.noticed.at(-1)).toMatchObject({ sign: "smell:gas" });
   });
 

@@ -42,6 +42,8 @@ export const whereOf = (extra: Partial<RunWhere> = {}): RunWhere => ({
   itemBefore: "item-1",
   alarms: ["up", "down"],
   unitOfSlot: (id) => (id === "other-slot" ? "other-unit" : undefined),
+  partOf: () => undefined,
+  itsSlots: ["slot"],
   ...extra,
 });
 
@@ -52,6 +54,7 @@ const SOUND: Record<string, Seen["reading"]> = {
   "thermocouple-mv": { value: 26, unit: "mV" },
   "co-ppm": { value: 0, unit: "ppm" },
   "clearance-m": { value: 1.1, unit: "m" },
+  "capacitor-uf": { value: 5, unit: "uF", rated: 5 },
 };
 
 /** What a step wants to have seen so that the run goes on, everything being well. */
@@ -71,6 +74,10 @@ export function soundAt({ records, repeats, recordIsOptional }: Step): Seen {
       return { place: "slot", unit: "furnace" };
     case "direction":
       return { direction: "right" };
+    case "across":
+      return { acrossMm: 200 };
+    case "works":
+      return { each: [{ place: "furnace", value: "unit:visit" }] };
     case "count":
       return { count: 4 };
     case "words":

@@ -194,7 +194,7 @@ describe("a technician’s visit", () => {
         formOf({ "value co-ppm@alarm-ground-alarm-display": "60" }),
       ),
     );
-    expect(to).toBe(`/homes/${HOME}/everybody-out`);
+    expect(to).toBe(`/emergency/${HOME}/co`);
   });
 
   it("ends once: settles its jobs, what was decided for now, and plans the next", async () => {
@@ -595,11 +595,11 @@ describe("what is typed of a visit", () => {
   });
 
   it("asks until when something is watched", () => {
-    const of = { unitId: "a", parts: ["p"], currency: "EUR" };
+    const of = { unitId: "a", parts: [{ id: "p", kind: "blower" }], currency: "EUR" };
     const watched = { words: ["dry"], decision: ["watch"] };
     expect(readFinding(watched, of).problems).toHaveProperty("until");
     const until = addDays(today, 30);
-    expect(readFinding({ ...watched, until: [until], partId: ["p"] }, of)).toEqual({
+    expect(readFinding({ ...watched, until: [until], partId: ["p"] }, of)).toMatchObject({
       problems: {},
       values: { unitId: "a", partId: "p", words: "dry", decision: "watch", until },
     });
@@ -610,7 +610,10 @@ describe("what is typed of a visit", () => {
   });
 
   it("plans the next one after this one", () => {
-    const end = { verdict: ["sound"], signedBy: ["N."], nextOn: ["2026-03-14"] };
+    const end = {
+      ...{ verdict: ["sound"], signedBy: ["N."], nextOn: ["2026-03-14"] },
+      nothing: ["yes"],
+    };
     expect(readEnd(end, "EUR", today).problems).toEqual({
       nextOn: "The next one is after this one.",
     });
@@ -618,7 +621,10 @@ describe("what is typed of a visit", () => {
 
   it("reads conditions in the home’s unit, and refuses what no place is", () => {
     const checks = [{ kind: "cooling-split-k" as const, unitId: "a" }];
-    const of = { system: "us" as const, instruments: [], fogLimit: 40 };
+    const of = {
+      ...{ system: "us" as const, instruments: [], fogLimit: 40 },
+      school: "label" as const,
+    };
     const typed = { "value cooling-split-k@": ["18"], "unit cooling-split-k@": ["F"] };
     const { values } = readChecks({ ...typed, outdoor: ["14"] }, checks, of);
     expect(values.readings[0]!.taken).toMatchObject({ value: 10, conditions: { outdoorC: -10 } });

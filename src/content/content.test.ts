@@ -242,7 +242,9 @@ describe("the procedure library", () => {
       ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id))),
       ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id)),
       ...JOBS.home,
-      ...MEDIA_KINDS.map(JOBS.renewal),
+      ...MEDIA_KINDS.flatMap((media) =>
+        ["", "electrostatic-cleaner"].map((unit) => JOBS.renewal(media, unit)),
+      ),
       ...MEDIA_KINDS.flatMap(JOBS.besideRenewal),
       JOBS.look(30),
       JOBS.lookAfterDucts,

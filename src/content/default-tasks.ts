@@ -38,7 +38,12 @@ const HOME_TASKS: readonly TaskDefinition[] = [
 /** The calendar strategy’s interval where no maker gave one: docs/sources.md#jobs. */
 const CALENDAR: Readonly<Record<Media, Trigger>> = {
   "fibreglass-25": every(30, "day"),
-  "pleated-25": every(90, "day", "inUse"),
+  // One to two months of use while it works hardest, three while it idles.
+  "pleated-25": earliest(
+    every(45, "day", "heating"),
+    every(45, "day", "cooling"),
+    every(3, "month"),
+  ),
   "pleated-50": every(6, "month"),
   "pleated-100": every(1, "year"),
   "pleated-125": every(1, "year"),
@@ -54,8 +59,8 @@ const CALENDAR: Readonly<Record<Media, Trigger>> = {
   "humidifier-panel": every(365, "day"),
 };
 
-function renewal(name: string, media: Media): TaskDefinition {
-  const { id, handsOnMinutes, waitingMinutes } = renewalOf(media);
+function renewal(name: string, media: Media, unitKind: string): TaskDefinition {
+  const { id, handsOnMinutes, waitingMinutes } = renewalOf(media, unitKind);
   return {
     ...job(RENEW, name, { kind: "wear" }, "owner", handsOnMinutes),
     waiting: waitingMinutes,
@@ -74,11 +79,11 @@ const WASHED: readonly Media[] = [
 ];
 
 /** The renewal of a filter, by its wear unless somebody goes by another strategy. */
-function renewalTask(media: Media): TaskDefinition {
-  if (media === "humidifier-panel") return renewal("Change the water panel", media);
+function renewalTask(media: Media, unitKind: string): TaskDefinition {
+  if (media === "humidifier-panel") return renewal("Change the water panel", media, unitKind);
   return WASHED.includes(media)
-    ? renewal("Clean the filter", media)
-    : renewal("Change the filter", media);
+    ? renewal("Clean the filter", media, unitKind)
+    : renewal("Change the filter", media, unitKind);
 }
 
 /** Vacuumed where it sits a ventilator’s filter lasts its half year. */

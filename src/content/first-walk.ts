@@ -143,6 +143,13 @@ export const WALK_FINDS: readonly WalkFind[] = [
     INSIDE,
   ),
   whole("smoke-alarm", "A smoke alarm", "On the ceiling; the date on its back.", "smoke", INSIDE),
+  whole(
+    "smoke-co-alarm",
+    "An alarm for smoke and CO in one",
+    "Its print names both. It is spent when its CO side is: five to seven years.",
+    "alarm-both",
+    INSIDE,
+  ),
   whole("bath-fan", "A fan in wall or ceiling", "Behind its grille: dust.", "fan", INSIDE, WET),
   whole(
     "range-hood",
@@ -187,7 +194,7 @@ export const WALK_FINDS: readonly WalkFind[] = [
   unit(
     "gas-room-heater",
     "A gas heater on the wall",
-    "A dust filter at its back or side.",
+    "With or without a flue. A dust filter at its back or side, often a light for it.",
     "heater",
     INSIDE,
     [],
@@ -195,7 +202,7 @@ export const WALK_FINDS: readonly WalkFind[] = [
   unit(
     "portable-gas-heater",
     "A gas heater on wheels",
-    "A bottle in its back, a hose with a date on it.",
+    "A bottle in its back, or a hose to the wall with a date on it.",
     "bottle-heater",
     INSIDE,
     [],

@@ -42,6 +42,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     how: "Air into the ducts less air coming back, after 15 minutes.",
     rated: "On the plate, from and to",
     act: "look at filter and registers, then call",
+    stop: "off: so hot it cracks its exchanger; look at filter and registers, call",
   },
   "cooling-split-k": {
     name: "Cooling of the air",
@@ -64,6 +65,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     name: "Heating’s pressure",
     how: "On its gauge, cold.",
     act: "bring it back to about 1.5 bar (22 psi); if it falls again, look for the leak",
+    stop: "off: at 3 bar its safety valve opens; fill in no more, call",
   },
   "co-ppm": {
     name: "Carbon monoxide",
@@ -79,8 +81,8 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   },
   "sensor-offset-k": {
     name: "Display against thermometer",
-    how: "Its display less a thermometer beside it, after an hour.",
-    act: "clean its filters, then compare again",
+    how: "Its display less a thermometer beside it, out of the air it blows, after an hour.",
+    act: "find why it reads wrong, then compare again",
   },
   "heat-recovery-efficiency": {
     name: "Share of heat kept",
@@ -116,14 +118,25 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     how: "From the coil to the nearest thing, the least.",
     act: "cut back or move what stands there",
   },
-  flame: { name: "Flame", how: "Through its window, a minute after the start.", act: "call" },
+  flame: {
+    name: "Flame",
+    how: "Through its window, a minute after the start.",
+    act: "have the burners seen to",
+    stop: "switch off, leave it off, call",
+  },
   "vent-pipe": {
     name: "Vent pipe",
     how: "Along its whole length.",
-    act: "stop and call",
+    act: "have it inspected",
+    stop: "switch off, leave it off, call",
     caution: "A metal vent gets 150 to 200 °C (300 to 400 °F): tap it before you touch it.",
   },
-  noise: { name: "Noise", how: "At the start, and while it runs.", act: "find what it comes from" },
+  noise: {
+    name: "Noise",
+    how: "At the start, and while it runs.",
+    act: "find what it comes from",
+    stop: "switch off, leave it off, call",
+  },
   "water-at-unit": {
     name: "Water at its foot",
     how: "On the floor and under the casing.",
@@ -133,7 +146,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   coil: {
     name: "Coil",
     how: "With a torch, from the side the air comes in.",
-    act: "clean it; ice or oil: switch off and call",
+    act: "clean it; ice indoors: cooling off and let it thaw; oil: off, and call",
   },
   seal: { name: "Seal", how: "Along the whole edge, with a finger.", act: "put in a new one" },
   sludge: { name: "Sludge", how: "On the magnet, as it comes out.", act: "flush once more" },
@@ -142,7 +155,36 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
     name: "What lies in the ducts",
     how: "Through a register, with a torch; touch nothing dark.",
     act: "have the ducts cleaned",
+    stop: "touch nothing, no air moved through it: find the damp, ask a professional",
     caution: "Dark, sticky or speckled: don’t disturb it. Find the damp, ask a professional.",
+  },
+  "duct-amount": {
+    name: "How much lies in the ducts",
+    how: "Through a register, with a torch; a finger’s width at most is drawn aside.",
+    act: "have them cleaned by people with a sealed vacuum",
+  },
+  "heat-exchanger": {
+    name: "Heat exchanger",
+    how: "With a torch or a mirror, while the coil or the burner box is open.",
+    act: "have it tested",
+    stop: "it does not heat again until it was tested: a crack lets carbon monoxide into the rooms",
+    caution: "A stain like a hair counts as a crack until somebody measured.",
+  },
+  "plastic-pipe": {
+    name: "Plastic vent",
+    how: "Along its whole length: hangers, joints, colour.",
+    act: "have it hung or joined anew before the heating season",
+    stop: "switch off, leave it off, call",
+  },
+  frost: {
+    name: "Frost outdoors",
+    how: "On the outdoor unit while it heats: white hoar, or ice.",
+    act: "off; snow and base drains cleared, never chipped; other heat; call",
+  },
+  "line-wrap": {
+    name: "Wrap of its lines",
+    how: "The thick line, end to end, where it enters the wall too.",
+    act: "put new wrap on",
   },
   "flame-current-ua": {
     name: "Flame current",
@@ -266,13 +308,29 @@ export const SEEN_WORDS: Readonly<Record<string, string>> = {
   "drawn-in": "drawn in",
   drifts: "it drifts",
   "not-drawn": "not drawn in",
+  thin: "a thin layer",
+  modest: "a layer one can wipe off",
+  heavy: "felted thick",
+  stained: "a stain, or a hairline",
+  sags: "it sags",
+  drips: "a joint drips",
+  apart: "apart somewhere",
+  hoar: "white hoar that comes and goes",
+  beneath: "ice beneath it",
+  block: "a block of ice",
+  whole: "whole",
+  frayed: "frayed",
+  bare: "bare in places",
 };
 
 /** What something seen suggests, beyond its verdict, where nothing leads on from it (`leads.ts`). */
 export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, string>>>> = {
   "duct-debris": {
     fluff: "Skin, fibres, pets: ordinary house dust.",
-    yellow: "Yellowish and smelling: tobacco smoke has settled.",
+  },
+  frost: {
+    hoar: "Ordinary in heating weather: it thaws itself every hour or so.",
+    beneath: "Give its water a way off before it grows.",
   },
   drain: {
     cloudy: "Dirt still comes. Brush and flush again.",
@@ -313,7 +371,9 @@ export const PART_READINGS: Partial<Record<PartKindId, readonly ReadingKind[]>> 
   pilot: ["thermocouple-mv", "flame"],
   "condensate-trap": ["drain"],
   "condensate-line": ["drain"],
-  "plastic-vent": ["vent-pipe"],
+  "plastic-vent": ["plastic-pipe"],
+  "heat-exchanger": ["heat-exchanger"],
+  "line-insulation": ["line-wrap"],
   "metal-vent": ["vent-pipe"],
   "evaporator-coil": ["coil"],
   "drain-pan": ["water-at-unit"],
@@ -330,9 +390,9 @@ export const PART_READINGS: Partial<Record<PartKindId, readonly ReadingKind[]>> 
   "magnetic-filter": ["sludge", "heating-water", "seal"],
   pressure: ["boiler-pressure-bar"],
   humidistat: ["relative-humidity"],
-  "supply-run": ["duct-debris"],
-  "return-run": ["duct-debris"],
-  trunk: ["duct-debris"],
+  "supply-run": ["duct-debris", "duct-amount"],
+  "return-run": ["duct-debris", "duct-amount"],
+  trunk: ["duct-debris", "duct-amount"],
   "alarm-display": ["co-ppm"],
 };
 
@@ -347,15 +407,16 @@ export const UNIT_READINGS: Partial<Record<UnitKindId, readonly ReadingKind[]>> 
   "condensing-furnace": FURNACE,
   "metal-vent-furnace": FURNACE,
   "split-cooling": ["cooling-split-k", "noise", "water-at-unit"],
-  "ducted-heat-pump": ["temperature-rise-k", "cooling-split-k", "static-pressure-pa"],
-  "ductless-head": ["cooling-split-k", "noise", "water-at-unit"],
+  "ducted-heat-pump": ["temperature-rise-k", "cooling-split-k", "static-pressure-pa", "frost"],
+  "ductless-head": ["cooling-split-k", "noise", "water-at-unit", "frost"],
   rooftop: ["cooling-split-k", "temperature-rise-k", "plate-range"],
   ventilator: ["heat-recovery-efficiency", "noise", "hood-steam", "window-fog"],
   "exhaust-air-heater": ["noise", "hood-steam"],
   "gas-room-heater": ["sensor-offset-k", "flame"],
   boiler: ["boiler-pressure-bar", "flame", "noise", "water-at-unit", "heating-water"],
   humidifier: ["relative-humidity", "window-fog"],
-  ducts: ["duct-debris", "closed-registers", "static-pressure-pa"],
+  ducts: ["duct-debris", "duct-amount", "closed-registers", "static-pressure-pa"],
   thermostat: ["sensor-offset-k"],
   "co-alarm": ["co-ppm", "alarm-age-years"],
+  "smoke-co-alarm": ["co-ppm", "alarm-age-years"],
 };

@@ -5,6 +5,8 @@ import type { Media } from "@/core/filters/media";
 import type { AirSide } from "@/core/filters/drivers";
 import type { PartKindId } from "./part-kinds";
 import {
+  FLUE,
+  GAS_FEED,
   HEADS,
   HUMIDIFIER_PLACE,
   MADE_ON,
@@ -113,8 +115,8 @@ export const UNIT_KINDS = [
     ],
     parts: [
       ...has("blower", "burners", "metal-vent", "air-intake", "heat-exchanger"),
-      ...may("belt", "flame-sensor", "pilot", "door-switch", "wiring"),
-      ...may("evaporator-coil", "drain-pan", "condensate-line"),
+      ...may("belt", "flame-sensor", "igniter", "pilot", "door-switch", "wiring", "capacitor"),
+      ...may("evaporator-coil", "drain-pan", "float-switch", "condensate-line"),
     ],
     attributes: [POSITION, MADE_ON, REACH],
     photograph: [PLATE, "the vent pipe, its whole length", "the belt’s printing", FRAME],
@@ -290,7 +292,7 @@ export const UNIT_KINDS = [
   {
     id: "gas-room-heater",
     name: "Gas room heater",
-    hint: "flued, with dust filters at its back",
+    hint: "on the wall, with or without a flue; fan, filters and a light",
     figure: "heater",
     ducted: false,
     runs: true,
@@ -298,9 +300,12 @@ export const UNIT_KINDS = [
     levels: ["outbuilding", "ground"],
     shutOffs: ["plug", "gas-cock"],
     slots: [slot("Dust filter", "heater-mesh")],
-    parts: [...has("grilles", "flue"), ...may("filter-light")],
-    attributes: [MADE_ON, REACH],
-    photograph: [PLATE, "the flue outside", "how its filters clip in"],
+    parts: [
+      ...has("grilles"),
+      ...may("filter-light", "flue", "room-air", "gas-hose", "gas-bottle"),
+    ],
+    attributes: [FLUE, GAS_FEED, MADE_ON, REACH],
+    photograph: [PLATE, "the flue outside, if it has one", "how its filters clip in"],
   },
   {
     id: "boiler",
@@ -432,30 +437,36 @@ export const UNIT_KINDS = [
     photograph: ["its back, with the date it was made"],
   },
   {
+    id: "smoke-co-alarm",
+    name: "Smoke and CO alarm in one",
+    hint: "its print says both; two tests, one after the other",
+    figure: "alarm-both",
+    ducted: false,
+    runs: false,
+    equipment: still,
+    levels: ["upper", "ground"],
+    shutOffs: [],
+    slots: [],
+    parts: [...has("batteries"), ...may("alarm-display")],
+    attributes: [MADE_ON, SLEEPS_NEAR],
+    photograph: ["its back, with the date it was made and both words: smoke, and CO"],
+  },
+  {
     id: "portable-gas-heater",
     name: "Portable gas heater",
-    hint: "on wheels with a bottle in it, often without a flue",
+    hint: "on wheels, a bottle in it or a hose to the wall, often without a flue",
     figure: "bottle-heater",
     ducted: false,
     runs: true,
     equipment: { heats: true, cools: false, fan: auto },
     levels: ["outbuilding", "ground"],
-    shutOffs: ["gas-cock"],
+    shutOffs: ["gas-cock", "plug"],
     slots: [maySlot("Dust filter", "heater-mesh")],
-    parts: [...has("gas-hose", "gas-bottle", "room-air"), ...may("grilles")],
-    attributes: [
-      {
-        key: "flue",
-        label: "Where does what it burns go",
-        fact: "Flue",
-        kind: "choice",
-        options: [
-          { value: "none", label: "into the room: it has no flue" },
-          { value: "flue", label: "outside, by a flue" },
-        ],
-        hint: "Without a flue the room needs an opening and a CO alarm, and nobody sleeps beside it.",
-      },
+    parts: [
+      ...has("gas-hose", "gas-bottle", "room-air"),
+      ...may("grilles", "flue", "filter-light"),
     ],
+    attributes: [FLUE, GAS_FEED],
     photograph: [PLATE, "the date on its hose", "the opening that gives the room air"],
   },
   {
@@ -542,6 +553,34 @@ export const UNIT_KINDS = [
     photograph: [PLATE, "the relief valve and where its pipe ends"],
   },
 ] as const satisfies readonly UnitKind[];
+
+/**
+ * The parts a machine usually has by what is known of it: what burns without a flue takes its air from the
+ * room; a hose has a date, a bottle runs out.
+ */
+export function partsToExpect(
+  kindId: string,
+  attributes: Readonly<Record<string, string>>,
+): UsualPart[] {
+  const { parts } = unitKind(kindId);
+  const flue = attributes[FLUE.key];
+  const fed = attributes[GAS_FEED.key];
+  const told: Partial<Record<PartKindId, boolean>> = {
+    ...(flue ? { flue: flue === "flue", "room-air": flue === "none" } : {}),
+    ...(fed ? { "gas-hose": fed !== "pipe", "gas-bottle": fed === "bottle" } : {}),
+  };
+  return parts.map((part) => ({ ...part, usual: told[part.kind] ?? part.usual }));
+}
+
+/** What burns in the room it heats, without a flue. */
+export const burnsUnflued = ({
+  kind,
+  attributes,
+}: {
+  kind: string;
+  attributes: Readonly<Record<string, string>>;
+}): boolean =>
+  (kind === "gas-room-heater" || kind === "portable-gas-heater") && attributes[FLUE.key] === "none";
 
 export type UnitKindId = (typeof UNIT_KINDS)[number]["id"];
 

@@ -20,6 +20,7 @@ export const UNIT_LIFE: Partial<Record<UnitKindId, UsualLife>> = {
   thermostat: { min: 10, max: 15 },
   "co-alarm": { min: 5, max: 7 },
   "smoke-alarm": { min: 8, max: 10 },
+  "smoke-co-alarm": { min: 5, max: 7 },
   "range-hood": { min: 10, max: 15 },
   "bath-fan": { min: 8, max: 12 },
   dehumidifier: { min: 5, max: 10 },

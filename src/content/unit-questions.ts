@@ -41,6 +41,27 @@ export const WATER_SIDE = choice(
   { hint: "An open one has no pressure to restore.", fact: "Its water" },
 );
 
+export const FLUE = choice(
+  "flue",
+  "Where does what it burns go",
+  { none: "into the room: it has no flue", flue: "outside, by a flue" },
+  {
+    fact: "Flue",
+    hint: "Without a flue the room needs an opening and a CO alarm, and nobody sleeps beside it.",
+  },
+);
+
+export const GAS_FEED = choice(
+  "fed-by",
+  "Its gas comes",
+  {
+    pipe: "by a rigid pipe from the wall",
+    hose: "by a hose from the wall",
+    bottle: "from a bottle",
+  },
+  { fact: "Gas by", hint: "A hose has a date printed on it." },
+);
+
 export const HUMIDIFIER_PLACE = choice("duct", "It sits on", {
   supply: "the supply duct",
   return: "the return duct",

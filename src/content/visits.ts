@@ -33,6 +33,8 @@ export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
 export const CHECK_ORDER: readonly ReadingKind[] = [
   "flame",
   "vent-pipe",
+  "plastic-pipe",
+  "heat-exchanger",
   "thermocouple-mv",
   "flame-current-ua",
   "co-ppm",
@@ -52,6 +54,8 @@ export const CHECK_ORDER: readonly ReadingKind[] = [
   "capacitor-uf",
   "motor-amps",
   "coil",
+  "frost",
+  "line-wrap",
   "cooling-split-k",
   "superheat-k",
   "subcooling-k",
@@ -59,6 +63,17 @@ export const CHECK_ORDER: readonly ReadingKind[] = [
   "heat-recovery-efficiency",
   "seal",
 ];
+
+const BAD_WORDS = /stain|crack|hairline|hole|split|soot|rust(ed)? through/i;
+const EXCHANGER = /\bexchanger\b/i;
+/** Whether a finding is of a heat exchanger that may leak: by its part, or by its words. */
+export const isOfExchanger = ({
+  words,
+  partKind,
+}: {
+  words: string;
+  partKind: string | undefined;
+}): boolean => BAD_WORDS.test(words) && (partKind === "heat-exchanger" || EXCHANGER.test(words));
 
 /** How long parts usually last, and what points to them: general trade practice, no maker’s figures. */
 export const PART_FACTS: PartFacts = {

@@ -77,6 +77,7 @@ export const CONTACT_ROLE_WORDS: Readonly<Record<ContactRole, string>> = {
   technician: "Technician",
   supplier: "Supplier of filters and parts",
   gas: "Gas emergency line",
+  emergency: "Emergency number",
   landlord: "Landlord or caretaker",
   other: "Somebody else",
 };

@@ -66,7 +66,8 @@ export function readReading(
   const units = unitsFor(kind, system);
   const unit = units.find((each) => each.value === fields.unit) ?? units[0]!;
   const flags = fields.flags.filter((flag) => READING_FLAGS.some((each) => each === flag));
-  const value = readDecimal(fields.value);
+  const typedValue = readDecimal(fields.value);
+  const value = typedValue === null ? null : leadsRight(kind, typedValue);
   if (value === null && flags.length === 0)
     return { ok: false, errors: { value: "Write the number that was read." } };
   const si = (typed: number | null) => (typed === null ? null : round(typed * unit.per));
@@ -91,6 +92,16 @@ export function readReading(
     typed,
   );
 }
+
+/** A meter whose leads are the other way round shows a minus: the pilot gives what it gives. */
+const leadsRight = (kind: ReadingKind, value: number): number =>
+  areLeadsReversed(kind, value) ? -value : value;
+/** Whether a figure is negative only because the meter’s leads were the other way round. */
+export const areLeadsReversed = (kind: ReadingKind, value: number): boolean =>
+  kind === "thermocouple-mv" && value < 0;
+/** What is said of that, beside the verdict. */
+export const LEADS_REVERSED =
+  "A minus: the meter’s leads were the other way round. It counts without it.";
 
 /** Ten places hide the last bits of a conversion, and nothing that anybody read. */
 const round = (value: number) => Number(value.toPrecision(10));

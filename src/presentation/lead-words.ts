@@ -1,5 +1,5 @@
 import { LEADS } from "@/content/leads";
-import { ledOn, type SeenThere } from "@/core/readings/leads";
+import { holdsAt, ledOn, type Lead, type LeadPlace, type SeenThere } from "@/core/readings/leads";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { inSentence } from "@/core/quantities/words";
 import type { PlannedTask } from "@/core/scheduling/task";
@@ -43,17 +43,28 @@ export function leadsOf(
   }));
 }
 
+/** Where something is seen, as far as that is known before anything is written down. */
+export type SeenAt = Partial<LeadPlace>;
+
 /** What a word seen at a step asks for at once and why, before anything is written down. */
 export function leadNow(
   at: { reading: ReadingKind } | { sign: string } | { procedure: string; step: string },
   word: string,
-): { now?: string; why: string } | null {
-  const lead = LEADS.find(({ from }) => {
+  place: SeenAt = {},
+): Pick<Lead, "now" | "why" | "call" | "emergency"> | null {
+  const where: LeadPlace = {
+    kind: place.kind,
+    partKind: place.partKind,
+    isHeatingWeather: place.isHeatingWeather ?? false,
+  };
+  const lead = LEADS.find((each) => {
+    const { from } = each;
+    if (!holdsAt(each, where)) return false;
     if ("sign" in from) return "sign" in at && from.sign.includes(at.sign);
     if (!("is" in from) || !from.is.includes(word)) return false;
     return "reading" in from
       ? "reading" in at && from.reading === at.reading
       : "procedure" in at && from.procedure === at.procedure && from.step === at.step;
   });
-  return lead ? { ...(lead.now ? { now: lead.now } : {}), why: lead.why } : null;
+  return lead ?? null;
 }

@@ -24,6 +24,10 @@ const WORDS: Readonly<Record<OwnRule, readonly [why: string, mend: string]>> = {
     "What was opened last goes back first.",
     "Move it, so that things go back in the reverse order.",
   ],
+  "runs-dead": [
+    "It has to run for this, and its power is off, or may have been left off.",
+    "Move it before the step that switches it off, or behind the one that switches it on.",
+  ],
   "power-first": [
     "Something is taken off or out with the power on.",
     "Put a step before it that switches the power off.",

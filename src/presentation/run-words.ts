@@ -1,5 +1,7 @@
 import type { SafetyStop } from "@/core/runs/run-state";
 import type { AlarmState, NotPossible } from "@/core/runs/run-event";
+import { emergency } from "@/content/emergencies";
+import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 
 const NOT_POSSIBLE_WORDS: Readonly<Record<NotPossible, string>> = {
@@ -27,40 +29,43 @@ export const ALARM_STATE_WORDS: Readonly<Record<AlarmState, string>> = {
   chirps: "it chirps",
 };
 
-/** What to do when nothing goes on. */
-export const SAFETY_STOP_WORDS: Readonly<
-  Record<SafetyStop["why"], { title: string; steps: string[] }>
-> = {
-  gas: {
-    title: "Gas: everybody out, now",
-    steps: [
-      "Touch no switch, no plug, no phone in here; no flame.",
-      "Leave the doors open behind you and take everybody along.",
-      "From outside call the gas emergency line.",
-      "Go back in only when they say so.",
-    ],
-  },
-  co: {
-    title: "CO alarm: everybody out, now",
-    steps: [
-      "Wake and take everybody outside, into fresh air. Count heads.",
-      "From outside call the emergency number. A headache or dizziness: say so.",
-      "Go back in only when they say so, and have every burner looked at first.",
-    ],
-  },
-  reading: {
-    title: "",
-    steps: [
-      "Switch the machine off as its card says, and leave it off.",
-      "Open windows if anything burns in it.",
-      "Call a licensed person. Until then it stays off.",
-    ],
-  },
+/** Of a reading that means stop, where something else is to be done than with a machine that burns. */
+const STOP_STEPS: Partial<Record<ReadingKind, readonly string[]>> = {
+  "duct-debris": [
+    "Touch no more of it: nothing is wiped, brushed or vacuumed.",
+    "No air through it: the fan stays off, its register shut.",
+    "Find where the damp comes from. A professional looks before anything is cleaned.",
+  ],
+  "heat-exchanger": [
+    "It does not heat again until it was tested: a crack lets carbon monoxide into the rooms.",
+    "Put it together with its power off. Warm the house another way, a CO alarm near.",
+    "Call for the test: combustion measured with the blower off and on.",
+  ],
+  "boiler-pressure-bar": [
+    "Switch the boiler off, shut the filling loop: no more water in.",
+    "Stay away from its safety valve: what comes is scalding.",
+    "Call. Until then it stays off.",
+  ],
 };
+const STOP_ANY: readonly string[] = [
+  "Switch the machine off as its card says, and leave it off.",
+  "Open windows if anything burns in it.",
+  "Call a licensed person. Until then it stays off.",
+];
+
+/** What to do when nothing goes on. */
+export const stopSteps = (stop: SafetyStop): readonly string[] =>
+  stop.why === "reading"
+    ? (STOP_STEPS[stop.reading] ?? STOP_ANY)
+    : (emergency(stop.why)?.steps ?? STOP_ANY);
+
+/** Why a machine stays off after what was seen, as it stands on every page. */
+export const keptOffWords = (stop: SafetyStop): string =>
+  `${safetyStopTitle(stop)}. Off until a licensed person has looked.`;
 
 /** “Flame: sooting” */
 export function safetyStopTitle(safetyStop: SafetyStop): string {
-  if (safetyStop.why !== "reading") return SAFETY_STOP_WORDS[safetyStop.why].title;
+  if (safetyStop.why !== "reading") return emergency(safetyStop.why)?.title ?? "";
   const { value } = safetyStop.seen;
   const seen = typeof value === "string" ? (SEEN_WORDS[value] ?? value) : String(value);
   return `${READING_WORDS[safetyStop.reading].name}: ${seen}`;

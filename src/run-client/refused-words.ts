@@ -20,6 +20,7 @@ export const REFUSED_WORDS: Readonly<Record<NotTaken, string>> = {
   "closes-nothing": "that step closes nothing.",
   "steps-left": "there are steps left. Do them first.",
   "ends-open": "something is still open. Close it, or say why it stays so.",
+  "kept-off": "what was seen keeps it off. Leave it so, and have it seen to.",
   "on-hold": "everything stopped before it. See to that first.",
   over: "the job was over by then.",
   "too-late": "a finish can be taken back for some seconds only. Correct its entry in the record.",

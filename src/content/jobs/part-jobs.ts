@@ -21,6 +21,10 @@ import {
 const COIL_AFTER_WORKS_DAYS = 14;
 const DUCTS_AFTER_WORKS_DAYS = 30;
 
+/** A portable cooler is woken a week before the heat, and brushed on the same morning, days. */
+const WAKING = -7;
+const RIGHT_BEFORE_WAKING = WAKING - 1;
+
 /** A line is flushed while its machine makes water. */
 const flushLine = (trigger: Trigger): TaskDefinition =>
   job("flush", "Brush and flush the line", trigger, "owner", 20, {
@@ -68,7 +72,7 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     job(
       "polish",
       "Polish the flame sensor",
-      BEFORE_HEATING,
+      every(2, "year"),
       "confident",
       15,
       led("polish-flame-sensor"),
@@ -86,10 +90,14 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     }),
   ],
   "heat-exchanger": [
-    job("test", "Have the heat exchanger tested", every(2, "year"), "licensed", 20, {
-      safety: true,
-      ...led("test-heat-exchanger"),
-    }),
+    job(
+      "test",
+      "Have the heat exchanger tested",
+      earliest(every(2, "year"), onReading("heat-exchanger")),
+      "licensed",
+      20,
+      { safety: true, ...led("test-heat-exchanger") },
+    ),
   ],
   "condensate-trap": [
     job("flush", "Rinse and refill the trap", every(6, "month"), "owner", 15, led("rinse-trap")),
@@ -108,11 +116,21 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
       safety: true,
       ...led("clear-snow-from-vents"),
     }),
+    job("mend", "Have the vent hung or joined anew", onReading("plastic-pipe"), "licensed", 45, {
+      onlyWhen: true,
+      safety: true,
+      ...led("mend-vent-pipe"),
+    }),
   ],
   "metal-vent": [
     job("look", "Look over the vent pipe", BEFORE_HEATING, "owner", 5, {
       safety: true,
       ...led("look-at-vent-pipe"),
+    }),
+    job("inspect", "Have the rust inspected", onReading("vent-pipe", "watch"), "licensed", 20, {
+      onlyWhen: true,
+      safety: true,
+      ...led("check-flue"),
     }),
   ],
   "air-intake": [job("brush", "Vacuum the air inlet", yearly, "owner", 10, led("brush-air-inlet"))],
@@ -191,6 +209,21 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
       20,
       { onlyWhen: true, alsoDoes: ["capacitor:measure"], ...led("replace-capacitor") },
     ),
+  ],
+  "line-insulation": [
+    job(
+      "look",
+      "Look at the wrap of its lines",
+      BEFORE_COOLING,
+      "owner",
+      5,
+      led("look-at-line-wrap"),
+    ),
+    job("mend", "Mend the wrap of its lines", onReading("line-wrap"), "owner", 20, {
+      onlyWhen: true,
+      settles: ["line-wrap"],
+      ...led("mend-line-wrap"),
+    }),
   ],
   contactor: [
     job("look", "Have the contactor looked at", yearly, "licensed", 5, led("electrical-check")),
@@ -318,7 +351,7 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     job(
       "wake",
       "Bring it out for the summer",
-      season("coolingStart", -7),
+      season("coolingStart", WAKING),
       "owner",
       15,
       led("wake-portable-cooler"),
@@ -350,6 +383,12 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
   ],
   inhibitor: [
     job("check", "Test the heating’s water", yearly, "owner", 10, led("test-heating-water")),
+    job("dose", "Put inhibitor in", onReading("inhibitor-strip", "watch"), "owner", 25, {
+      waiting: 15,
+      onlyWhen: true,
+      settles: ["inhibitor-strip"],
+      ...led("dose-inhibitor"),
+    }),
   ],
   pressure: [
     job(
@@ -397,10 +436,10 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     job(
       CLEAN_DUCTS,
       "Have the ducts cleaned",
-      after("renovation", DUCTS_AFTER_WORKS_DAYS),
+      earliest(after("renovation", DUCTS_AFTER_WORKS_DAYS), onReading("duct-amount")),
       "licensed",
       120,
-      { onlyWhen: true, ...led("accept-duct-cleaning") },
+      { onlyWhen: true, settles: ["duct-amount"], ...led("accept-duct-cleaning") },
     ),
     job("debris", "Have the ducts looked into", onReading("duct-debris"), "licensed", 30, {
       onlyWhen: true,
@@ -516,7 +555,7 @@ export const PART_TASKS_AT: Partial<
       job(
         "clean",
         "Brush and wipe the coils",
-        earliest(season("coolingStart", -21), WEAR),
+        earliest(season("coolingStart", RIGHT_BEFORE_WAKING), WEAR),
         "owner",
         25,
         {

@@ -1,4 +1,5 @@
 import type { Procedure } from "@/core/runs/procedure";
+import { looksNow } from "./common";
 
 export const brushPortableCoils = {
   id: "brush-portable-coils",
@@ -12,7 +13,8 @@ export const brushPortableCoils = {
       id: "unplug",
       kind: "shut",
       title: "Pull its plug",
-      detail: "It stands indoors: no hose and no foam come near it, whatever the dirt.",
+      detail:
+        "Or see that it is pulled, where it was put away. It stands indoors: no hose and no foam come near it, whatever the dirt.",
       shows: "shut-off",
       opens: [{ key: "power", end: "switch-off", thing: "plug", state: "pulled" }],
     },
@@ -26,13 +28,13 @@ export const brushPortableCoils = {
       id: "filter-out",
       kind: "remove",
       title: "Draw the mesh out by its tab",
-      photo: "before",
       opens: [{ key: "mesh", end: "part-out", thing: "mesh", state: "out" }],
     },
     {
       id: "coil-before",
       kind: "inspect",
       title: "How do the fins look?",
+      photo: "before",
       records: { kind: "reading", reading: "coil" },
       tools: ["a torch"],
     },
@@ -60,11 +62,19 @@ export const brushPortableCoils = {
       tools: ["a damp cloth"],
       consumables: ["mild soap"],
     },
+    looksNow({ title: "How do the fins look now?" }),
     {
-      id: "coil-after",
-      kind: "inspect",
-      title: "How do the fins look now?",
-      records: { kind: "reading", reading: "coil" },
+      id: "mesh-meanwhile",
+      kind: "clean",
+      title: "Vacuum the mesh too, while it is out",
+      tools: ["a vacuum"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "done", name: "Vacuumed, it is clean", does: ["filter:renew"] },
+          { value: "later", name: "Not now" },
+        ],
+      },
     },
     {
       id: "filter-in",
@@ -72,7 +82,6 @@ export const brushPortableCoils = {
       title: "Mesh back between its guides",
       detail: "Dry, until its tab clicks.",
       closes: "mesh",
-      photo: "after",
       renews: true,
     },
     {
@@ -80,7 +89,16 @@ export const brushPortableCoils = {
       kind: "restore",
       title: "Plug it in again",
       shows: "shut-off",
+      when: "in-use",
+      closes: "power",
+    },
+    {
+      id: "stays-out",
+      kind: "restore",
+      title: "Leave its plug pulled: it is put away",
+      detail: "Its waking in spring plugs it in.",
+      when: "stored",
       closes: "power",
     },
   ],
-} as const satisfies Procedure;
+} satisfies Procedure;

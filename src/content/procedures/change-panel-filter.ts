@@ -132,19 +132,10 @@ export const changePanelFilter = {
       recordIsOptional: true,
     },
     {
-      id: "dark-debris",
-      kind: "caution",
-      title: "Touch no more: close it up, find the damp",
-      caution:
-        "What is dark and sticky may be mould. Wipe and vacuum nothing: it would fly through the house. The new filter goes in, the slot is shut, and somebody who knows looks for the moisture.",
-      whenSeen: { step: "debris", is: ["dark"] },
-    },
-    {
       id: "dust-slot",
       kind: "clean",
       title: "Wipe the slot clean",
       detail: "Guides, corners and the seat of the frame.",
-      unlessSeen: { step: "debris", is: ["dark"] },
       cleans: { what: "slot", how: "dry" },
       tools: ["a cloth or a vacuum"],
     },

@@ -46,6 +46,15 @@ export const cleanWashableFilter = {
       consumables: ["newspaper to lay it on"],
     },
     {
+      id: "which-way",
+      kind: "inspect",
+      title: "By which side does the air leave it?",
+      detail: "Its arrow, or its cleaner side. Asked once, and kept for the next time.",
+      when: "direction-unasked",
+      records: { kind: "direction" },
+      recordIsOptional: true,
+    },
+    {
       id: "look",
       kind: "inspect",
       title: "How does it look?",

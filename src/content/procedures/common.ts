@@ -150,6 +150,16 @@ export const hearIt = (more: More = {}): Step => ({
   ...more,
 });
 
+/** A look at the same place after the work as before it, with its own picture. */
+export const looksNow = (more: More = {}): Step => ({
+  id: "coil-after",
+  kind: "inspect",
+  title: "How does the coil look now?",
+  photo: "after",
+  records: { kind: "reading", reading: "coil" },
+  ...more,
+});
+
 /** A step for a licensed person alone. */
 export const licensed = (step: Step): Step => ({ ...step, who: "licensed" });
 

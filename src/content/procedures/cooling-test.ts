@@ -53,8 +53,82 @@ export const coolingTest = {
             name: "It hums but does not turn",
             suggests: "Off at once: a motor that stands under power burns.",
           },
+          {
+            value: "nothing",
+            name: "Nothing yet",
+            suggests: "It guards itself after a stop: five minutes, then look again.",
+          },
+          {
+            value: "dead",
+            name: "Nothing still, after five minutes",
+            suggests: "Breaker, disconnect, float: in that order.",
+          },
         ],
       },
+      repeats: {
+        from: "does-it-turn",
+        until: ["turns", "hums", "dead"],
+        wait: { minutes: 5, words: "It guards itself" },
+      },
+    },
+    {
+      id: "breaker",
+      kind: "inspect",
+      title: "Is its breaker on?",
+      detail:
+        "Sprung, it stands in the middle: off, then on, once. Springs it again: leave it off, call.",
+      shows: "shut-off",
+      whenSeen: { step: "does-it-turn", is: ["dead"] },
+    },
+    {
+      id: "disconnect",
+      kind: "inspect",
+      title: "Is its disconnect in, the right way up?",
+      detail: "Beside it outdoors: on many it says ON when it is.",
+      whenSeen: { step: "does-it-turn", is: ["dead"] },
+    },
+    {
+      id: "float",
+      kind: "inspect",
+      title: "Is the pan dry, or does its float hold it off?",
+      detail: "Water in the pan: it is the drain that wants you, not the machine.",
+      whenSeen: { step: "does-it-turn", is: ["dead"] },
+      records: {
+        kind: "choice",
+        options: [
+          { value: "dry", name: "Dry" },
+          {
+            value: "water",
+            name: "Water stands in it",
+            suggests: "Flush the line: the float lets it start again by itself.",
+            reads: { reading: "drain", value: "blocked" },
+          },
+        ],
+      },
+    },
+    {
+      id: "turns-now",
+      kind: "inspect",
+      title: "Does it turn now?",
+      whenSeen: { step: "does-it-turn", is: ["dead"] },
+      records: {
+        kind: "choice",
+        options: [
+          { value: "turns", name: "It turns" },
+          {
+            value: "dead",
+            name: "Nothing",
+            suggests: "Thermostat’s batteries and wires are left; then it is a technician’s.",
+          },
+        ],
+      },
+    },
+    {
+      id: "call",
+      kind: "caution",
+      title: "Have somebody look why it does not start",
+      whenSeen: { step: "turns-now", is: ["dead"] },
+      endsJob: true,
     },
     {
       id: "off-at-once",

@@ -1,4 +1,5 @@
 import type { Procedure, Step } from "@/core/runs/procedure";
+import { LEFT_OPEN } from "../keys";
 import {
   callFor,
   countedIn,
@@ -226,6 +227,10 @@ export const lookRoundOutdoorUnit: Procedure = {
   handsOnMinutes: 5,
   waitingMinutes: 0,
   steps: [
+    powerOff({
+      title: "Pull its disconnect",
+      detail: "It may start while your hands are at it: off first.",
+    }),
     {
       id: "free",
       kind: "clean",
@@ -249,7 +254,18 @@ export const lookRoundOutdoorUnit: Procedure = {
         kind: "choice",
         options: [
           { value: "free", name: "It drips away" },
-          { value: "ice", name: "Ice beneath", suggests: "Give its water a way off." },
+          {
+            value: "blocked",
+            name: "Water stands in its base",
+            suggests: "Free the holes in its base from beneath.",
+            reads: { reading: "drain", value: "blocked" },
+          },
+          {
+            value: "ice",
+            name: "Ice beneath",
+            suggests: "Give its water a way off.",
+            reads: { reading: "frost", value: "beneath" },
+          },
         ],
       },
     },
@@ -258,7 +274,10 @@ export const lookRoundOutdoorUnit: Procedure = {
       kind: "inspect",
       title: "Is the wrap round its lines whole?",
       detail: "Birds and sun take it: bare, it drips and costs.",
+      records: { kind: "reading", reading: "line-wrap" },
+      recordIsOptional: true,
     },
+    powerOn({ title: "Put its disconnect back" }),
   ],
 };
 
@@ -377,6 +396,6 @@ export const wakeHeatPump: Procedure = {
         ],
       },
     },
-    hearIt(),
+    hearIt({ unlessSeen: { step: "on", is: [LEFT_OPEN] } }),
   ],
 };

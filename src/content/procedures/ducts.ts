@@ -48,6 +48,13 @@ export const acceptDuctCleaning: Procedure = {
       records: { kind: "reading", reading: "duct-debris" },
       tools: ["a torch"],
     },
+    {
+      id: "amount",
+      kind: "inspect",
+      title: "And how much of it?",
+      detail: "Its colour says what it is, its amount what is to be done.",
+      records: { kind: "reading", reading: "duct-amount" },
+    },
     licensed({
       id: "off",
       kind: "shut",
@@ -64,14 +71,28 @@ export const acceptDuctCleaning: Procedure = {
       id: "head",
       kind: "clean",
       title: "Draw the air-driven head back through every run",
-      detail: "In first, then back at about 0.3 m/s (1 ft/s); then its boot.",
+      detail:
+        "In first, then slowly back, then its boot. How fast is practice, no rule: see below.",
+      shows: "duct-pull",
+    }),
+    licensed({
+      id: "grilles",
+      kind: "clean",
+      title: "Brush each grille on both sides, every screw back in",
+      detail: "None swapped between rooms: some are set.",
     }),
     licensed({
       id: "coil",
       kind: "clean",
       title: "Clean coil, pan and blower too",
       detail: "Else what was loosened lands there.",
+      does: ["evaporator-coil:clean", "drain-pan:wipe", "blower:clean"],
     }),
+    {
+      id: "rooms",
+      kind: "inspect",
+      title: "Is every room left clean, and what was moved back in its place?",
+    },
     {
       id: "accept",
       kind: "inspect",
@@ -89,11 +110,25 @@ export const acceptDuctCleaning: Procedure = {
       renews: true,
     },
     {
+      id: "old-filter",
+      kind: "inspect",
+      title: "How does the filter look that was in?",
+      records: { kind: "look", of: "its-filters" },
+      recordIsOptional: true,
+    },
+    {
       id: "filter",
       kind: "fit",
       title: "Put a new filter in, last of all",
       detail: "And look at it within a week: it loads fast.",
       consumables: ["the new filter"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "new", name: "A new one is in", does: ["filter:renew"] },
+          { value: "old", name: "The old one stays", suggests: "Look at it within a week." },
+        ],
+      },
     },
     licensed({
       id: "on",
@@ -151,8 +186,21 @@ export const brushDryerDuct: Procedure = {
   waitingMinutes: 0,
   gas: true,
   says: "Lint burns. A dryer that takes two turns tells of it.",
+  variants: [
+    {
+      id: "drawn",
+      name: "Machine drawn forward",
+      says: "Its duct comes off behind it: both ends are reached.",
+    },
+    {
+      id: "outside",
+      name: "From outside only",
+      says: "For a gas dryer on a rigid pipe, or one that cannot be drawn: rods or air, in from the flap.",
+    },
+  ],
   steps: [
     unplugged({
+      detail: "Cannot be reached? Its breaker then.",
       caution: "A gas dryer is not moved by its hose: its cock shut, and no bend in the pipe.",
     }),
     {
@@ -167,6 +215,8 @@ export const brushDryerDuct: Procedure = {
       kind: "remove",
       title: "Draw it forward, take the duct off behind it",
       detail: "Loosen the clamp, do not tear the foil.",
+      caution: "A gas dryer on a rigid pipe stays where it is: that way is from outside only.",
+      variants: ["drawn"],
       opens: [{ key: "duct", end: "part-out", thing: "duct", state: "off" }],
       tools: ["a screwdriver"],
     },
@@ -184,6 +234,23 @@ export const brushDryerDuct: Procedure = {
       },
     },
     {
+      id: "catch",
+      kind: "prepare",
+      title: "Catch the lint at the open end",
+      detail:
+        "A bag round the end by the machine, or the vacuum’s hose at it: else it fills the room.",
+      variants: ["drawn"],
+      tools: ["a bag", "a vacuum"],
+    },
+    {
+      id: "catch-outside",
+      kind: "prepare",
+      title: "Lay a sheet below the flap, the lint screen of the machine in",
+      detail: "What comes, comes out here; none is pushed back into its drum.",
+      variants: ["outside"],
+      tools: ["a sheet"],
+    },
+    {
       id: "brush",
       kind: "clean",
       title: "Brush from outside inward, turning one way only",
@@ -195,6 +262,7 @@ export const brushDryerDuct: Procedure = {
       kind: "clean",
       title: "Vacuum behind and below the machine",
       detail: "And where its own duct begins.",
+      variants: ["drawn"],
       tools: ["a vacuum"],
     },
     {
@@ -202,10 +270,18 @@ export const brushDryerDuct: Procedure = {
       kind: "fit",
       title: "Put the duct back on, short, no crush, clamp tight",
       detail: "No screws through it: they catch lint.",
+      variants: ["drawn"],
       closes: "duct",
       renews: true,
     },
-    pluggedIn({ title: "Push it back gently, plug it in" }),
+    {
+      id: "flap-on",
+      kind: "fit",
+      title: "Flap and guard back as they were",
+      variants: ["outside"],
+      renews: true,
+    },
+    pluggedIn({ title: "Back in its place gently, plug it in" }),
     {
       id: "flap-opens",
       kind: "test",

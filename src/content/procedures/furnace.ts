@@ -12,6 +12,8 @@ import {
   unlessOff,
 } from "./common";
 
+/** Gas that came out unburnt has to leave before the next light. */
+const AIRS_OUT = { minutes: 5, words: "Gas airs out" };
 /** What an owner does at a furnace. */
 const IF_GAS = "Gas smell? Touch nothing, leave, and call from outside.";
 
@@ -53,14 +55,7 @@ export const lookFurnaceOver: Procedure = {
       title: "Look along its plastic vent",
       detail: "Nowhere sagging, nowhere brown, every joint dry. It falls back toward the furnace.",
       when: "plastic-vent",
-      records: {
-        kind: "choice",
-        options: [
-          { value: "sound", name: "Sound" },
-          { value: "sags", name: "It sags", suggests: "Water stands in it: have it hung anew." },
-          { value: "drips", name: "A joint drips", suggests: "Have the joint made anew." },
-        ],
-      },
+      records: { kind: "reading", reading: "plastic-pipe" },
     },
     powerOff({ detail: "At its own switch; its display goes dark." }),
     coverOff("doors", {
@@ -68,13 +63,14 @@ export const lookFurnaceOver: Procedure = {
         "Note in which order they come off, and how they hook. One works the door switch: it has to sit again.",
       caution: "Burners and vent stay hot: tap before you touch.",
       plate: "unit",
+      tools: ["a screwdriver"],
     }),
     {
       id: "vacuum",
       kind: "clean",
       title: "Vacuum the dust you reach",
       detail: "Floor, ledges and the mouth of the blower. No hose at the burners or the igniter.",
-      tools: ["a vacuum with a soft brush", "a torch"],
+      tools: ["a vacuum with a soft brush", "a torch", "a cloth"],
     },
     {
       id: "wires",
@@ -167,13 +163,39 @@ export const measurePilot: Procedure = {
       tools: ["a meter with clips"],
     },
     {
+      id: "lights",
+      kind: "test",
+      title: "Hold the knob at PILOT, light it",
+      detail: "Half a minute at most. It did not light: knob to OFF at once, then the clock.",
+      caution: IF_GAS,
+      tools: ["a long lighter"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "lit", name: "It burns" },
+          {
+            value: "not",
+            name: "Not within 30 seconds",
+            suggests: "Knob to OFF. Five minutes, so that what came out leaves; then once more.",
+          },
+        ],
+      },
+      repeats: { from: "lights", until: ["lit"], wait: AIRS_OUT },
+    },
+    {
       id: "measure",
       kind: "measure",
-      title: "Hold the knob at PILOT, light it, read the most",
-      detail: "It climbs for a minute. Let go of the knob: the pilot goes out by itself.",
-      caution: "No light after 30 seconds: knob off, five minutes’ wait, once more.",
+      title: "Hold it, and read the most",
+      detail:
+        "It climbs for a minute. A minus says only that the meter’s leads are the other way round. Let go of the knob: the pilot goes out by itself.",
       records: { kind: "reading", reading: "thermocouple-mv" },
-      tools: ["a long lighter"],
+    },
+    {
+      id: "knob-off-again",
+      kind: "shut",
+      title: "Turn the knob to OFF again",
+      detail: "Each time it went out: five minutes before the next light.",
+      starts: { key: "air-out-again", minutes: 5, words: AIRS_OUT.words },
     },
     {
       id: "end-on",
@@ -185,6 +207,12 @@ export const measurePilot: Procedure = {
       renews: true,
     },
     {
+      id: "aired-again",
+      kind: "wait",
+      title: "Wait the five minutes out",
+      waitsFor: ["air-out-again"],
+    },
+    {
       id: "relight",
       kind: "restore",
       title: "Light the pilot, then turn the knob to ON",
@@ -192,6 +220,18 @@ export const measurePilot: Procedure = {
       caution: IF_GAS,
       closes: "gas",
       tools: ["a long lighter"],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "lit", name: "It burns, the knob is at ON" },
+          {
+            value: "not",
+            name: "It went out, or did not light",
+            suggests: "Knob to OFF. Five minutes by the clock, then once more.",
+          },
+        ],
+      },
+      repeats: { from: "relight", until: ["lit"], wait: AIRS_OUT },
     },
     coverOn("door"),
     powerOn(),

@@ -1,5 +1,5 @@
 import type { Procedure } from "@/core/runs/procedure";
-import { callFor, hearIt, powerOff, powerOn } from "./common";
+import { callFor, hearIt, powerOff, powerOn, unlessOff } from "./common";
 
 /** Portable gas heaters, flueless ones too, and a tank water heater. */
 const IF_GAS =
@@ -44,6 +44,7 @@ export const checkRoomAir: Procedure = {
       title: "Leave it off until a CO alarm hangs here",
       whenSeen: { step: "alarm", is: ["none"] },
       endsJob: true,
+      keepsOff: "No CO alarm in its room: not lit until one hangs there.",
     },
     {
       id: "clear",
@@ -333,6 +334,6 @@ export const flushTank: Procedure = {
       recordIsOptional: true,
       records: { kind: "reading", reading: "water-at-unit" },
     },
-    hearIt({ title: "Hear it heat: no rumble?" }),
+    hearIt({ title: "Hear it heat: no rumble?", ...unlessOff }),
   ],
 };

@@ -1,5 +1,17 @@
-import type { Procedure } from "@/core/runs/procedure";
+import type { Procedure, Step } from "@/core/runs/procedure";
 import { callFor, licensed } from "./common";
+import {
+  IS_IT_COOL,
+  MAGNET,
+  NO_DEMAND,
+  POWER_OFF,
+  PRESSURE_OUT,
+  TOWELS,
+  VALVE_ONE,
+  VALVE_TWO,
+  WATER_SIDE,
+  WAY_BACK,
+} from "./magnetic-filter";
 
 /** What is done at a boiler’s water: pressure, air, inhibitor, the lid of its magnetic filter. */
 const COLD = { id: "cold", words: "The heating is cold: off since the night, or two hours" };
@@ -141,14 +153,14 @@ export const testHeatingWater: Procedure = {
     },
     {
       id: "dose",
-      kind: "clean",
-      title: "Put in what it lacks",
-      detail: "Into the magnetic filter’s body, or a radiator; the kind that is in already.",
+      kind: "inspect",
+      title: "Work out what it lacks",
+      detail:
+        "Boiler and radiators together. It goes in by a job of its own: the filter’s body shut off, let down and drained, filling after filling.",
       whenSeen: { step: "strip", is: ["low", "none"] },
       shows: "dose",
       recordIsOptional: true,
-      records: { kind: "words", label: "Which inhibitor, and how much", keep: "inhibitor" },
-      consumables: ["inhibitor"],
+      records: { kind: "words", label: "Which inhibitor is in", keep: "inhibitor" },
     },
     callFor({
       id: "flush",
@@ -258,38 +270,26 @@ export const newLidRing: Procedure = {
   who: "owner",
   handsOnMinutes: 15,
   waitingMinutes: 0,
+  asks: [WATER_SIDE],
   checks: [COLD, { id: "ring", words: "The new ring is here: under warranty, the maker’s own" }],
   steps: [
-    {
-      id: "off",
-      kind: "shut",
-      title: "Switch the boiler off at its spur",
-      shows: "shut-off",
-      opens: [{ key: "power", end: "switch-off", thing: "boiler", state: "off" }],
-    },
-    {
-      id: "valves",
-      kind: "shut",
-      title: "Turn both valves of the filter across",
-      detail: "A quarter turn each.",
-      opens: [{ key: "valves", end: "valve-shut", thing: "both valves", state: "shut" }],
-    },
-    {
-      id: "bleed-open",
-      kind: "open",
-      title: "Open its bleed over a cup until nothing comes",
-      opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
-      tools: ["a bleed key", "a cup"],
-    },
+    NO_DEMAND,
+    POWER_OFF,
+    TOWELS,
+    IS_IT_COOL,
+    VALVE_ONE,
+    VALVE_TWO,
+    PRESSURE_OUT,
     {
       id: "lid-off",
       kind: "open",
       title: "Unscrew the lid over a bucket",
       detail: "With its own key.",
-      caution: "Its magnet is strong: away from a pacemaker, cards and watches.",
+      caution: MAGNET,
       plate: "part",
+      photo: "before",
       opens: [{ key: "lid", end: "panel-off", thing: "lid", state: "off" }],
-      tools: ["its lid key", "a bucket"],
+      tools: ["its lid key"],
     },
     {
       id: "ring",
@@ -302,8 +302,8 @@ export const newLidRing: Procedure = {
     {
       id: "lid-on",
       kind: "restore",
-      title: "Screw the lid on hand-tight",
-      detail: "A nip with the key only if it weeps.",
+      title: "Lid into its notches, then hand-tight",
+      detail: "It sits flat all round before you turn it.",
       closes: "lid",
     },
     { id: "bleed-shut", kind: "restore", title: "Shut the bleed", closes: "bleed" },
@@ -314,31 +314,141 @@ export const newLidRing: Procedure = {
       detail: "So that a weep shows.",
       tools: ["a cloth"],
     },
-    {
-      id: "valves-on",
+    ...WAY_BACK,
+  ],
+};
+
+/** So many fillings of a filter’s body are led; a heating that wants more is dosed by a technician. */
+const MOST_FILLINGS = 4;
+const ANOTHER = "another";
+
+/** One filling of the body: shut off, let down, drained, filled, and carried round by the pump. */
+function filling(n: number): Step[] {
+  const named = (id: string, of = n) => `${id}-${of}`;
+  const only = n === 1 ? {} : { whenSeen: { step: named("more", n - 1), is: [ANOTHER] } };
+  const step = (id: string, rest: Omit<Step, "id">): Step => ({
+    ...rest,
+    ...only,
+    id: named(id),
+  });
+  return [
+    step("power-off", {
+      ...POWER_OFF,
+      opens: [{ key: named("power"), end: "switch-off", thing: "boiler", state: "off" }],
+    }),
+    step("cool", { ...IS_IT_COOL, repeats: { ...IS_IT_COOL.repeats!, from: named("cool") } }),
+    step("valves", {
+      kind: "shut",
+      title: "Shut both valves beside the filter",
+      detail: "A quarter turn each, across the pipe.",
+      opens: [{ key: named("valves"), end: "valve-shut", thing: "both valves", state: "shut" }],
+    }),
+    step("bleed-open", {
+      ...PRESSURE_OUT,
+      opens: [{ key: named("bleed"), end: "bleed-open", thing: "bleed", state: "open" }],
+    }),
+    step("drain-open", {
+      kind: "open",
+      title: "Drain the body into the bucket",
+      opens: [{ key: named("drain"), end: "drain-open", thing: "drain", state: "open" }],
+      tools: ["the drain’s own spanner"],
+    }),
+    step("lid-off", {
+      kind: "open",
+      title: "Turn the lid off with its key",
+      caution: MAGNET,
+      opens: [{ key: named("lid"), end: "panel-off", thing: "lid", state: "off" }],
+      tools: ["the lid’s key"],
+    }),
+    step("drain-shut", {
       kind: "restore",
-      title: "Open the valves one at a time, look for weeps",
-      closes: "valves",
-    },
-    {
-      id: "air",
-      kind: "clean",
-      title: "Let its air out until water comes",
-      tools: ["a bleed key"],
-    },
+      title: "Shut the drain on its washer",
+      closes: named("drain"),
+      outOfTurn: "The body has to hold before inhibitor goes in.",
+    }),
+    step("pour", {
+      kind: "fit",
+      title: "Pour inhibitor in, half to three quarters full",
+      detail: "The core stays in and needs its room.",
+      caution: "Gloves; wipe up what drips.",
+      shows: "dose",
+      tools: ["gloves", "a funnel"],
+      consumables: ["inhibitor for heating water"],
+      ...(n === 1 ? { renews: true as const } : {}),
+    }),
+    step("lid-on", {
+      kind: "restore",
+      title: "Lid into its notches, then hand-tight",
+      closes: named("lid"),
+    }),
+    step("bleed-shut", { kind: "restore", title: "Shut the bleed", closes: named("bleed") }),
+    step("valves-open", {
+      kind: "restore",
+      title: "Open both valves, slowly, looking for a weep",
+      closes: named("valves"),
+    }),
+    step("power-on", {
+      kind: "restore",
+      title: "Boiler on: its pump carries the filling round",
+      shows: "shut-off",
+      closes: named("power"),
+      starts: { key: named("round"), minutes: 15, words: "Inhibitor goes round" },
+    }),
+    step("more", {
+      kind: "inspect",
+      title:
+        n === MOST_FILLINGS ? "Was that the whole dose?" : "Does the dose want another filling?",
+      detail: "As the sheet worked it out. The next one only once this one went round.",
+      shows: "dose",
+      waitsFor: [named("round")],
+      records: {
+        kind: "choice",
+        options: [
+          { value: "enough", name: "That was all" },
+          n === MOST_FILLINGS
+            ? {
+                value: "short",
+                name: "It wants more",
+                suggests: "More than four fillings: have the rest pumped in by a technician.",
+              }
+            : { value: ANOTHER, name: "Another filling" },
+        ],
+      },
+    }),
+  ];
+}
+
+export const doseInhibitor: Procedure = {
+  id: "dose-inhibitor",
+  title: "Put inhibitor in",
+  verb: "Dose",
+  who: "owner",
+  handsOnMinutes: 25,
+  waitingMinutes: 15,
+  rules: true,
+  asks: [WATER_SIDE],
+  says: "Filling after filling through the filter’s body, each carried round by the pump before the next.",
+  checks: [
+    COLD,
+    { id: "same", words: "The inhibitor is the kind that is in already, or the water was flushed" },
+    { id: "key", words: "The lid’s own key is there" },
+  ],
+  steps: [
+    TOWELS,
+    ...Array.from({ length: MOST_FILLINGS }, (_, i) => filling(i + 1)).flat(),
     {
       id: "pressure",
       kind: "measure",
-      title: "Read the pressure, bring it back if it fell",
+      title: "Read the pressure",
+      detail: "About 1.5 bar (22 psi) cold. Lower: bring it back, that is its own short job.",
       when: "sealed-system",
       records: { kind: "reading", reading: "boiler-pressure-bar" },
     },
     {
-      id: "on",
-      kind: "restore",
-      title: "Switch the boiler on, look again when warm",
-      shows: "shut-off",
-      closes: "power",
+      id: "dry",
+      kind: "inspect",
+      title: "Dry round the lid and both valves?",
+      records: { kind: "reading", reading: "water-at-unit" },
     },
   ],
 };

@@ -24,7 +24,7 @@ import { polishFlameSensor } from "./polish-flame-sensor";
 import { purifierPreFilter } from "./purifier-pre-filter";
 import { rinseOutdoorCoil } from "./rinse-outdoor-coil";
 import { walkRound } from "./walk-round";
-import { washElectrostaticCells } from "./wash-electrostatic-cells";
+import { cleanFlatPreFilter, washElectrostaticCells } from "./wash-electrostatic-cells";
 import { washFineFilter } from "./wash-fine-filter";
 import { washRecoveryCore } from "./wash-recovery-core";
 
@@ -36,7 +36,12 @@ export const LIBRARY: readonly { name: string; procedures: readonly Procedure[] 
   },
   {
     name: "Filters in ducts and machines",
-    procedures: [changePanelFilter, cleanWashableFilter, washElectrostaticCells],
+    procedures: [
+      changePanelFilter,
+      cleanWashableFilter,
+      washElectrostaticCells,
+      cleanFlatPreFilter,
+    ],
   },
   {
     name: "Furnace and vent",
@@ -96,8 +101,11 @@ const RENEWALS: Readonly<Record<Media, Procedure>> = {
   "humidifier-panel": humidifier.changeWaterPanel,
 };
 
-/** How a filter of this kind is renewed, step by step. */
-export const renewalOf = (media: Media): Procedure => RENEWALS[media];
+/** How a filter of this kind is renewed at a machine of this kind, step by step. */
+export const renewalOf = (media: Media, unitKind: string): Procedure =>
+  unitKind === "electrostatic-cleaner" && media === "washable-panel"
+    ? cleanFlatPreFilter
+    : RENEWALS[media];
 
 /** What a procedure is found by: what its steps say. */
 export const procedureWords = (): { id: string; title: string; words: string }[] =>

@@ -1,7 +1,7 @@
 import type { PlaceAsk, Procedure, Step } from "@/core/runs/procedure";
 
 /** How a magnetic filter is shut off and let down, in both of its jobs. */
-const NO_DEMAND: Step = {
+export const NO_DEMAND: Step = {
   id: "no-demand",
   kind: "shut",
   title: "Turn the heating’s demand off",
@@ -9,7 +9,7 @@ const NO_DEMAND: Step = {
   changesSetting: true,
   opens: [{ key: "demand", end: "setting-changed", thing: "demand", state: "off" }],
 };
-const POWER_OFF: Step = {
+export const POWER_OFF: Step = {
   id: "power-off",
   kind: "shut",
   title: "Switch the boiler off at its spur",
@@ -17,7 +17,7 @@ const POWER_OFF: Step = {
   shows: "shut-off",
   opens: [{ key: "power", end: "switch-off", thing: "boiler", state: "off" }],
 };
-const IS_IT_COOL: Step = {
+export const IS_IT_COOL: Step = {
   id: "cool",
   kind: "inspect",
   title: "Is the pipe beside it cool?",
@@ -40,28 +40,28 @@ const IS_IT_COOL: Step = {
     wait: { minutes: 30, words: "The pipes cool down" },
   },
 };
-const VALVE_ONE: Step = {
+export const VALVE_ONE: Step = {
   id: "valve-one",
   kind: "shut",
   title: "Shut the first valve beside it",
   detail: "A quarter turn: the handle across the pipe.",
   opens: [{ key: "one", end: "valve-shut", thing: "first valve", state: "shut" }],
 };
-const VALVE_TWO: Step = {
+export const VALVE_TWO: Step = {
   id: "valve-two",
   kind: "shut",
   title: "Shut the second valve",
   detail: "The other side, the same.",
   opens: [{ key: "two", end: "valve-shut", thing: "second valve", state: "shut" }],
 };
-const TOWELS: Step = {
+export const TOWELS: Step = {
   id: "towels",
   kind: "prepare",
   title: "Lay towels, set the bucket under it",
   detail: "Round its foot too: the first water is black and stains.",
   tools: ["two towels", "a bucket", "a hose for its drain"],
 };
-const PRESSURE_OUT: Step = {
+export const PRESSURE_OUT: Step = {
   id: "bleed-open",
   kind: "open",
   title: "Open the bleed a quarter turn, let the pressure out",
@@ -70,10 +70,11 @@ const PRESSURE_OUT: Step = {
   opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
   tools: ["a bleed key"],
 };
-const MAGNET = "A strong magnet: at arm’s length from a pacemaker, away from cards and watches.";
+export const MAGNET =
+  "A strong magnet: at arm’s length from a pacemaker, away from cards and watches.";
 
 /** The way back: water, air, pressure, power, demand, and a look when it is warm. */
-const WAY_BACK: readonly Step[] = [
+export const WAY_BACK: readonly Step[] = [
   {
     id: "valve-two-open",
     kind: "restore",
@@ -137,6 +138,47 @@ const WAY_BACK: readonly Step[] = [
     when: "header-tank",
   },
   {
+    id: "cold-look",
+    kind: "inspect",
+    title: "Look for a weep, cold and at full pressure",
+    detail: "Round lid, drain and both valves, with a dry finger and a torch. Before any power.",
+    tools: ["a torch"],
+    records: {
+      kind: "choice",
+      options: [
+        { value: "dry", name: "Dry all round" },
+        { value: "weeps", name: "A joint weeps" },
+      ],
+    },
+  },
+  {
+    id: "by-hand",
+    kind: "fit",
+    title: "Tighten that joint by hand first",
+    detail: "Wipe it dry, wait five minutes.",
+    whenSeen: { step: "cold-look", is: ["weeps"] },
+  },
+  {
+    id: "cold-again",
+    kind: "inspect",
+    title: "Dry now?",
+    whenSeen: { step: "cold-look", is: ["weeps"] },
+    records: {
+      kind: "choice",
+      options: [
+        { value: "dry", name: "Dry" },
+        { value: "weeps", name: "It weeps still" },
+      ],
+    },
+  },
+  {
+    id: "by-tool",
+    kind: "fit",
+    title: "Then a nip with its own tool, no more",
+    detail: "An eighth of a turn. Over-tightened it cracks, or never moves again.",
+    whenSeen: { step: "cold-again", is: ["weeps"] },
+  },
+  {
     id: "power-on",
     kind: "restore",
     title: "Switch the boiler on",
@@ -166,8 +208,8 @@ const WAY_BACK: readonly Step[] = [
   {
     id: "nip",
     kind: "fit",
-    title: "Give that joint a nip with its tool, no more",
-    detail: "An eighth of a turn. Wipe it dry, wait five minutes.",
+    title: "By hand first, then a nip with its tool",
+    detail: "An eighth of a turn, no more. Wipe it dry, wait five minutes.",
     caution: "It is hot. Over-tightened it cracks, or never moves again.",
     whenSeen: { step: "warm-look", is: ["weeps"] },
   },
@@ -228,7 +270,7 @@ const WAY_BACK: readonly Step[] = [
   },
 ];
 
-const WATER_SIDE: PlaceAsk = {
+export const WATER_SIDE: PlaceAsk = {
   key: "system",
   of: "part",
   question: "The heating’s water is",
@@ -288,14 +330,22 @@ export const magneticQuickFlush = {
       id: "drain-open",
       kind: "open",
       title: "Open the drain",
-      detail: "Its hose in the bucket.",
+      detail: "With its own spanner; its hose in the bucket.",
       opens: [{ key: "drain", end: "drain-open", thing: "drain", state: "open" }],
+      tools: ["the drain’s own spanner"],
+    },
+    {
+      id: "crack",
+      kind: "open",
+      title: "Crack one valve a little",
+      detail: "A hand on it all the while: it is shut again at once if the hose slips.",
+      opens: [{ key: "cracked", end: "valve-open", thing: "valve", state: "cracked open" }],
     },
     {
       id: "flush",
       kind: "clean",
-      title: "Crack one valve, let it run, shut it",
-      detail: "A little, for some seconds: the system’s own pressure carries the sludge out.",
+      title: "Let it run for some seconds",
+      detail: "The system’s own pressure carries the sludge out.",
       cleans: { what: "body", how: "wet", staysWet: true },
     },
     {
@@ -304,6 +354,12 @@ export const magneticQuickFlush = {
       title: "How does it run into the bucket?",
       records: { kind: "reading", reading: "drain" },
       repeats: { from: "flush", until: ["clear"] },
+    },
+    {
+      id: "crack-shut",
+      kind: "restore",
+      title: "Shut that valve again, all the way",
+      closes: "cracked",
     },
     {
       id: "sludge",
@@ -369,9 +425,10 @@ export const magneticFullClean = {
       id: "drain-open",
       kind: "open",
       title: "Open the drain, let the body empty",
-      detail: "Hose in the bucket.",
+      detail: "With its own spanner, hose in the bucket.",
       variants: ["drained"],
       opens: [{ key: "drain", end: "drain-open", thing: "drain", state: "open" }],
+      tools: ["the drain’s own spanner"],
     },
     {
       id: "lid-off",
@@ -482,7 +539,8 @@ export const magneticFullClean = {
     {
       id: "lid-on",
       kind: "restore",
-      title: "Seat the lid, hand-tight",
+      title: "Lid into its notches, then hand-tight",
+      detail: "It sits flat all round before you turn it.",
       why: "Over-tightened this year, it does not move next year.",
       closes: "lid",
     },

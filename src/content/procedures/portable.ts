@@ -97,6 +97,14 @@ export const drainPortableCooler: Procedure = {
       tools: ["a pipe cleaner"],
     },
     {
+      id: "runs-now",
+      kind: "inspect",
+      title: "Does it run out now?",
+      whenSeen: { step: "runs", is: ["blocked", "slow"] },
+      records: { kind: "reading", reading: "drain" },
+      repeats: { from: "clear", until: ["clear", "cloudy", "slow"] },
+    },
+    {
       id: "shut",
       kind: "restore",
       title: "Close both ports, plugs tight",
@@ -208,8 +216,9 @@ export const storePortableCooler: Procedure = {
     {
       id: "cover",
       kind: "label",
-      title: "Cover it loosely, upright, where it stays dry",
-      detail: "A sheet that breathes, no plastic. Hose and window piece with it.",
+      title: "Cover it, upright, where it stays dry",
+      detail:
+        "A hard cover that stands off it, or a sheet that breathes; no plastic wrapped tight. Hose and window piece with it.",
       records: { kind: "words", label: "Where it stands this winter" },
       recordIsOptional: true,
       renews: true,
@@ -332,7 +341,8 @@ export const cleanHeaterMesh: Procedure = {
       id: "sensor-before",
       kind: "measure",
       title: "Its display less a thermometer beside it, before",
-      detail: "While it runs, after a quarter of an hour; the thermometer a metre before it.",
+      detail:
+        "It has run for an hour. The thermometer at its side, as high as its sensor, out of the warm air it blows.",
       recordIsOptional: true,
       records: {
         kind: "reading",
@@ -395,7 +405,7 @@ export const cleanHeaterMesh: Procedure = {
       id: "sensor-after",
       kind: "measure",
       title: "Its display less the thermometer, after",
-      detail: "A quarter of an hour later: they should agree within a degree.",
+      detail: "An hour later, at the same place: they should agree within a degree.",
       ...unlessOff,
       recordIsOptional: true,
       recalls: ["sensor-before"],

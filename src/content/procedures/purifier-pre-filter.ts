@@ -16,22 +16,16 @@ export const purifierPreFilter = {
       id: "take-it-out",
       kind: "prepare",
       title: "Carry it outside, or lay out newspaper",
+      opens: [
+        { key: "place", end: "setting-changed", thing: "purifier", state: "out of its room" },
+      ],
       consumables: ["newspaper"],
-    },
-    {
-      id: "cut-sheet",
-      kind: "prepare",
-      title: "Cut the new carbon sheet to length",
-      detail: "Before anything is dusty.",
-      shows: "wrap",
-      tools: ["scissors", "a tape measure"],
-      consumables: ["a sheet of carbon pre-filter"],
     },
     {
       id: "which-light",
       kind: "inspect",
       title: "Which light is lit?",
-      detail: "Before the plug is pulled. Only the filter whose light is lit is due.",
+      detail: "There are two, one for each filter: look before the plug is pulled.",
       records: {
         kind: "choice",
         options: [
@@ -42,9 +36,17 @@ export const purifierPreFilter = {
             suggests: "The cylinder itself is due: that is another job, with a new one at hand.",
           },
           { value: "both", name: "Both", suggests: "The cylinder is due as well: see its job." },
-          { value: "none", name: "Neither" },
+          { value: "none", name: "Neither", suggests: "Then nothing is due by its lights." },
         ],
       },
+    },
+    {
+      id: "nothing-lit",
+      kind: "caution",
+      title: "Neither is lit: leave it for now",
+      detail: "Back to its room. Is it grey all the same? Note a look, and it is due by that.",
+      whenSeen: { step: "which-light", is: ["none"] },
+      endsJob: true,
     },
     {
       id: "unplug",
@@ -76,19 +78,19 @@ export const purifierPreFilter = {
       consumables: ["a bag for the old one"],
     },
     {
+      id: "look",
+      kind: "inspect",
+      title: "How does the old wrap look?",
+      records: { kind: "look" },
+      photo: "before",
+    },
+    {
       id: "mist",
       kind: "clean",
       title: "Mist the old wrap lightly, in the bag",
       detail: "A breath of water, so that nothing flies when it is peeled.",
       caution: "Only the wrap: the HEPA beneath stays dry. Wet, it is spent.",
       tools: ["a mist sprayer"],
-    },
-    {
-      id: "look",
-      kind: "inspect",
-      title: "How does the old wrap look?",
-      records: { kind: "look" },
-      photo: "before",
     },
     {
       id: "peel",
@@ -104,6 +106,17 @@ export const purifierPreFilter = {
       detail: "Dry, lightly, along its folds.",
       why: "Washed or vacuumed hard, it no longer holds the finest dust.",
       cleans: { what: "cylinder", how: "dry" },
+    },
+    {
+      id: "cut-sheet",
+      kind: "measure",
+      title: "Measure straight across it, cut the new sheet",
+      detail: "Now that it is bare. Its width is kept: the next time the sheet is cut beforehand.",
+      shows: "wrap",
+      records: { kind: "across" },
+      recordIsOptional: true,
+      tools: ["scissors", "a tape measure"],
+      consumables: ["a sheet of carbon pre-filter"],
     },
     {
       id: "vacuum-inside",
@@ -182,5 +195,6 @@ export const purifierPreFilter = {
       shows: "indicator",
       closes: "light",
     },
+    { id: "take-it-back", kind: "restore", title: "Carry it back to its room", closes: "place" },
   ],
 } as const satisfies Procedure;

@@ -13,7 +13,7 @@ export const rinseOutdoorCoil = {
     {
       id: "water",
       name: "Plain water",
-      says: "Enough for dust and fluff; nothing to wash off afterwards.",
+      says: "Enough for dust and fluff; nothing to wash off afterwards. Many leave a yearly professional clean on top to their technician.",
       waitingMinutes: 0,
     },
     {
@@ -101,11 +101,19 @@ export const rinseOutdoorCoil = {
     {
       id: "leaves",
       kind: "clean",
-      title: "Take leaves and debris out of its base",
-      detail: "By hand, then a soft brush along the fins, never across. Nothing hard between them.",
+      title: "Take leaves out of its base, vacuum what is left",
+      detail:
+        "By hand, then the vacuum along the base; a soft brush along the fins, never across. Nothing hard between them.",
       caution: "Fins cut, and something may live in there: gloves.",
       cleans: { what: "coil", how: "dry" },
-      tools: ["gloves", "a soft brush"],
+      tools: ["gloves", "a soft brush", "a vacuum"],
+    },
+    {
+      id: "small-panel",
+      kind: "inspect",
+      title: "Look behind the small panel by the lines, if one screw opens it",
+      detail: "Leaves gather there, out of sight. Not the panel with the electrical sign.",
+      caution: "The electrical cover stays on: its capacitor holds a charge.",
     },
     {
       id: "base-drains",
@@ -194,6 +202,7 @@ export const rinseOutdoorCoil = {
       kind: "inspect",
       title: "How does the coil look now?",
       detail: "Against the light once more: what was matted before is forgotten with this.",
+      photo: "after",
       records: { kind: "reading", reading: "coil" },
     },
     {

@@ -1,6 +1,6 @@
 import type { Procedure } from "@/core/runs/procedure";
 import { LEFT_OPEN } from "../keys";
-import { countedIn, countedOut, coverOff, coverOn, grilleOff, grilleOn } from "./common";
+import { callFor, countedIn, countedOut, coverOff, coverOn, grilleOff, grilleOn } from "./common";
 
 /** What is done in the rooms: registers, thermostats, alarms, and the shut-offs everybody has to know. */
 export const countRegisters: Procedure = {
@@ -78,13 +78,19 @@ export const washRegisters: Procedure = {
       records: { kind: "reading", reading: "duct-debris" },
     },
     {
-      id: "dark",
-      kind: "caution",
-      title: "Leave it, and find the damp",
-      detail: "Nothing is brushed and nothing vacuumed. Grilles back on; ask a professional.",
-      whenSeen: { step: "debris", is: ["dark"] },
-      endsJob: true,
+      id: "amount",
+      kind: "inspect",
+      title: "And how much of it?",
+      detail: "A layer one can wipe off is yours; felted thick it is for cleaners.",
+      records: { kind: "reading", reading: "duct-amount" },
     },
+    callFor({
+      id: "cleaners",
+      title: "Have them cleaned: it is more than an arm reaches",
+      detail:
+        "By people with a sealed collection point and a HEPA vacuum. Grilles back on meanwhile.",
+      whenSeen: { step: "amount", is: ["heavy"] },
+    }),
     {
       id: "boots",
       kind: "clean",

@@ -38,7 +38,46 @@ const SAID: Step = {
   records: { kind: "words", label: "Found, advised, and for what price" },
   recordIsOptional: true,
 };
-const RUNS = hearIt({ title: "See it run before they go" });
+const RUNS = hearIt({ title: "See it run before they go", ...unlessOff });
+/** A brief start before anything is isolated: what is dead shows nothing. */
+const HEATING_SIDE: Step = licensed({
+  id: "heating-side",
+  kind: "test",
+  title: "The heating side first, even in summer",
+  detail: "A brief start: draught fan, igniter, flames, blower; safeties proved as it runs.",
+  runs: true,
+  records: { kind: "reading", reading: "flame" },
+  recordIsOptional: true,
+});
+/** What the machine gives once it has run for a quarter of an hour. */
+const AMPS: Step = licensed({
+  id: "amps",
+  kind: "measure",
+  title: "Amps of the blower’s motor, after a quarter of an hour",
+  detail: "One wire in the clamp, against the plate and the last visit.",
+  ...unlessOff,
+  records: { kind: "reading", reading: "motor-amps" },
+  recordIsOptional: true,
+});
+const STEADY: Step = licensed({
+  id: "steady",
+  kind: "measure",
+  title: "Gas pressure, refrigerant: one figure beside its plate",
+  detail:
+    "At the manifold, or at the gauges once it runs steadily. Others go into the visit’s checks.",
+  runs: true,
+  ...unlessOff,
+  records: { kind: "reading", reading: "plate-range" },
+  recordIsOptional: true,
+});
+const CAPACITORS: Step = {
+  id: "capacitors",
+  kind: "measure",
+  title: "Capacitor, against what is printed on it",
+  detail: "Discharged, off its wires; a second section is noted in words.",
+  records: { kind: "reading", reading: "capacitor-uf", at: "capacitor" },
+  recordIsOptional: true,
+};
 
 type Work = {
   id: string;
@@ -47,11 +86,15 @@ type Work = {
   says?: string;
   gas?: true;
   waiting?: number;
+  /** What is tried before it is isolated: it has to run for it. */
+  before?: Step[];
   work: Step[];
   after?: Step[];
+  /** The step from which it counts, where that is not the last of the work. */
+  counts?: string;
 };
 
-/** The last of the work is what counts. */
+/** Tried as it runs, isolated, worked on, tried again. The last of the work is what counts. */
 const work = ({
   id,
   title,
@@ -59,8 +102,10 @@ const work = ({
   says,
   gas,
   waiting = 0,
+  before = [],
   work: steps,
   after = [],
+  counts = steps.at(-1)?.id,
 }: Work): Procedure => ({
   id,
   title,
@@ -74,13 +119,14 @@ const work = ({
   steps: [
     CLEAR,
     TELL,
+    ...before.map(licensed),
     OFF,
-    ...steps.map((step, i) => licensed(i === steps.length - 1 ? { ...step, renews: true } : step)),
+    ...steps.map(licensed),
     ON,
-    ...after,
+    ...after.map((step) => ({ ...step, ...unlessOff })),
     RUNS,
     SAID,
-  ],
+  ].map((step) => (step.id === counts ? { ...step, renews: true as const } : step)),
 });
 
 export const cleanBurners = work({
@@ -128,24 +174,23 @@ export const testHeatExchanger = work({
   minutes: 20,
   gas: true,
   says: "A crack lets carbon monoxide into the rooms: it is measured, not guessed.",
-  work: [
-    { id: "look", kind: "inspect", title: "Look in with mirror or camera" },
-    { id: "test", kind: "measure", title: "Combustion analysis, blower off and on" },
-  ],
+  work: [{ id: "look", kind: "inspect", title: "Look in with mirror or camera, power off" }],
   after: [
+    licensed({
+      id: "test",
+      kind: "measure",
+      title: "Combustion analysis, blower off and blower on",
+      detail: "Running: what changes as the blower starts comes through a crack.",
+      runs: true,
+    }),
     {
       id: "result",
       kind: "inspect",
       title: "What came of it?",
-      records: {
-        kind: "choice",
-        options: [
-          { value: "sound", name: "Sound" },
-          { value: "cracked", name: "Cracked", suggests: "It stays off. Ask for it in writing." },
-        ],
-      },
+      records: { kind: "reading", reading: "heat-exchanger", at: "heat-exchanger" },
     },
   ],
+  counts: "look",
 });
 
 export const mendWires = work({
@@ -168,22 +213,11 @@ export const electricalCheck = work({
   title: "Electrical check",
   minutes: 30,
   waiting: 15,
-  says: "The heating side first, even in summer; then capacitors, contactor, amps.",
+  says: "The heating side first, even in summer, as it runs; then off: capacitors, contactor, wires.",
+  before: [HEATING_SIDE],
   work: [
-    {
-      id: "heating",
-      kind: "test",
-      title: "Heating side: a brief start, safeties and sensors",
-      detail: "Cleaned and proved; burners and blower’s wheel when dirty.",
-    },
     { id: "discharge", kind: "inspect", title: "Discharge the capacitors, dust out the box" },
-    {
-      id: "capacitors",
-      kind: "measure",
-      title: "Capacitors, each section against its rating",
-      records: { kind: "words", label: "Capacitor, section by section, µF" },
-      recordIsOptional: true,
-    },
+    CAPACITORS,
     {
       id: "contactor",
       kind: "inspect",
@@ -191,16 +225,7 @@ export const electricalCheck = work({
       records: { kind: "reading", reading: "wires" },
     },
   ],
-  after: [
-    licensed({
-      id: "run",
-      kind: "test",
-      title: "Run a quarter of an hour: amps, pressures, temperatures",
-      detail: "Against plate and the last visit.",
-      records: { kind: "words", label: "Amps against plate, temperatures" },
-      recordIsOptional: true,
-    }),
-  ],
+  after: [AMPS, STEADY],
 });
 
 export const replaceCapacitor = work({
@@ -209,13 +234,18 @@ export const replaceCapacitor = work({
   minutes: 20,
   work: [
     { id: "discharge", kind: "inspect", title: "Discharge it, take its picture with the wires" },
-    { id: "new", kind: "fit", title: "New one of the same rating and voltage" },
     {
-      id: "measure",
-      kind: "measure",
-      title: "Measure the new one",
-      records: { kind: "words", label: "Its rating and what it measured", keep: "rated" },
+      id: "new",
+      kind: "fit",
+      title: "New one of the same rating and voltage",
+      records: { kind: "words", label: "Printed on the new one", keep: "rated" },
       recordIsOptional: true,
+    },
+    {
+      ...CAPACITORS,
+      id: "measure",
+      title: "Measure the new one",
+      detail: "Its first figure: the next ones are compared with it.",
     },
   ],
 });
@@ -225,14 +255,41 @@ export const checkFlue = work({
   title: "Have the flue checked",
   minutes: 20,
   gas: true,
-  work: [
-    { id: "look", kind: "inspect", title: "Look along it, inside and outside" },
-    {
+  work: [{ id: "look", kind: "inspect", title: "Look along it, inside and outside" }],
+  after: [
+    licensed({
       id: "draught",
       kind: "measure",
-      title: "Draught, spillage and carbon monoxide",
+      title: "Draught, spillage and carbon monoxide, as it burns",
+      runs: true,
       records: { kind: "reading", reading: "vent-pipe" },
+    }),
+  ],
+});
+
+export const mendVentPipe = work({
+  id: "mend-vent-pipe",
+  title: "Have the vent hung or joined anew",
+  minutes: 45,
+  gas: true,
+  says: "A pipe that sags holds water, one that drips lets flue gas out: it is made tight and proved.",
+  work: [
+    { id: "hang", kind: "fit", title: "Hung so that it falls back all the way, joints made anew" },
+    {
+      id: "tight",
+      kind: "inspect",
+      title: "How is it now, along its whole length?",
+      photo: "after",
+      records: { kind: "reading", reading: "plastic-pipe" },
     },
+  ],
+  after: [
+    licensed({
+      id: "proved",
+      kind: "test",
+      title: "Proved tight as it burns: no carbon monoxide beside it",
+      runs: true,
+    }),
   ],
 });
 
@@ -250,6 +307,7 @@ export const deepCleanHead: Procedure = {
         kind: "clean",
         title: "Coil, wheel, pan: cleaner, rinse, until it runs clear",
         cleans: { what: "coil", how: "wet", staysWet: true },
+        photo: "after",
       },
       { id: "drain", kind: "clean", title: "Drain flushed, fins combed" },
     ],
@@ -285,6 +343,7 @@ export const haveOutdoorCoilCleaned = work({
       id: "look",
       kind: "inspect",
       title: "How does it look now?",
+      photo: "after",
       records: { kind: "reading", reading: "coil" },
     },
   ],
@@ -312,6 +371,21 @@ export const lookAtAnode = work({
   ],
 });
 
+/** What is tried before it is isolated, in either order; where the electrics come first, only afterwards. */
+const VISIT_TESTS: Step[] = [
+  { ...HEATING_SIDE, variants: ["heating-first"] },
+  licensed({
+    id: "season-side",
+    kind: "test",
+    title: "Start the side that works hardest next",
+    detail: "Before summer the cooling, before winter the burner: a brief start, all its safeties.",
+    runs: true,
+    variants: ["season-first"],
+    records: { kind: "reading", reading: "noise" },
+    recordIsOptional: true,
+  }),
+];
+
 /** Before, during and before they leave. */
 export const technicianVisit: Procedure = {
   id: "technician-visit",
@@ -323,6 +397,23 @@ export const technicianVisit: Procedure = {
   rules: true,
   gas: true,
   says: "Ready before they ring, measured while they are here, decided before they leave.",
+  variants: [
+    {
+      id: "heating-first",
+      name: "Heating side first",
+      says: "Even in summer: what is unsafe there hurts.",
+    },
+    {
+      id: "season-first",
+      name: "The season’s side first",
+      says: "What works hardest in the months to come is tried first, while there is time.",
+    },
+    {
+      id: "electrics-first",
+      name: "Electrics first",
+      says: "Isolated at once: capacitors, ends and wires; it runs only once they are known.",
+    },
+  ],
   checks: [
     { id: "brief", words: "Units, access and what was put off are written down" },
     { id: "hatch", words: "Hatch, stairs and the way to it are clear" },
@@ -336,14 +427,7 @@ export const technicianVisit: Procedure = {
       records: { kind: "words", label: "Questions" },
       recordIsOptional: true,
     },
-    licensed({
-      id: "heating-side",
-      kind: "test",
-      title: "The heating side first, even in summer",
-      detail: "A brief start: draught fan, igniter, flames, blower; safeties proved.",
-      records: { kind: "reading", reading: "flame" },
-      recordIsOptional: true,
-    }),
+    ...VISIT_TESTS,
     licensed({
       id: "power-off",
       kind: "shut",
@@ -354,18 +438,42 @@ export const technicianVisit: Procedure = {
     licensed({
       id: "plate",
       kind: "inspect",
-      title: "Panels off: plates, wires, water, coil",
+      title: "Panels off: plates, wires, water",
       plate: "unit",
       records: { kind: "reading", reading: "wires" },
       recordIsOptional: true,
     }),
     licensed({
-      id: "electrical",
-      kind: "measure",
-      title: "Capacitors, contactor, sensors",
-      records: { kind: "words", label: "Measured, against what is printed" },
+      id: "filter",
+      kind: "inspect",
+      title: "Look at the filter while it is open",
+      detail:
+        "A technician starves on a full filter too: figures of the blower mean nothing behind one.",
+      records: { kind: "look", of: "its-filters" },
+      recordIsOptional: true,
+      when: "has-filters",
+    }),
+    licensed({
+      id: "exchanger",
+      kind: "inspect",
+      title: "Heat exchanger: a look in, where it burns",
+      records: { kind: "reading", reading: "heat-exchanger", at: "heat-exchanger" },
       recordIsOptional: true,
     }),
+    licensed({
+      id: "indoor-coil",
+      kind: "inspect",
+      title: "Indoor coil, pan and drain, where it cools",
+      records: { kind: "reading", reading: "coil", at: "evaporator-coil" },
+      recordIsOptional: true,
+    }),
+    licensed({
+      id: "outdoor-coil",
+      kind: "clean",
+      title: "Outdoor coil: brushed or rinsed as it needs, base drains free",
+      detail: "Where there is one. What was done is ticked below.",
+    }),
+    licensed(CAPACITORS),
     licensed({
       id: "replaced",
       kind: "fit",
@@ -380,14 +488,25 @@ export const technicianVisit: Procedure = {
       closes: "power",
       shows: "shut-off",
     }),
-    licensed({
-      id: "steady",
-      kind: "measure",
-      title: "A quarter of an hour’s running: amps, pressures, temperatures",
-      records: { kind: "words", label: "Amps, temperatures, pressures" },
+    {
+      ...HEATING_SIDE,
+      id: "heating-after",
+      title: "Now the heating side, even in summer",
+      variants: ["season-first", "electrics-first"],
+      ...unlessOff,
+    },
+    AMPS,
+    STEADY,
+    {
+      id: "works",
+      kind: "inspect",
+      title: "What was really done, of all this?",
+      detail:
+        "Ask, and tick each: only what is ticked counts as done, a two-yearly test above all.",
+      records: { kind: "works" },
       recordIsOptional: true,
       renews: true,
-    }),
+    },
     {
       id: "verdict",
       kind: "inspect",
@@ -440,18 +559,37 @@ export const serviceRooftop: Procedure = {
       title: "Old filters out",
       photo: "before",
       opens: [{ key: "filters", end: "part-out", thing: "filters", state: "out" }],
+      consumables: ["a bag for the old ones"],
     }),
+    {
+      id: "look",
+      kind: "inspect",
+      title: "How do the old ones look?",
+      detail: "The worst of the bank: it teaches when the next are due.",
+      records: { kind: "look", of: "its-filters" },
+    },
     {
       id: "count-out",
       kind: "inspect",
       title: "Count the filters, read their size",
       records: { kind: "count", label: "filters that came out", known: "filters" },
     },
+    {
+      id: "coil-before",
+      kind: "inspect",
+      title: "How does the indoor coil look before it is touched?",
+      photo: "before",
+      records: { kind: "reading", reading: "coil", at: "evaporator-coil" },
+      tools: ["a torch"],
+    },
     licensed({
-      id: "screen",
-      kind: "clean",
-      title: "Wash the inlet screen, or a new one",
-      detail: "Dry before it goes back.",
+      id: "screen-out",
+      kind: "remove",
+      title: "Inlet screen out, washed, or a new one",
+      detail: "It dries in the wind meanwhile.",
+      opens: [{ key: "screen", end: "part-out", thing: "inlet screen", state: "out" }],
+      does: ["inlet-screen:wash"],
+      tools: ["a panel driver"],
     }),
     licensed({
       id: "evaporator",
@@ -459,28 +597,21 @@ export const serviceRooftop: Procedure = {
       title: "Brush the indoor coil gently, then no-rinse foam",
       cleans: { what: "coil", how: "dry" },
       consumables: ["no-rinse coil foam"],
-      tools: ["a soft brush"],
+      tools: ["a soft brush", "glasses", "a dust mask"],
       starts: { key: "foam", minutes: 10, words: "Foam works" },
+      does: ["evaporator-coil:clean"],
     }),
-    {
-      id: "coil-look",
-      kind: "inspect",
-      title: "How does the coil look now?",
-      photo: "after",
-      records: { kind: "reading", reading: "coil" },
-    },
     licensed({
       id: "trap",
       kind: "clean",
-      title: "Clean the trap and prime it",
-      waitsFor: ["foam"],
+      title: "Meanwhile the trap: cleaned, and primed",
+      does: ["condensate-trap:flush"],
     }),
     licensed({
       id: "condenser",
       kind: "inspect",
       title: "Look at the outdoor coil: bends, clogging; rinse it",
-      records: { kind: "reading", reading: "coil" },
-      recordIsOptional: true,
+      does: ["condenser-coil:clean"],
     }),
     licensed({
       id: "fan",
@@ -489,6 +620,20 @@ export const serviceRooftop: Procedure = {
       records: { kind: "reading", reading: "belt" },
       recordIsOptional: true,
     }),
+    {
+      id: "coil-look",
+      kind: "inspect",
+      title: "The foam has gone: how does the coil look now?",
+      waitsFor: ["foam"],
+      photo: "after",
+      records: { kind: "reading", reading: "coil", at: "evaporator-coil" },
+    },
+    licensed({
+      id: "screen-in",
+      kind: "fit",
+      title: "Screen back, dry",
+      closes: "screen",
+    }),
     licensed({
       id: "filters-in",
       kind: "fit",
@@ -496,6 +641,8 @@ export const serviceRooftop: Procedure = {
       detail: "The date on each frame.",
       closes: "filters",
       consumables: ["a set of new filters"],
+      tools: ["a marker"],
+      does: ["filter:renew"],
       renews: true,
     }),
     {

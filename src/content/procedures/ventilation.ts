@@ -1,4 +1,4 @@
-import type { Procedure } from "@/core/runs/procedure";
+import type { Procedure, Step } from "@/core/runs/procedure";
 import {
   countedIn,
   countedOut,
@@ -21,6 +21,17 @@ const OFF = {
   why: "It runs all year: what is off is forgotten, and condensation shows overnight.",
 };
 
+/** Nobody holds paper before it: its way is read off once, and kept. */
+const WHICH_WAY: Step = {
+  id: "which-way",
+  kind: "inspect",
+  title: "By which side does the air leave it?",
+  detail: "Its arrow, or its cleaner side. Asked once, and kept for the next time.",
+  when: "direction-unasked",
+  records: { kind: "direction" },
+  recordIsOptional: true,
+};
+
 export const changeVentFilter: Procedure = {
   id: "change-vent-filter",
   title: "Change the ventilator’s filter",
@@ -38,18 +49,21 @@ export const changeVentFilter: Procedure = {
     },
     powerOff(OFF),
     coverOff("cap", {
-      title: "Take its cap off",
-      detail: "Extract and supply sit side by side: see which is which before you pull.",
+      title: "Take its cap or cover off",
+      detail:
+        "By hand; a hex key where it has such screws. Extract and supply sit side by side: see which is which before you pull.",
+      tools: ["a hex key, where it has such screws"],
     }),
     {
       id: "out",
       kind: "remove",
       title: "Draw the old one out",
-      detail: "Level: which side is up, and where its arrow points.",
+      detail: "Level: see which side is up, and where its arrow points.",
       photo: "before",
       plate: "part",
       opens: [{ key: "filter", end: "part-out", thing: "filter", state: "out" }],
     },
+    WHICH_WAY,
     { id: "look", kind: "inspect", title: "How does it look?", records: { kind: "look" } },
     {
       id: "slot",
@@ -62,7 +76,7 @@ export const changeVentFilter: Procedure = {
       id: "in",
       kind: "fit",
       title: "Slide the new one in, arrow with the air",
-      detail: "Mesh side down where it has one. It goes in without force.",
+      detail: "A mesh, where it has one, on the side the air leaves by. It goes in without force.",
       shows: "direction",
       recalls: ["out"],
       closes: "filter",
@@ -75,7 +89,18 @@ export const changeVentFilter: Procedure = {
       shows: "label",
       tools: ["a marker"],
     },
-    coverOn("cap", { title: "Put its cap back, tight" }),
+    {
+      id: "seal",
+      kind: "inspect",
+      title: "Look at the seal before you close it",
+      detail: "All round, with a finger: soft, whole, no lint on it.",
+      records: { kind: "reading", reading: "seal" },
+      recordIsOptional: true,
+    },
+    coverOn("cap", {
+      title: "Put its cap or cover back, by hand",
+      detail: "Even all round. A driver crushes the seal.",
+    }),
     powerOn({ title: "Switch the ventilator ON again" }),
     {
       id: "hiss",
@@ -113,6 +138,7 @@ export const vacuumVentFilter: Procedure = {
       photo: "before",
       opens: [{ key: "filter", end: "part-out", thing: "filter", state: "out" }],
     },
+    WHICH_WAY,
     { id: "look", kind: "inspect", title: "How does it look?", records: { kind: "look" } },
     {
       id: "vacuum",

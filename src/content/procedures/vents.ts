@@ -117,6 +117,7 @@ export const clearVentAndIntake: Procedure = {
       title: "Have what sits inside taken out",
       detail: "The pipe has to be opened and made tight again. It stays off until then.",
       whenSeen: { step: "inside", is: ["deep"] },
+      keepsOff: "Something sits deep in its vent: off until it has been taken out.",
     }),
     {
       id: "screen",

@@ -121,7 +121,8 @@ export const washRecoveryCore = {
       id: "set-to-dry",
       kind: "clean",
       title: "Let it drip, then set it to dry",
-      detail: "On edge, air on all sides, a towel under it. Turn it morning and evening.",
+      detail:
+        "On edge, air on all sides, a towel under it. Turn it morning and evening. Its filters can be new when it goes back: two days to get them.",
       why: "Two days at least. A damp core ruins fans and grows mould.",
       opens: [
         {
@@ -193,10 +194,18 @@ export const washRecoveryCore = {
     {
       id: "filters-in",
       kind: "restore",
-      title: "Put both filters back",
-      detail: "Each in its own slot, its arrow with the air.",
+      title: "Filters in: the old ones, or new ones now",
+      detail:
+        "Each in its own slot, its arrow with the air. While the core dried there was time to get new ones.",
       closes: "filters",
       photo: "after",
+      records: {
+        kind: "choice",
+        options: [
+          { value: "old", name: "The old ones go back" },
+          { value: "new", name: "New ones went in", does: ["filter:renew"] },
+        ],
+      },
     },
     {
       id: "power-on",

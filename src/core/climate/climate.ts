@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { civil, dayNumber, fromDay, toDay, type DayNumber } from "../quantities/plain-date";
+import {
+  civil,
+  dayNumber,
+  fromDay,
+  toDay,
+  type DayNumber,
+  type PlainDate,
+} from "../quantities/plain-date";
 import {
   checkLength,
   checkSpan,
@@ -234,6 +241,15 @@ export function stretchDays(
     inside(weekEnding(daily, from + i)) ? 1 : 0,
   );
 }
+
+/**
+ * Whether a home is usually being heated in the week that ends on a day.
+ *
+ * @source docs/sources.md#climate
+ * @example isHeatingWeather(snapshot([]).home.climate, "2026-01-15") // true
+ */
+export const isHeatingWeather = (climate: Climate, on: PlainDate): boolean =>
+  stretchDays(climate, "heating", toDay(on), toDay(on))[0] === 1;
 
 /**
  * Daily mean temperatures over a span, and the days on which the seasons turn.

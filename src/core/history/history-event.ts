@@ -64,5 +64,7 @@ export type HistoryEvent = {
   reading?: ReadingTaken;
   /** What somebody of the household noticed, as `family:word`. */
   sign?: string;
+  /** The room it was noticed in, where it is of no machine. */
+  roomId?: string;
   breakdown?: Breakdown;
 };

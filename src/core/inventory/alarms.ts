@@ -6,6 +6,22 @@ const SPENT_FROM_YEARS = 5;
 const SPENT_BY_YEARS = 7;
 const MONTHS_PER_YEAR = 12;
 
+/** The kinds of unit that warn of carbon monoxide: an alarm of its own, or one for smoke and CO together. */
+const CO_ALARMS: readonly string[] = ["co-alarm", "smoke-co-alarm"];
+/**
+ * Whether a kind of unit warns of carbon monoxide.
+ *
+ * @example isCoAlarm("smoke-alarm") // false
+ */
+export const isCoAlarm = (kind: string): boolean => CO_ALARMS.includes(kind);
+
+/**
+ * Whether a kind of unit is an alarm at all: its life is counted from the day on its back.
+ *
+ * @example isAlarm("smoke-alarm") // true
+ */
+export const isAlarm = (kind: string): boolean => kind === "smoke-alarm" || isCoAlarm(kind);
+
 export type AlarmLife = {
   /** From this day on it may be spent, by that day it is. */
   from: PlainDate;

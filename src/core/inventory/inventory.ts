@@ -3,6 +3,7 @@ import type { Equipment } from "../climate/run-hours";
 import type { SEATS } from "../calculators/filter-fit";
 import type { EndKind } from "../runs/loose-ends";
 import type { UnitSystem } from "../quantities/length";
+import type { CapacitorSchool } from "../readings/judge";
 import type { PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { LengthUnit, SizeMm } from "../quantities/size";
@@ -29,6 +30,8 @@ export type Home = {
   localRules?: string;
   /** The main cock, valve and breaker of the house. */
   mains?: Mains;
+  /** When a capacitor goes: beyond what is printed on it, or beyond a tenth. */
+  capacitorSchool?: CapacitorSchool;
   /** What an hour of the household’s own work is worth to it, minor units. */
   hourMinor?: number;
   /** The day it was entered, once it is stored: nothing was owed here before. */
@@ -49,7 +52,14 @@ export type Register = {
   isShut: boolean;
 };
 
-export const CONTACT_ROLES = ["technician", "supplier", "gas", "landlord", "other"] as const;
+export const CONTACT_ROLES = [
+  "technician",
+  "supplier",
+  "gas",
+  "emergency",
+  "landlord",
+  "other",
+] as const;
 export type ContactRole = (typeof CONTACT_ROLES)[number];
 export type Contact = {
   id: string;
@@ -175,6 +185,8 @@ export type FilterSlot = {
   seat: Seat;
   indicator: boolean;
   indicatorReset?: string;
+  /** How wide its cylinder is across, mm: what a wrap is cut by. */
+  acrossMm?: number;
   /** Of a clean one at the full airflow, as its box says, Pa. */
   cleanDropPa?: number;
   priceMinor?: number;

@@ -9,6 +9,8 @@ export type Sign = {
   id: string;
   /** The reading it also is, where there is one. */
   reading?: { kind: ReadingKind; value: string };
+  /** Nothing runs on before somebody saw to it. */
+  isStop?: true;
   /** That it has gone again, or that all is as it should be: it calls for nothing. */
   isWell?: true;
 };
@@ -44,5 +46,8 @@ export function stillNoticed(noticed: readonly NoticedEvent[]): NoticedEvent[] {
  *
  * @example verdictOfSign({ id: "smell:gas", reading: { kind: "smell", value: "gas" } }) // "stop"
  */
-export const verdictOfSign = ({ reading, isWell }: Sign): Verdict =>
-  isWell ? "sound" : reading ? judgementOf(judgeInput.parse(reading)).verdict : "watch";
+export const verdictOfSign = ({ reading, isWell, isStop }: Sign): Verdict => {
+  if (isWell) return "sound";
+  if (isStop) return "stop";
+  return reading ? judgementOf(judgeInput.parse(reading)).verdict : "watch";
+};

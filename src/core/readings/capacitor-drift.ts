@@ -38,7 +38,10 @@ export function driftOf(
   const series = trendSeries(readings);
   const last = readings.at(-1);
   if (!last || series.length < 2 || typeof last.taken.rated !== "number") return null;
-  const limit = last.taken.rated * (1 - CAPACITOR_STRATEGIES.label / 100);
+  // The school it was judged by; a tolerance printed on it beats both.
+  const school = last.taken.school ?? home.capacitorSchool ?? "label";
+  const tolerance = last.taken.limits.tolerancePercent ?? CAPACITOR_STRATEGIES[school];
+  const limit = last.taken.rated * (1 - tolerance / 100);
   const { crossing } = trend({ series, limit, direction: "below" });
   if (!crossing?.likely) return null;
   const cross = Math.max(toDay(crossing.likely), toDay(last.event.date));

@@ -17,7 +17,7 @@ const names = new Set([
     UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id).map(({ key }) => `${id}:${key}`)),
   ),
   ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id).map(({ key }) => `${id}:${key}`)),
-  ...MEDIA_KINDS.flatMap((media) => [JOBS.renewal(media), JOBS.look(30)]).map(
+  ...MEDIA_KINDS.flatMap((media) => [JOBS.renewal(media, ""), JOBS.look(30)]).map(
     ({ key }) => `filter:${key}`,
   ),
 ]);

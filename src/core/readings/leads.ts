@@ -4,12 +4,14 @@ import type { HistoryEvent } from "../history/history-event";
 import { judgementOf } from "../history/readings-taken";
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { PlannedTask } from "../scheduling/task";
+import type { PlainDate } from "../quantities/plain-date";
+import { isHeatingWeather } from "../climate/climate";
 import type { ReadingKind, Verdict } from "./reading-kinds";
 
 /** What leads on: a word that was seen, a verdict, a grade of a filter, or an answer in a job. */
 export type LeadsFrom =
   | { reading: ReadingKind; is: readonly string[] }
-  | { reading: ReadingKind; verdict: readonly Verdict[] }
+  | { reading: ReadingKind; verdict: readonly Verdict[]; side?: "above" | "below" }
   | { sign: readonly string[] }
   | { grade: readonly Grade[]; media: readonly Media[] }
   | { procedure: string; step: string; is: readonly string[] };
@@ -20,18 +22,29 @@ export type Lead = {
   from: LeadsFrom;
   /** What is done at once, before anything else. */
   now?: string;
+  /** Somebody licensed is called, now. */
+  call?: true;
+  /** What to do is on the page of such an emergency, by its name there. */
+  emergency?: string;
+  /** It holds only at machines of these kinds, or where an outdoor unit heats, or where it does not. */
+  only?: { at: readonly string[] } | { heating: boolean };
   why: string;
   /** Jobs it leads to, as `kind:key`: of the same part or machine first, else of its air. */
   to: readonly string[];
-  /** Noticed of no machine in particular, it may come from any: their jobs are meant, each of them. */
-  ofTheHouse?: true;
+  /**
+   * Noticed of no machine in particular, it may come from any: their jobs are meant, all of them, or of each
+   * sort the one that is nearest.
+   */
+  ofTheHouse?: "all" | "one-each";
   /** Whether its filters fit is to be asked: dirt came past them. */
   fit?: true;
 };
 
 /** What was seen: an entry of the record, or an answer of a job. */
 export type SeenThere =
-  | Pick<HistoryEvent, "reading" | "look" | "sign" | "partId" | "unitId">
+  | (Pick<HistoryEvent, "reading" | "look" | "sign" | "partId" | "unitId" | "roomId"> & {
+      date?: PlainDate;
+    })
   | { procedure: string; step: string; word: string; partId?: string; unitId?: string };
 
 function isSeen(from: LeadsFrom, seen: SeenThere, mediaAt: (partId: string) => Media | undefined) {
@@ -55,9 +68,38 @@ function isSeen(from: LeadsFrom, seen: SeenThere, mediaAt: (partId: string) => M
   }
   const { reading } = seen;
   if (reading?.kind !== from.reading) return false;
-  return "is" in from
-    ? from.is.includes(String(reading.value))
-    : from.verdict.includes(judgementOf(reading).verdict);
+  if ("is" in from) return from.is.includes(String(reading.value));
+  const { verdict, facts } = judgementOf(reading);
+  return from.verdict.includes(verdict) && (!from.side || facts["side"] === from.side);
+}
+
+/** What decides of a machine whether a lead holds there. */
+export type LeadPlace = {
+  kind: string | undefined;
+  /** Of a part: its kind. */
+  partKind: string | undefined;
+  /** The house is being heated in these weeks. */
+  isHeatingWeather: boolean;
+};
+
+/** Machines whose outdoor coil gets cold as they heat. */
+const HEATS_FROM_OUTDOORS: readonly string[] = ["ducted-heat-pump", "ductless-head", "rooftop"];
+
+/**
+ * Whether a lead holds at a place: by the kind of machine, and by whether ice there is the ordinary frost of an
+ * outdoor unit that heats. Indoors, or in summer, it never is.
+ *
+ * @example holdsAt({}, { kind: "boiler" }) // true
+ */
+export function holdsAt(
+  { only }: Pick<Lead, "only">,
+  { kind, partKind, isHeatingWeather }: LeadPlace,
+): boolean {
+  if (!only) return true;
+  if ("at" in only) return kind !== undefined && only.at.includes(kind);
+  const isIndoors = partKind === "evaporator-coil";
+  const heats = kind !== undefined && HEATS_FROM_OUTDOORS.includes(kind);
+  return only.heating === (heats && isHeatingWeather && !isIndoors);
 }
 
 /** A lead that holds, the jobs of this home it leads to, and the filters whose fit is asked. */
@@ -82,9 +124,19 @@ export function ledOn(
   const systemAt = (unitId: string | undefined) =>
     home.units.find(({ id }) => id === unitId)?.systemId;
   const system = systemAt(seen.unitId);
+  const room = "roomId" in seen ? seen.roomId : undefined;
+  const level = home.rooms.find(({ id }) => id === room)?.levelId;
+  const nearRoom = ({ unitId }: PlannedTask): number => {
+    const unit = home.units.find(({ id }) => id === unitId);
+    return room !== undefined && unit?.roomId === room ? 0 : unit?.levelId === level ? 1 : 2;
+  };
   const nearest = (lead: Lead, name: string): PlannedTask[] => {
     const named = tasks.filter(({ kind, key }) => `${kind}:${key}` === name);
-    if (seen.unitId === undefined) return lead.ofTheHouse ? named : [];
+    if (seen.unitId === undefined) {
+      if (!lead.ofTheHouse) return [];
+      const sorted = [...named].sort((a, b) => nearRoom(a) - nearRoom(b));
+      return lead.ofTheHouse === "all" ? named : sorted.slice(0, 1);
+    }
     const at = [
       named.filter(({ partId }) => partId !== undefined && partId === seen.partId),
       named.filter(({ unitId }) => unitId !== undefined && unitId === seen.unitId),
@@ -92,8 +144,14 @@ export function ledOn(
     ];
     return at.find((some) => some.length > 0)?.slice(0, 1) ?? [];
   };
+  const place: LeadPlace = {
+    kind: home.units.find(({ id }) => id === seen.unitId)?.kind,
+    partKind: home.parts.find(({ id }) => id === seen.partId)?.kind,
+    isHeatingWeather:
+      "date" in seen && seen.date !== undefined && isHeatingWeather(home.home.climate, seen.date),
+  };
   return leads
-    .filter(({ from }) => isSeen(from, seen, (id) => slot(id)?.media))
+    .filter((lead) => isSeen(lead.from, seen, (id) => slot(id)?.media) && holdsAt(lead, place))
     .map((lead) => ({
       lead,
       jobs: lead.to.flatMap((name) => nearest(lead, name)),

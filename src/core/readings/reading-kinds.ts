@@ -317,6 +317,13 @@ export const WORD_KINDS = {
   sludge: { film: "sound", coat: "watch", thick: "act" },
   drain: { clear: "sound", cloudy: "watch", slow: "watch", blocked: "act" },
   "duct-debris": { fluff: "sound", "pale-grit": "watch", yellow: "watch", dark: "stop" },
+  "duct-amount": { thin: "sound", modest: "watch", heavy: "act" },
+  // A crack lets carbon monoxide into the rooms; a stain or a hairline is one until it was tested.
+  "heat-exchanger": { sound: "sound", stained: "stop", cracked: "stop" },
+  "plastic-pipe": { sound: "sound", sags: "act", drips: "act", brown: "act", apart: "stop" },
+  // Of an outdoor unit that heats: hoar comes and goes by itself, a block does not.
+  frost: { none: "sound", hoar: "sound", beneath: "watch", block: "act" },
+  "line-wrap": { whole: "sound", frayed: "watch", bare: "act" },
   "indicator-light": { off: "sound", on: "act" },
   "window-fog": { clear: "sound", edges: "watch", panes: "act", streaming: "act" },
   smell: {

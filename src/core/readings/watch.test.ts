@@ -24,7 +24,7 @@ const watched = (events: HistoryEvent[]) => {
   const schedule = scheduleOf(at, tasksOf(at, JOBS), new Map(), today, day(60));
   return {
     schedule,
-    list: watchedReadings(at.history, schedule, day(365)).map(
+    list: watchedReadings(at, schedule, day(365)).map(
       ({ reading, isDrifting }) => `${reading.taken.kind} ${isDrifting ? "drifts" : "is off"}`,
     ),
   };

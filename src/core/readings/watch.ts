@@ -5,6 +5,8 @@ import type { PlainDate } from "../quantities/plain-date";
 import type { JobStatus } from "../scheduling/schedule";
 import { partsOf } from "../scheduling/trigger";
 import { goingOf, seriesByPlace, type Going } from "./going";
+import type { Visit } from "../visits/visit";
+import { wasSeenTo } from "../visits/made-for";
 import type { ReadingKind } from "./reading-kinds";
 
 /** A reading to keep an eye on: its last value at its place, and where the series is going. */
@@ -39,19 +41,24 @@ const jobsFor = (
  *
  * @param schedule of the home: it knows what was done since
  * @param by the last day on which a drift is of interest
- * @example watchedReadings(snapshot([]).history, [], day(365)) // []
+ * @example watchedReadings(snapshot([]), [], day(365)) // []
  */
 export function watchedReadings(
-  history: Pick<HistoryRecord, "readings">,
+  { history, visits }: { history: Pick<HistoryRecord, "readings">; visits: readonly Visit[] },
   schedule: readonly JobStatus[],
   by: PlainDate,
 ): Watched[] {
   return seriesByPlace(history.readings).flatMap((series): Watched[] => {
     const reading = series.at(-1)!;
     const { event, taken, judgement } = reading;
-    const isSettled = jobsFor(schedule, event, taken.kind).some(
-      ({ lastDone }) => lastDone !== null && lastDone >= event.date,
-    );
+    // What means stop is let go by somebody licensed alone: by their job, or by a visit made for it.
+    const isStop = judgement.verdict === "stop";
+    const isSettled =
+      (isStop && wasSeenTo(visits, event)) ||
+      jobsFor(schedule, event, taken.kind).some(
+        ({ task, lastDone }) =>
+          lastDone !== null && lastDone >= event.date && (!isStop || task.who === "licensed"),
+      );
     if (isSettled) return [];
     const going = goingOf(series.slice(-MOST_READINGS));
     if (judgement.verdict !== "sound") return [{ reading, going, isDrifting: false }];

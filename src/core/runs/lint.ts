@@ -1,6 +1,9 @@
 import { z } from "zod";
 import { isIsolator, safeEnds, type EndEntry } from "./loose-ends";
+import type { ReadingKind } from "../readings/reading-kinds";
 import {
+  EITHER_OR,
+  LEFT_OPEN,
   procedureSchema,
   stepsFor,
   wokenEnds,
@@ -28,6 +31,7 @@ export const LINT_RULES = [
   "refit-before-dry",
   "no-drying-time",
   "ends-in-a-loop",
+  "runs-dead",
   "licensed-offered",
 ] as const;
 export type LintRule = (typeof LINT_RULES)[number];
@@ -98,7 +102,14 @@ export function waysCount(procedure: Procedure): number {
   const { facts, asked, rounds } = branchesOf(procedure);
   const words = asked.reduce((product, each) => product * (each.words.length + 1), 1);
   const variants = procedure.variants?.length ?? 1;
-  return variants * 2 ** facts.length * parkedBefore(procedure).length * words * rounds.length;
+  const either = EITHER_OR.filter((pair) => pair.every((fact) => facts.includes(fact)));
+  return (
+    variants *
+    2 ** (facts.length - either.length) *
+    parkedBefore(procedure).length *
+    words *
+    rounds.length
+  );
 }
 
 /**
@@ -114,7 +125,7 @@ export function waysOf(procedure: Procedure): { setting: RunSetting; steps: Step
     seen = seen.flatMap((map) => [map, ...words.map((word) => new Map([...map, [step, word]]))]);
   const variants = procedure.variants?.map((variant) => variant.id) ?? [null];
   return variants.flatMap((variant) =>
-    subsets(facts).flatMap((some) =>
+    placesWith(facts).flatMap((some) =>
       parkedBefore(procedure).flatMap((parked) => {
         const setting = { facts: some, variant, ...parked };
         return seen.flatMap((words) =>
@@ -136,6 +147,14 @@ function parkedBefore({ steps }: Procedure): Pick<RunSetting, "parked">[] {
   return parked.length > 0 ? [{}, { parked }] : [{}];
 }
 const LONG_AGO = "1999-06-01T00:00:00Z";
+
+/** Every set of facts that one place can have. */
+const placesWith = (facts: readonly JobFact[]): JobFact[][] => {
+  const either = EITHER_OR.filter((pair) => pair.every((fact) => facts.includes(fact)));
+  return subsets(facts).filter((some) =>
+    either.every(([one, other]) => some.includes(one) !== some.includes(other)),
+  );
+};
 
 const subsets = <T>(all: readonly T[]): T[][] =>
   all.reduce<T[][]>((sets, each) => [...sets, ...sets.map((set) => [...set, each])], [[]]);
@@ -201,6 +220,7 @@ function checkWay(
   if (steps.filter((step) => step.renews).length !== 1) note(steps.at(-1)?.id ?? "", "counts-once");
   checkEnds(wokenEnds(procedure, setting), steps, note);
   checkCleaning(steps, note);
+  checkRunning(steps, note);
   checkLoops(steps, note);
   checkWaits(steps, note);
   checkSettings(steps, note);
@@ -212,6 +232,45 @@ function checkWaits(steps: readonly Step[], note: Note): void {
   for (const step of steps) {
     if (step.waitsFor?.some((key) => !started.has(key))) note(step.id, "refers-to-nothing");
     if (step.starts) started.add(step.starts.key);
+  }
+}
+
+/** Readings that a machine gives only while it runs. */
+const OF_A_RUNNING_MACHINE: readonly ReadingKind[] = [
+  "flame",
+  "noise",
+  "motor-amps",
+  "temperature-rise-k",
+  "cooling-split-k",
+  "static-pressure-pa",
+  "filter-drop",
+  "flame-current-ua",
+  "superheat-k",
+  "subcooling-k",
+];
+const needsRunning = ({ runs, records }: Step): boolean =>
+  runs === true ||
+  (records?.kind === "reading" &&
+    records.of === undefined &&
+    OF_A_RUNNING_MACHINE.includes(records.reading));
+
+/**
+ * What shows only while the machine runs is looked at before its power is off, or once it is back; and not at
+ * all where somebody left it off.
+ */
+function checkRunning(steps: readonly Step[], note: Note): void {
+  const off = new Set<string>();
+  let backAt: string | null = null;
+  for (const step of steps) {
+    if (needsRunning(step)) {
+      const isPassed =
+        backAt === null ||
+        (step.unlessSeen?.step === backAt && step.unlessSeen.is.includes(LEFT_OPEN));
+      if (off.size > 0 || !isPassed) note(step.id, "runs-dead");
+    }
+    for (const end of step.opens ?? [])
+      if (isIsolator({ end: end.end, part: partOf(end) })) off.add(end.key);
+    if (step.closes !== undefined && off.delete(step.closes) && off.size === 0) backAt = step.id;
   }
 }
 

@@ -13,16 +13,21 @@ describe("what is true of a place", () => {
   it("decides its steps: arrow unknown, size never measured, a light to reset", () => {
     const slot = { ...slotAt("cellar-filter"), direction: "unknown" as const, indicator: true };
     const unmeasured = { ...slot, opening: undefined, measured: undefined };
-    expect(factsOf(unitAt("cellar-furnace"), unmeasured, snapshot.parts)).toEqual([
+    expect(factsOf(snapshot, { unit: unitAt("cellar-furnace"), slot: unmeasured })).toEqual([
       "direction-unknown",
+      "direction-unasked",
       "size-unknown",
       "has-indicator",
+      "has-filters",
       "door-switch",
       "plastic-vent",
       "has-float",
+      "coil-fixed",
+      "has-exchanger",
+      "in-use",
     ]);
     const measured = { ...slot, opening: { text: "20x20x1", mm: { w: 508, h: 508, d: 25.4 } } };
-    expect(factsOf(unitAt("cellar-furnace"), measured, snapshot.parts)).not.toContain(
+    expect(factsOf(snapshot, { unit: unitAt("cellar-furnace"), slot: measured })).not.toContain(
       "size-unknown",
     );
   });
@@ -34,23 +39,29 @@ describe("what is true of a place", () => {
       direction: "unknown" as const,
       slotPlace: "blower-compartment" as const,
     };
-    expect(
-      snapshot.parts.some((part) => part.unitId === unit.id && part.kind === "door-switch"),
-    ).toBe(true);
-    const facts = factsOf(unit, slot, snapshot.parts);
-    expect(facts).toContain("direction-behind-door");
-    expect(facts).not.toContain("direction-unknown");
-    expect(factsOf(unit, { ...slot, direction: "either" }, snapshot.parts)).not.toContain(
+    const isSwitch = ({ kind }: { kind: string }) => kind === "door-switch";
+    expect(snapshot.parts.some((part) => part.unitId === unit.id && isSwitch(part))).toBe(true);
+    // Whether somebody wrote the switch down or not: no hand goes where a wheel turns.
+    const unwritten = { ...snapshot, parts: snapshot.parts.filter((part) => !isSwitch(part)) };
+    for (const house of [snapshot, unwritten]) {
+      const facts = factsOf(house, { unit, slot });
+      expect(facts).toContain("direction-behind-door");
+      expect(facts).not.toContain("direction-unknown");
+    }
+    expect(factsOf(snapshot, { unit, slot: { ...slot, direction: "either" } })).not.toContain(
       "direction-behind-door",
     );
   });
 
   it("knows a sealed heating from one open to a header tank", () => {
     const boiler = { ...unitAt("cellar-furnace"), kind: "boiler", attributes: {} };
-    expect(factsOf(boiler, undefined, [])).toEqual(["sealed-system"]);
+    const nothing = { units: [], slots: [], parts: [] };
+    expect(factsOf(nothing, { unit: boiler })).toContain("sealed-system");
     const open = { ...boiler, attributes: { water: "header-tank" } };
-    expect(factsOf(open, undefined, [])).toEqual(["header-tank"]);
-    expect(factsOf(undefined, undefined, [])).toEqual([]);
+    expect(factsOf(nothing, { unit: open })).toContain("header-tank");
+    expect(factsOf(nothing, { unit: open })).not.toContain("sealed-system");
+    expect(factsOf(nothing, {})).toEqual(["coil-fixed", "in-use"]);
+    expect(factsOf(nothing, {}, true)).toEqual(["coil-fixed", "stored"]);
   });
 });
 

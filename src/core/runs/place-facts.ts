@@ -4,28 +4,40 @@ import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities
 import type { FilterSlot, Part, Unit } from "../inventory/inventory";
 import type { HomeSnapshot } from "../history/home-snapshot";
 
+/** Where a job is done. */
+export type At = {
+  unit?: Unit | undefined;
+  slot?: FilterSlot | undefined;
+  part?: Part | undefined;
+};
+
 /**
  * What is true of the place a job is done at: the slot or part, its machine, what else is in that.
  *
- * @example factsOf(undefined, undefined, []) // []
+ * @param house what there is beside it
+ * @param isStored put away for a season, its plug pulled
+ * @example factsOf({ units: [], slots: [], parts: [] }, {}).includes("in-use") // true
  */
 export function factsOf(
-  unit: Unit | undefined,
-  slot: FilterSlot | undefined,
-  parts: readonly Part[],
-  part?: Part,
-  hasFilters = false,
+  { units, slots, parts }: Pick<HomeSnapshot, "units" | "slots" | "parts">,
+  { unit, slot, part }: At,
+  isStored = false,
 ): JobFact[] {
   const has = (kind: string) =>
     parts.some((each) => each.unitId === unit?.id && each.kind === kind);
-  // A door switch stops the blower while the door is open, so nothing turns while one looks in.
-  const isBehindDoor = slot?.slotPlace === "blower-compartment" && has("door-switch");
+  const ofItsAir = new Set(
+    units.filter(({ systemId }) => systemId === unit?.systemId).map(({ id }) => id),
+  );
+  // The door of a blower stops it while it is open, whether or not somebody wrote its switch down: nothing
+  // turns while one looks in, and where it does turn no hand belongs in there.
+  const isBehindDoor = slot?.slotPlace === "blower-compartment";
   const isUnknown = slot?.direction === "unknown";
   const water = part?.attributes["system"] ?? unit?.attributes["water"];
   const isWet = unit?.kind === "boiler" || part?.kind === "magnetic-filter";
   const facts: [boolean | undefined, JobFact][] = [
     [isUnknown && !isBehindDoor, "direction-unknown"],
     [isUnknown && isBehindDoor, "direction-behind-door"],
+    [isUnknown, "direction-unasked"],
     [slot && !slot.opening && !slot.measured, "size-unknown"],
     [slot?.indicator, "has-indicator"],
     [slot?.cutToSize, "cut-to-size"],
@@ -33,7 +45,7 @@ export function factsOf(
     [water === "header-tank", "header-tank"],
     [isWet && water !== "header-tank", "sealed-system"],
     [part?.attributes["top"] === "off", "top-comes-off"],
-    [hasFilters, "has-filters"],
+    [slots.length > 0, "has-filters"],
     [has("door-switch"), "door-switch"],
     [has("plastic-vent"), "plastic-vent"],
     [has("metal-vent"), "metal-vent"],
@@ -46,6 +58,13 @@ export function factsOf(
     [unit?.kind === "thermostat", "keeps-settings"],
     [part?.attributes["intake-box"] === "owner", "owner-opens-box"],
     [part?.attributes["coil-comes-out"] === "flexes", "coil-eases-out"],
+    [part?.attributes["coil-comes-out"] !== "flexes", "coil-fixed"],
+    [
+      parts.some(({ unitId, kind }) => kind === "heat-exchanger" && ofItsAir.has(unitId)),
+      "has-exchanger",
+    ],
+    [isStored, "stored"],
+    [!isStored, "in-use"],
   ];
   return facts.flatMap(([isSo, fact]) => (isSo ? [fact] : []));
 }

@@ -44,8 +44,19 @@ export const JOB_FACTS = [
   "owner-opens-box",
   "coil-eases-out",
   "keeps-settings",
+  "coil-fixed",
+  "direction-unasked",
+  "has-exchanger",
+  "stored",
+  "in-use",
 ] as const;
 export type JobFact = (typeof JOB_FACTS)[number];
+
+/** Of these exactly one is true of a place, where a procedure speaks of both. */
+export const EITHER_OR: readonly (readonly [JobFact, JobFact])[] = [
+  ["stored", "in-use"],
+  ["coil-eases-out", "coil-fixed"],
+];
 
 const id = z.string().min(1).max(64);
 const words = z.string().min(1);
@@ -74,11 +85,16 @@ const stepEndSchema = z.strictObject({
 export type StepEnd = z.output<typeof stepEndSchema>;
 
 const recordSchema = z.discriminatedUnion("kind", [
-  /** How the filter looks; `any-filter` asks which, where a job goes through the house. */
+  /**
+   * How the filter looks; `any-filter` asks which, where a job goes through the house; `its-filters` are
+   * those of the machine or its air, where the job is at no slot.
+   */
   z.strictObject({
     kind: z.literal("look"),
-    of: z.enum(["any-filter", "chosen-filter"]).optional(),
+    of: z.enum(["any-filter", "chosen-filter", "its-filters"]).optional(),
   }),
+  /** Which jobs of its machine were really done: each that is ticked, and no other. */
+  z.strictObject({ kind: z.literal("works") }),
   /** Which filter of the house the next steps are about. */
   z.strictObject({ kind: z.literal("filter-choice") }),
   /**
@@ -90,6 +106,8 @@ const recordSchema = z.discriminatedUnion("kind", [
     kind: z.literal("reading"),
     reading: z.enum(READING_KINDS as [ReadingKind, ...ReadingKind[]]),
     of: z.enum(["every-co-alarm", "any-machine", "every-machine"]).optional(),
+    /** The kind of part it is read at, where the job is at another, or at the whole machine. */
+    at: id.optional(),
     difference: z.tuple([words, words]).optional(),
   }),
   /** One of several answers that are no reading. */
@@ -101,6 +119,8 @@ const recordSchema = z.discriminatedUnion("kind", [
           value: id,
           name: words,
           suggests: z.string().optional(),
+          /** Jobs of other parts that are done where this is the answer, as a step’s own `does`. */
+          does: z.array(words).min(1).optional(),
           /** What the record keeps of it as a reading, so that what follows from one follows. */
           reads: z
             .strictObject({
@@ -114,6 +134,8 @@ const recordSchema = z.discriminatedUnion("kind", [
   }),
   /** The opening of a slot, and the size to buy from now on. */
   z.strictObject({ kind: z.literal("size") }),
+  /** How wide a cylinder is across, for its slot to remember: what a wrap is cut by. */
+  z.strictObject({ kind: z.literal("across") }),
   /** Which way the air goes, for the slot to remember. */
   z.strictObject({ kind: z.literal("direction") }),
   /** Whether each CO alarm is quiet and sounded at its test, and what it shows if it has a display. */
@@ -164,6 +186,8 @@ export const stepSchema = z.strictObject({
   closes: id.optional(),
   /** Turns something up, down or over for a while: such a step opens `setting-changed`, or finds it open. */
   changesSetting: z.literal(true).optional(),
+  /** The machine has to run for it: it stands before its power is off, or after it is back. */
+  runs: z.literal(true).optional(),
   /** Ends what a job of an earlier season left parked, where it did: closes it like an end of this job. */
   wakes: stepEndSchema.pick({ key: true, end: true, thing: true, state: true }).optional(),
   /** Steps whose notes and pictures are shown again here. */
@@ -214,6 +238,8 @@ export const stepSchema = z.strictObject({
       "dilution",
       "wrap",
       "dose",
+      "position",
+      "duct-pull",
     ])
     .optional(),
   tools: z.array(words).optional(),
@@ -232,6 +258,13 @@ export const stepSchema = z.strictObject({
   insteadOf: id.optional(),
   /** The job stops here: what is open is led back, and the job deferred in these words. */
   endsJob: z.literal(true).optional(),
+  /** What an owner leaves to others here keeps the machine off: on the way back its supplies stay so, in these words. */
+  keepsOff: words.optional(),
+  /**
+   * Jobs of other parts of the machine, or of its air, that this step does, as `kind of part:key`: they
+   * count with it, and with nothing else. `filter:renew` writes down a new filter in each of its slots.
+   */
+  does: z.array(words).min(1).optional(),
   /** From here the job counts: the new filter is in, the clean part is back. */
   renews: z.literal(true).optional(),
 });

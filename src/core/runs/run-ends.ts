@@ -1,6 +1,6 @@
 import { instantOf, withSteadyTimes, type EndEntry, type EndKind } from "./loose-ends";
 import { LEFT_OPEN, stepsFor, type Procedure, type RunSetting, type StepEnd } from "./procedure";
-import type { CompletedStep, RunJob, RunPlace, RunState } from "./run-state";
+import type { RunJob, RunPlace, RunState } from "./run-state";
 
 const MS_PER_MINUTE = 60_000;
 /**
@@ -42,7 +42,9 @@ export const openedBy = ({
 ];
 
 /** The machine an end belongs to: the run's own, or that of the filter chosen on the way. */
-function unitOf({ place }: RunJob, end: StepEnd, completed: readonly CompletedStep[]): string {
+function unitOf({ place }: RunJob, end: StepEnd, { completed, stillOpen }: Opened): string {
+  const known = stillOpen.find((each) => each.end.key === end.key)?.unit;
+  if (known !== undefined) return known;
   const chosen = completed.findLast(({ step }) => step.records?.kind === "filter-choice")?.seen
     .unit;
   return (end.ofPlace && chosen) || place.unit;
@@ -64,7 +66,7 @@ export function logOf(job: RunJob, bare: Opened): EndEntry[] {
     const opening = action !== "close";
     return {
       id: endId(place, end.key),
-      unit: unitOf(job, end, settled),
+      unit: unitOf(job, end, bare),
       // A switch that names a part sits inside the machine and isolates nothing.
       part: isSupply(end) ? undefined : place.part,
       end: kind,

@@ -56,6 +56,9 @@ const readingSeen = z.strictObject({
   /** The unit it is judged in. */
   unit: z.string().max(MOST_UNIT_LETTERS).optional(),
   typed: z.strictObject({ value: z.string().max(40), unit: z.string().max(10) }).optional(),
+  /** What it is judged by: the value or the range on its plate, and which capacitor school the home follows. */
+  rated: z.union([z.number(), z.strictObject({ min: z.number(), max: z.number() })]).optional(),
+  school: z.enum(["label", "general"]).optional(),
 });
 export type ReadingSeen = z.output<typeof readingSeen>;
 
@@ -82,6 +85,8 @@ const seen = {
     .optional(),
   alarms: z.array(alarmSeen).max(MOST_PLACES).optional(),
   direction: z.enum(DIRECTIONS).optional(),
+  /** Width across a cylinder, mm. */
+  acrossMm: z.number().positive().max(2000).optional(),
   count: z.number().int().min(0).max(MOST_COUNTED).optional(),
   words: z.string().trim().min(1).max(MOST_LETTERS).optional(),
 };
@@ -139,6 +144,12 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     ...base,
     kind: z.literal("made-safe"),
     words: said("Say who made it safe, and how."),
+  }),
+  /** What was seen means stop: the machine is put together, and what feeds it stays off. */
+  z.strictObject({
+    ...base,
+    kind: z.literal("kept-off"),
+    words: said("Say why it stays off."),
   }),
   z.strictObject({
     ...base,

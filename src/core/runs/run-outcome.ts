@@ -21,6 +21,10 @@ export type RunWhere = {
   alarms: readonly string[];
   /** Which unit a slot belongs to. */
   unitOfSlot: (slotId: string) => string | undefined;
+  /** The part of a kind at its machine, or in its air: where such a thing is read. */
+  partOf: (kind: string) => { unitId: string; partId: string } | undefined;
+  /** The slots of its machine, or of the air that goes through it. */
+  itsSlots: readonly string[];
 };
 
 /**
@@ -67,7 +71,7 @@ function entriesOf(
     of: { kind: ReadingKind; value: number | string; unit?: string | undefined },
     id: string,
     unitId = where.unitId,
-    typed?: ReadingSeen["typed"],
+    { typed, rated, school }: Pick<ReadingSeen, "typed" | "rated" | "school"> = {},
   ): HistoryEvent => ({
     ...common,
     ...(unitId === where.unitId ? {} : { unitId }),
@@ -76,9 +80,9 @@ function entriesOf(
     reading: {
       ...of,
       unit: isWordKind(of.kind) ? undefined : of.unit,
-      rated: undefined,
+      rated,
       limits: NO_LIMITS,
-      school: undefined,
+      school,
       flags: [],
       mode: undefined,
       ...(typed ? { typed } : {}),
@@ -87,6 +91,19 @@ function entriesOf(
   switch (records?.kind) {
     case "look": {
       if (!seen.grade) return [];
+      if (records.of === "its-filters")
+        return where.itsSlots.map((partId): HistoryEvent => {
+          const { grade } = seen;
+          const unitId = where.unitOfSlot(partId) ?? where.unitId;
+          return {
+            ...common,
+            id: `${event}-look-${partId}`,
+            kind: "look",
+            look: { grade: grade! },
+            unitId,
+            partId,
+          };
+        });
       const place = seen.place ?? chosen;
       const partId = place ?? where.partId;
       const unitId = partId ? (where.unitOfSlot(partId) ?? where.unitId) : where.unitId;
@@ -116,9 +133,12 @@ function entriesOf(
         taken({ kind, value }, `${event}-reading-${place}`, place),
       );
       if (!seen.reading) return each;
-      const { value, unit, typed } = seen.reading;
-      const one = (unitId: string | undefined, id: string) =>
-        taken({ kind, value, unit }, id, unitId, typed);
+      const { value, unit } = seen.reading;
+      const at = records.at === undefined ? undefined : where.partOf(records.at);
+      const one = (unitId: string | undefined, id: string) => ({
+        ...taken({ kind, value, unit }, id, unitId, seen.reading),
+        ...at,
+      });
       if (records.of !== "every-co-alarm")
         return [...each, one(seen.place ?? where.unitId, `${event}-reading`)];
       // Zero everywhere was read everywhere; anything else belongs to the one that shows it.
@@ -129,6 +149,30 @@ function entriesOf(
       return [];
   }
 }
+
+/** A job of another part that a run did on the way, or that was ticked as done: where, which, and when. */
+export type WorkInside = { name: string; partId?: string; at: string; event: string };
+
+/**
+ * What a run did beside its own job: what its steps do to other parts, and what was ticked of a visit’s works.
+ * A step that was left open, left to others or done on the way back did nothing.
+ *
+ * @example worksInside({ completed: [] }) // []
+ */
+export const worksInside = ({ completed }: Pick<RunState, "completed">): WorkInside[] =>
+  completed.flatMap(({ step, seen, at, event, leftOpen, handedOver, onReturn }) => {
+    if (leftOpen !== undefined || handedOver || onReturn) return [];
+    const ticked =
+      step.records?.kind === "works"
+        ? (seen.each ?? []).map(({ place, value }) => ({ name: value, partId: place, at, event }))
+        : [];
+    const { records } = step;
+    const answered =
+      records?.kind === "choice"
+        ? (records.options.find(({ value }) => value === seen.choice)?.does ?? [])
+        : [];
+    return [...(step.does ?? []), ...answered].map((name) => ({ name, at, event })).concat(ticked);
+  });
 
 const dayOf = (where: RunWhere, at: string): PlainDate => dayIn(where.homeTimeZone, Date.parse(at));
 
@@ -247,9 +291,8 @@ export function endsLeft(
         leftOpen !== undefined && end.id === `${job.place.run}:${step.closes}`,
     );
     const label = endWordsOf(state, job.place, end.id);
-    return entry
-      ? [{ ...entry, ...(label ? { label } : {}), ...(left ? { words: left.leftOpen } : {}) }]
-      : [];
+    const words = left?.leftOpen ?? state.keptOff?.words;
+    return entry ? [{ ...entry, ...(label ? { label } : {}), ...(words ? { words } : {}) }] : [];
   });
 }
 

@@ -35,6 +35,7 @@ export const RUN_REFUSALS = [
   "steps-left",
   "ends-open",
   "on-hold",
+  "kept-off",
   "over",
 ] as const;
 export type RunRefusal = (typeof RUN_REFUSALS)[number];
@@ -51,7 +52,15 @@ export const NOT_TAKEN = [
 export type NotTaken = (typeof NOT_TAKEN)[number];
 
 /** An end that was opened at a step which Back has taken back: it is open all the same. */
-export type StillOpen = { end: StepEnd; at: string };
+export type StillOpen = {
+  end: StepEnd;
+  at: string;
+  /** The machine it is at, where that is not the run’s own. */
+  unit?: string;
+};
+
+/** That what feeds the machine stays off when the run is over, since when, and why. */
+export type KeptOff = { words: string; at: string };
 
 /** A wait that an answer began: hot still, damp still. */
 export type Again = { step: string; closes?: string; words: string; at: string; readyAt: string };
@@ -77,7 +86,14 @@ export type Aborted = {
 /** Why nothing goes on: an alarm, or a reading that means stop. */
 export type SafetyStop = { at: string; step: string } & (
   | { why: Alarm; event?: string }
-  | { why: "reading"; reading: ReadingKind; seen: ReadingSeen; event: string }
+  | {
+      why: "reading";
+      reading: ReadingKind;
+      seen: ReadingSeen;
+      event: string;
+      /** The machine it was seen at, where a job goes through the house. */
+      place?: string;
+    }
 );
 
 export type Finish = { at: string; minutes?: number; costMinor?: number; used?: string[] };
@@ -104,6 +120,8 @@ export type RunState = {
   timers: Timer[];
   aborted: Aborted | null;
   safetyStop: SafetyStop | null;
+  /** Nothing of this run brings power, gas or water back any more. */
+  keptOff: KeptOff | null;
   madeSafe: { words: string; at: string }[];
   notes: { step: string; words: string; at: string }[];
   /** What was read off plates on the way. */

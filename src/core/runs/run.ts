@@ -1,7 +1,14 @@
 import { judge, judgeInput, type Judgement } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
-import { withSteadyTimes, instantOf, safeEnds, type EndEntry, type LooseEnds } from "./loose-ends";
+import {
+  withSteadyTimes,
+  instantOf,
+  isIsolator,
+  safeEnds,
+  type EndEntry,
+  type LooseEnds,
+} from "./loose-ends";
 import { LEFT_OPEN, stepsFor, takenEnds, wokenEnds, type SeenWords, type Step } from "./procedure";
 import { endId, isSupply, later, logOf, openedBy, openKeys } from "./run-ends";
 import type { ReadingSeen, RunEvent, Seen } from "./run-event";
@@ -29,6 +36,7 @@ type Bare = Pick<
   | "again"
   | "aborted"
   | "safetyStop"
+  | "keptOff"
   | "madeSafe"
 >;
 type Move = { step: string; before: Bare };
@@ -75,7 +83,8 @@ function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
  * @example judged("noise", { value: "bang" }).verdict // "stop"
  */
 export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
-  const input = judgeInput.safeParse({ kind, value: seen.value, unit: seen.unit });
+  const { value, unit, rated, school } = seen;
+  const input = judgeInput.safeParse({ kind, value, unit, rated, school });
   return input.success ? judge(input.data) : null;
 }
 
@@ -88,6 +97,7 @@ const freshOf = ({ procedure, setting }: RunJob): Bare => ({
   again: [],
   aborted: null,
   safetyStop: null,
+  keptOff: null,
   madeSafe: [],
 });
 
@@ -276,6 +286,7 @@ const bareOf = ({
   again,
   aborted,
   safetyStop,
+  keptOff,
   madeSafe,
 }: RunState): Bare => ({
   completed: settled,
@@ -286,6 +297,7 @@ const bareOf = ({
   again,
   aborted,
   safetyStop,
+  keptOff,
   madeSafe,
 });
 
@@ -346,7 +358,8 @@ function applied(
       const { step } = event;
       const words = current.title;
       const aborted: Aborted = { step, at, event: event.id, reason: "licensed", words };
-      return { ...move, change: { ...move.change, aborted } };
+      const keptOff = current.keepsOff ? { words: current.keepsOff, at } : state.keptOff;
+      return { ...move, change: { ...move.change, aborted, keptOff } };
     }
     case "turned-back": {
       if (state.aborted || !state.current) return nothing;
@@ -377,6 +390,8 @@ function applied(
       const madeSafe = [...state.madeSafe, { words: event.words, at }];
       return { kind: "moved", at: MADE_SAFE, change: { safetyStop: null, madeSafe } };
     }
+    case "kept-off":
+      return keptOffAt(job, state, event);
     case "finished": {
       if (state.safetyStop) return refuse("on-hold");
       if (state.current) return refuse("steps-left");
@@ -393,6 +408,36 @@ function applied(
   }
 }
 
+/**
+ * What was seen means stop, and nobody can make it safe here and now: the machine is put together, and stays
+ * off. Where its power was on, it is off from now: an end of the run, with nothing in it that would close it.
+ */
+function keptOffAt(
+  { place }: RunJob,
+  state: RunState,
+  { at, id, words }: Extract<RunEvent, { kind: "kept-off" }>,
+): Applied {
+  const { safetyStop, aborted, stillOpen } = state;
+  if (safetyStop?.why !== "reading") return nothing;
+  const unit = safetyStop.place ?? place.unit;
+  const isOff = state.ends.open.some((end) => end.unit === unit && isIsolator(end));
+  const elsewhere = unit === place.unit ? {} : { ofPlace: true as const };
+  const end = { key: STOPPED_END, end: "switch-off" as const, thing: "power", state: "off" };
+  const step = safetyStop.step;
+  return {
+    kind: "moved",
+    at: KEPT_OFF,
+    change: {
+      safetyStop: null,
+      keptOff: { words, at },
+      aborted: aborted ?? { step, at, event: id, reason: "found", words },
+      stillOpen: isOff ? stillOpen : [...stillOpen, { end: { ...end, ...elsewhere }, at, unit }],
+    },
+  };
+}
+/** The end of a machine that was running when something seen stopped it. */
+const STOPPED_END = "stopped";
+
 const isTaken = ({ procedure, setting, place }: RunJob, id: string): boolean =>
   takenEnds(procedure, setting).some(({ end }) => endId(place, end.key) === id);
 
@@ -400,6 +445,7 @@ const isTaken = ({ procedure, setting, place }: RunJob, id: string): boolean =>
 const ABORTED = "turned-back";
 const ALARM = "alarm";
 const MADE_SAFE = "made-safe";
+const KEPT_OFF = "kept-off";
 
 const isBehind = (state: RunState, step: string) =>
   state.completed.some((each) => each.step.id === step);
@@ -408,6 +454,7 @@ const isBehind = (state: RunState, step: string) =>
 const forgotten = (job: RunJob, state: RunState) =>
   state.ends.open.filter(
     ({ id }) =>
+      !(state.keptOff && id === endId(job.place, STOPPED_END)) &&
       !state.completed.some(
         ({ step, leftOpen }) =>
           leftOpen !== undefined &&
@@ -440,6 +487,7 @@ export function holdsUp(
   elsewhere: readonly EndEntry[] = [],
 ): RunRefusal | null {
   if (step.who === "licensed" && job.qualification !== "licensed") return "licensed-only";
+  if (state.keptOff && bringsBack(state, step)) return "kept-off";
   const blocks = blocksOf(job, state, step, at, elsewhere);
   if (blocks[0]) return blocks[0].why;
   const isWaiting = state.timers.some(
@@ -449,6 +497,10 @@ export function holdsUp(
   );
   return isWaiting && !state.aborted ? "still-waiting" : null;
 }
+
+/** Whether a step brings power, gas or water back. */
+const bringsBack = (state: RunState, { closes }: Step): boolean =>
+  openedBy(state).some((end) => end.key === closes && isSupply(end));
 
 /**
  * What keeps the end that a step closes from being closed at this instant.
@@ -483,7 +535,7 @@ function doneAt(
   const why = holdsUp(job, state, current, event.at, elsewhere);
   if (why) return refuse(why);
   const { grade, reading, choice, size, place, unit, each, alarms } = event;
-  const { direction, count, words } = event;
+  const { direction, count, words, acrossMm } = event;
   const seen: Seen = {
     grade,
     reading,
@@ -496,6 +548,7 @@ function doneAt(
     direction,
     count,
     words,
+    acrossMm,
   };
   const missing = seenProblem(current, seen, state.completed);
   if (missing) return refuse(missing);
@@ -537,9 +590,10 @@ function doneAt(
   if (moved.kind !== "moved") return moved;
   const at = { at: event.at, step: current.id };
   if (current.endsJob && !state.aborted) {
-    const { title } = current;
+    const { title, keepsOff } = current;
     const aborted: Aborted = { ...at, event: event.id, reason: "found", words: title };
-    return { ...moved, change: { ...moved.change, aborted } };
+    const keptOff = keepsOff ? { words: keepsOff, at: event.at } : state.keptOff;
+    return { ...moved, change: { ...moved.change, aborted, keptOff } };
   }
   const stop = stopOf(current, seen);
   if (!stop) return moved;
@@ -556,18 +610,31 @@ function doneAt(
 /** What among the things seen at a step means stop. */
 function stopOf(
   { records }: Step,
-  { reading, each, alarms }: Seen,
-): { reading: ReadingKind; seen: ReadingSeen } | null {
+  { reading, each, alarms, place, choice }: Seen,
+): { reading: ReadingKind; seen: ReadingSeen; place?: string } | null {
   const isStop = (kind: ReadingKind, seen: ReadingSeen) => judged(kind, seen)?.verdict === "stop";
   const ppm = Math.max(0, ...(alarms ?? []).flatMap((alarm) => alarm.ppm ?? []));
   const co: ReadingSeen = { value: ppm, unit: "ppm" };
   if (isStop("co-ppm", co)) return { reading: "co-ppm", seen: co };
-  // Dark debris in a duct must not be touched, but it is no reason to stop a machine.
-  if (records?.kind !== "reading" || records.reading === "duct-debris") return null;
+  if (records?.kind === "choice") {
+    const reads = records.options.find(({ value }) => value === choice)?.reads;
+    const said = reads && { value: reads.value };
+    return said && isStop(reads.reading, said) ? { reading: reads.reading, seen: said } : null;
+  }
+  if (records?.kind !== "reading") return null;
   const kind = records.reading;
-  const values: ReadingSeen[] = [...(reading ? [reading] : []), ...(each ?? [])];
-  const seen = values.find(({ value, unit }) => isStop(kind, { value, unit }));
-  return seen ? { reading: kind, seen: { value: seen.value, unit: seen.unit } } : null;
+  const values: (ReadingSeen & { place?: string })[] = [
+    ...(reading ? [{ ...reading, ...(place ? { place } : {}) }] : []),
+    ...(each ?? []),
+  ];
+  const seen = values.find((value) => isStop(kind, value));
+  return seen
+    ? {
+        reading: kind,
+        seen: { value: seen.value, unit: seen.unit },
+        ...(seen.place ? { place: seen.place } : {}),
+      }
+    : null;
 }
 
 /** Whether what a step asks for is there and readable. */
@@ -586,9 +653,7 @@ function seenProblem(
     case "reading": {
       const values: ReadingSeen[] = [...(seen.reading ? [seen.reading] : []), ...(seen.each ?? [])];
       if (values.length === 0) return isMissing;
-      return values.every(({ value, unit }) => judged(records.reading, { value, unit }))
-        ? null
-        : "seen-unreadable";
+      return values.every((value) => judged(records.reading, value)) ? null : "seen-unreadable";
     }
     case "choice":
       if (seen.choice === undefined) return isMissing;
@@ -604,6 +669,8 @@ function seenProblem(
       return seen.direction === undefined || seen.direction === "unknown" ? isMissing : null;
     case "alarms":
       return (seen.alarms ?? []).length === 0 ? isMissing : null;
+    case "across":
+      return seen.acrossMm === undefined ? isMissing : null;
     case "count": {
       if (seen.count === undefined) return isMissing;
       const before = completed.find(({ step }) => step.id === records.same)?.seen.count;
@@ -617,6 +684,7 @@ function seenProblem(
         ? null
         : "seen-unreadable";
     case "settings":
+    case "works":
       return (seen.each ?? []).length === 0 ? isMissing : null;
   }
 }

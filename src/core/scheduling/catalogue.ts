@@ -13,8 +13,8 @@ export type JobCatalogue = {
   unit: (unitKind: string) => readonly TaskDefinition[];
   /** Of a part other than a filter slot, by its kind and that of its unit. */
   part: (partKind: string, unitKind: string) => readonly TaskDefinition[];
-  /** The change or cleaning of a filter. */
-  renewal: (media: Media) => TaskDefinition;
+  /** The change or cleaning of a filter at a machine of a kind. */
+  renewal: (media: Media, unitKind: string) => TaskDefinition;
   /** What a filter wants beside its renewal. */
   besideRenewal: (media: Media) => readonly TaskDefinition[];
   /** The interval of the calendar strategy where no maker gave one. */

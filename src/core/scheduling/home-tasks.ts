@@ -33,6 +33,7 @@ function slotTasks(
   slot: FilterSlot,
   settings: Settings,
   jobs: JobCatalogue,
+  unitKind: string,
 ): PlannedTask[] {
   const place = { unitId: slot.unitId, partId: slot.id, kind: "filter" };
   const setting = settings.get(taskId(place, RENEW));
@@ -41,7 +42,7 @@ function slotTasks(
     lookEveryDays = LOOK_EVERY_DAYS,
     cadence: trigger,
   } = setting?.changes ?? {};
-  const renewal = planned(jobs.renewal(slot.media), place, setting);
+  const renewal = planned(jobs.renewal(slot.media, unitKind), place, setting);
   // Its light is heeded whatever else says when it goes.
   const orByLight = (usual: Trigger): Trigger =>
     slot.indicator ? { kind: "earliest", of: [usual, jobs.atLight] } : usual;
@@ -158,7 +159,7 @@ export function tasksOfUnit(
     ...snapshot.slots
       .filter((slot) => slot.unitId === unitId)
       .flatMap((slot) => [
-        ...slotTasks(snapshot, slot, settings, jobs),
+        ...slotTasks(snapshot, slot, settings, jobs, unit.kind),
         ...planAll(
           snapshot,
           jobs.besideRenewal(slot.media),

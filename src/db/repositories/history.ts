@@ -110,6 +110,7 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(event.taskKey === null ? {} : { taskKey: event.taskKey }),
     ...(reading === null ? {} : { reading: readingOf(reading) }),
     ...(event.sign === null ? {} : { sign: event.sign }),
+    ...(event.roomId === null ? {} : { roomId: event.roomId }),
     ...(breakdown === null ? {} : { breakdown: breakdownOf(breakdown) }),
     ...(event.words === null ? {} : { words: event.words }),
     ...(event.minutes === null ? {} : { minutes: event.minutes }),
@@ -208,6 +209,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   costMinor: event.costMinor,
   until: event.until,
   sign: event.sign,
+  roomId: event.roomId,
 });
 
 /** SQLite takes a limited number of values in one statement. */

@@ -29,6 +29,9 @@ function toHome(row: typeof homes.$inferSelect): Home {
     currency: row.currency,
     ...(row.localRules ? { localRules: row.localRules } : {}),
     ...mainsOf(row.mains),
+    ...(row.capacitorSchool === "label" || row.capacitorSchool === "general"
+      ? { capacitorSchool: row.capacitorSchool }
+      : {}),
     ...(row.hourMinor === null ? {} : { hourMinor: row.hourMinor }),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
     climate: climateSchema.parse({
@@ -54,6 +57,7 @@ const toRow = (home: Home) => ({
   localRules: home.localRules ?? null,
   mains: JSON.stringify(home.mains ?? {}),
   hourMinor: home.hourMinor ?? null,
+  capacitorSchool: home.capacitorSchool ?? null,
 });
 
 /** Homes in the order they were entered; the deleted ones are left out. */

@@ -46,6 +46,8 @@ export const events = sqliteTable(
     until: text("until_on"),
     /** What somebody of the household noticed, as `family:word`. */
     sign: text("sign"),
+    /** The room it was noticed in. */
+    roomId: text("room_id"),
   },
   (table) => [
     index("events_part").on(table.partId, table.date),

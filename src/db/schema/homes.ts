@@ -30,6 +30,8 @@ export const homes = sqliteTable(
     mains: text("mains").notNull().default("{}"),
     /** What an hour of the household’s own work is worth to it. */
     hourMinor: integer("hour_minor"),
+    /** When a capacitor goes: “label” or “general”. */
+    capacitorSchool: text("capacitor_school"),
     /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
     observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),

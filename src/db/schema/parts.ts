@@ -58,6 +58,8 @@ export const filterSlots = sqliteTable(
       .default("rail"),
     indicator: integer("indicator", { mode: "boolean" }).notNull(),
     indicatorReset: text("indicator_reset"),
+    /** How wide a cylinder is across, mm: what its wrap is cut by. */
+    acrossMm: real("across_mm"),
     cleanDropPa: real("clean_drop_pa"),
     priceMinor: integer("price_minor"),
     baseHours: real("base_hours"),

@@ -1,4 +1,5 @@
 import "server-only";
+import { isCoAlarm } from "@/core/inventory/alarms";
 import { bySoonestSummary, summaryOf, type FilterSummary } from "@/presentation/filter-status";
 import type { JobStatus } from "@/core/scheduling/schedule";
 import { todayOrder } from "@/core/scheduling/today-order";
@@ -144,7 +145,7 @@ function houseUnit(
 
 /** An alarm whose age nobody wrote down; one that is spent stands among the jobs. */
 function alarmWords(unit: Unit): string | null {
-  if (unit.kind !== "co-alarm") return null;
+  if (!isCoAlarm(unit.kind)) return null;
   return readPlainDate(unit.attributes["made-on"] ?? "") ? null : "made when?";
 }
 

@@ -11,7 +11,13 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
       <h1 className="text-[1.75rem]">{home.name}: how to shut things off</h1>
       <p className="mt-2 border-l-4 border-attention pl-4">
         Smell of gas: touch no switch, leave, call from outside. Alarm for carbon monoxide: everyone
-        out, then call.
+        out, then call.{" "}
+        <Link
+          href={`/emergency/${home.id}`}
+          className="no-print text-link underline underline-offset-4"
+        >
+          What is it? What to do now
+        </Link>
       </p>
       {contacts.length > 0 && (
         <ul className="mt-3 flex flex-wrap gap-x-8 gap-y-1">

@@ -3,6 +3,7 @@ import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedureIn } from "@/content/procedures/library";
 import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
+import { EMERGENCIES, EMERGENCY_WORDS } from "@/content/emergencies";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import { readSize, type SizeReading } from "@/core/quantities/size";
@@ -22,7 +23,26 @@ export async function found(homeId: string, query: string): Promise<Found[]> {
   const text = query.trim().slice(0, 100);
   if (!snapshot || text === "") return [];
   const size = readSize(text, snapshot.home.unitSystem === "us" ? "in" : "mm");
-  return size.ok ? bySize(snapshot, size) : byWords(snapshot, text);
+  return size.ok
+    ? bySize(snapshot, size)
+    : [...emergencies(snapshot, text), ...(await byWords(snapshot, text))];
+}
+
+/** What cannot wait, before all else: by the words one types in a hurry. */
+function emergencies({ home }: HomeSnapshot, text: string): Found[] {
+  const typed = text
+    .toLowerCase()
+    .split(/[^\p{L}]+/u)
+    .filter((word) => word.length >= 2);
+  const isMeant = (word: string) =>
+    typed.some((each) => word === each || (each.length >= 4 && word.startsWith(each)));
+  return EMERGENCIES.filter(({ id }) => EMERGENCY_WORDS[id].some(isMeant)).map(({ id, line }) => ({
+    id: `emergency ${id}`,
+    group: "Emergency",
+    title: line,
+    detail: "what to do now, and whom to call",
+    href: `/emergency/${home.id}/${id}`,
+  }));
 }
 
 async function bySize(

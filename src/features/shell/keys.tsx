@@ -17,6 +17,7 @@ const KEYS = [
   ["Space", "in a job: done, go on"],
   ["Backspace", "in a job: back"],
   ["o", "in a job: say why something stays open"],
+  ["!", "emergency: gas, an alarm, fire, water, sparks, a shock"],
   ["?", "this list"],
 ] as const;
 
@@ -42,6 +43,8 @@ export function Keys({ homeId }: { homeId: string }) {
       y: on(() => router.push(`/homes/${homeId}/year`)),
       n: on(() => router.push(`/homes/${homeId}/look`)),
       i: on(() => router.push(`/homes/${homeId}/noticed`)),
+      "Shift+!": on(() => router.push(`/emergency/${homeId}`)),
+      "!": on(() => router.push(`/emergency/${homeId}`)),
       "Shift+?": on(() => setListed(true)),
       "?": on(() => setListed(true)),
     });

@@ -2,6 +2,7 @@
 
 import { ChevronDown } from "lucide-react";
 import { Link } from "@/ui/link";
+import { UrgentLink } from "@/ui/urgent-link";
 import { usePathname } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import type { Keys, Theme } from "@/lib/theme";
@@ -24,7 +25,7 @@ type MastheadProps = {
 
 export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
   return (
-    <header className="no-print flex h-12 items-center gap-6 px-4 wide:h-14 wide:px-7">
+    <header className="no-print flex h-12 items-center gap-3 px-4 wide:h-14 wide:gap-6 wide:px-7">
       <Link href={`/homes/${home.id}`} className="font-display text-xl font-bold no-underline">
         Amber <span className="text-attention-text">Lintel</span>
       </Link>
@@ -32,6 +33,7 @@ export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
       <div className="ml-auto flex items-center gap-3 wide:gap-6">
         <HomeMenu {...{ home, homes, theme, keys }} />
         {find}
+        <UrgentLink href={`/emergency/${home.id}`}>Emergency</UrgentLink>
       </div>
     </header>
   );
@@ -85,6 +87,7 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
 function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
   const pages = [
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
+    { href: `/emergency/${home.id}`, name: "Emergency" },
     { href: `/homes/${home.id}/shut-offs`, name: "How to shut things off" },
     { href: `/homes/${home.id}/as-it-should-be`, name: "As it should be" },
     { href: `/homes/${home.id}/visits`, name: "Technician’s visits" },

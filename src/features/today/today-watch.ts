@@ -1,6 +1,6 @@
 import { READING_WORDS } from "@/content/reading-words";
 import { adviceWords, readWords } from "@/presentation/reading-advice";
-import { addDays, type PlainDate } from "@/core/quantities/plain-date";
+import { addDays, readPlainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { FINDING_NEAR_DAYS, isBack } from "@/core/visits/visit";
 import {
   capitalised,
@@ -12,12 +12,18 @@ import {
 import { signOf } from "@/content/signs";
 import { stillNoticed, verdictOfSign } from "@/core/noticed/sign";
 import { nextJobFor, watchedReadings } from "@/core/readings/watch";
-import { leadNow } from "@/presentation/lead-words";
+import { LEADS } from "@/content/leads";
+import { burnsUnflued } from "@/content/unit-kinds";
+import { ductCleanings } from "@/core/history/duct-cleanings";
+import { ledOn } from "@/core/readings/leads";
+import type { PlannedTask } from "@/core/scheduling/task";
+import { visitsMadeFor, wasSeenTo } from "@/core/visits/made-for";
+import { tasksNow } from "@/server/snapshots/snapshot-cache";
 import { crossingWords } from "@/presentation/trend-words";
 import { dueWords } from "@/presentation/schedule-words";
 import { VERDICTS, type ReadingKind } from "@/core/readings/reading-kinds";
 import type { JobStatus } from "@/core/scheduling/schedule";
-import { levelsWithoutAlarm, warrantyOf } from "@/core/inventory/alarms";
+import { isCoAlarm, levelsWithoutAlarm, warrantyOf } from "@/core/inventory/alarms";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { shutRegisters } from "@/core/inventory/shut-registers";
@@ -34,6 +40,10 @@ export type Watch = {
   trend?: string;
   /** What is done about it next. */
   next?: { words: string; href: string };
+  /** Whom to call about it, now. */
+  call?: { name: string; phone: string };
+  /** The page of the emergency it is. */
+  emergency?: string;
   /** What is done at once. */
   now?: string;
   unitId?: string;
@@ -49,6 +59,9 @@ export function watchOf(
 ): Watch[] {
   return [
     ...alarms(snapshot),
+    ...unfluedWithoutAlarm(snapshot),
+    ...neverCleanedDucts(snapshot, today),
+    ...withoutMagneticFilter(snapshot),
     ...deferredFindings(snapshot, today),
     ...readings(snapshot, schedule, today),
     ...signs(snapshot, today),
@@ -59,12 +72,83 @@ export function watchOf(
 
 /** Levels people live on without an alarm; one that is spent stands among the jobs. */
 function alarms(snapshot: HomeSnapshot): Watch[] {
-  const all = snapshot.units.filter((unit) => unit.kind === "co-alarm");
+  const all = snapshot.units.filter((unit) => isCoAlarm(unit.kind));
   const bare = levelsWithoutAlarm(snapshot.levels, snapshot.rooms, all).map((level) => level.name);
   if (bare.length === 0) return [];
   const words = `No carbon monoxide alarm on: ${listWords(bare)}.`;
   return [{ verdict: "act", place: HOUSE, words, href: "rooms" }];
 }
+
+/** What burns without a flue in a room where nothing would warn of it. */
+const unfluedWithoutAlarm = ({ units }: HomeSnapshot): Watch[] =>
+  units.filter(burnsUnflued).flatMap((unit): Watch[] => {
+    const warned = units.some(
+      ({ kind, roomId, levelId }) =>
+        isCoAlarm(kind) && (unit.roomId ? roomId === unit.roomId : levelId === unit.levelId),
+    );
+    if (warned) return [];
+    return [
+      {
+        verdict: "act",
+        place: unit.name,
+        unitId: unit.id,
+        href: `units/${unit.id}`,
+        words: `${unit.name}: it burns without a flue, and no CO alarm hangs in its room. Not lit until one does.`,
+        next: { words: "Enter the alarm once it hangs", href: "units/new" },
+      },
+    ];
+  });
+
+/** Ducts this old that nobody is known to have cleaned bring the question, years. Our choice. */
+const DUCTS_OLD_YEARS = 20;
+const DAYS_PER_YEAR = 365.25;
+
+/** Ducts never cleaned in decades: what lies in them is looked at before anybody is called. */
+function neverCleanedDucts(snapshot: HomeSnapshot, today: PlainDate): Watch[] {
+  const long = addDays(today, -Math.round(DUCTS_OLD_YEARS * DAYS_PER_YEAR));
+  return snapshot.units.flatMap((unit): Watch[] => {
+    if (unit.kind !== "ducts" || !unit.fittedOn || unit.fittedOn > long) return [];
+    const cleaned = [
+      readPlainDate(unit.attributes["cleaned-on"] ?? ""),
+      ...ductCleanings(snapshot),
+    ];
+    const wasLookedAt = snapshot.history.readings.some(
+      ({ taken, event }) => taken.kind === "duct-amount" && event.date > long,
+    );
+    if (wasLookedAt || cleaned.some((day) => day !== null && day > long)) return [];
+    return [
+      {
+        verdict: "watch",
+        place: unit.name,
+        unitId: unit.id,
+        href: `units/${unit.id}`,
+        words: `${unit.name}: in place since ${unit.fittedOn.slice(0, 4)}, and no cleaning is known. What lies in them, and how much?`,
+        next: {
+          words: "Look through a register, say what lies there",
+          href: `reading?place=${unit.id}&kind=duct-amount`,
+        },
+      },
+    ];
+  });
+}
+
+/** A boiler whose water runs through no magnetic filter: advice, for its next visit. */
+const withoutMagneticFilter = ({ units, parts }: HomeSnapshot): Watch[] =>
+  units
+    .filter(
+      ({ id, kind }) =>
+        kind === "boiler" &&
+        parts.some(({ unitId }) => unitId === id) &&
+        !parts.some((part) => part.unitId === id && part.kind === "magnetic-filter"),
+    )
+    .map(({ id, name }) => ({
+      verdict: "watch",
+      place: name,
+      unitId: id,
+      href: `units/${id}`,
+      words: `${name}: it has no magnetic filter. Have one fitted on the return, where a bucket fits below.`,
+      next: { words: "Ask for it at a visit", href: `visits/new?unit=${id}` },
+    }));
 
 /** What was found on a visit and put off, once its time is near. */
 const deferredFindings = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
@@ -97,7 +181,7 @@ function readings(
   today: PlainDate,
 ): Watch[] {
   const { unitSystem } = snapshot.home;
-  return watchedReadings(snapshot.history, schedule, addDays(today, DRIFT_DAYS)).flatMap(
+  return watchedReadings(snapshot, schedule, addDays(today, DRIFT_DAYS)).flatMap(
     ({ reading: { event, taken, judgement }, going, isDrifting }): Watch[] => {
       const { unitId, partId } = event;
       const { kind } = taken;
@@ -107,8 +191,8 @@ function readings(
       const place = unit?.name ?? HOUSE;
       const act = adviceWords(kind, judgement);
       const isAct = judgement.verdict === "act" || judgement.verdict === "stop";
-      const lead =
-        judgement.verdict === "stop" ? leadNow({ reading: kind }, String(taken.value)) : null;
+      const [led] = ledOn(event, snapshot, tasksNow(snapshot), LEADS);
+      const isStop = judgement.verdict === "stop";
       const crossing = going ? crossingWords(going, today) : "";
       return [
         {
@@ -116,25 +200,61 @@ function readings(
           place,
           words: `${place}, ${inSentence(READING_WORDS[kind].name)}: ${readWords(taken, unitSystem)}${isAct ? `; ${act}` : ""}.`,
           ...(crossing ? { trend: capitalised(`${crossing}.`) } : {}),
-          ...(lead?.now ? { now: lead.now } : {}),
+          ...(isStop && led?.lead.now ? { now: led.lead.now } : {}),
+          ...(isStop ? stopped(snapshot, event) : {}),
+          ...(isStop && led?.lead.emergency ? { emergency: led.lead.emergency } : {}),
           ...(event.sign ? { gone: event.id } : {}),
           ...(unitId ? { unitId } : {}),
           href: partId ? `parts/${partId}` : unitId ? `units/${unitId}` : "watch",
-          next: nextFor(
-            snapshot,
-            schedule,
-            today,
-            event,
-            kind,
-            isDrifting ? `${act}, or watch` : "",
-          ),
+          next: isStop
+            ? nextAfterStop(snapshot, today, event, kind)
+            : nextFor(
+                snapshot,
+                schedule,
+                today,
+                event,
+                kind,
+                isDrifting ? `${act}, or watch` : "",
+                led?.jobs ?? [],
+              ),
         },
       ];
     },
   );
 }
 
-/** The job that comes next for it, else the visit that is planned, else to read it again. */
+/** Whom to call about a machine: who services it, else any technician. */
+function stopped({ contacts, units }: HomeSnapshot, { unitId }: HistoryEvent): Pick<Watch, "call"> {
+  const own = units.find(({ id }) => id === unitId)?.contactId;
+  const who =
+    contacts.find(({ id, phone }) => id === own && phone) ??
+    contacts.find(({ role, phone }) => role === "technician" && phone);
+  return who?.phone ? { call: { name: who.name, phone: who.phone } } : {};
+}
+
+/** A stop asks for a call now: a visit is made for it, or it was seen to. No service to come sees to it. */
+function nextAfterStop(
+  { visits }: HomeSnapshot,
+  today: PlainDate,
+  event: HistoryEvent,
+  kind: ReadingKind | null,
+): Watch["next"] {
+  const made = visitsMadeFor(visits, event).find(({ endedAt }) => !endedAt);
+  const at = event.unitId ? `?unit=${event.unitId}&reason=breakdown` : "";
+  if (made)
+    return {
+      words: made.on
+        ? `The visit made for it: ${dayAndMonth(made.on, today)}`
+        : "The visit made for it, without a day yet: call",
+      href: `visits/${made.id}`,
+    };
+  if (event.unitId) return { words: "Make a visit for it", href: `visits/new${at}` };
+  return kind
+    ? { words: "Seen to? Say what was found", href: `reading?place=&kind=${kind}` }
+    : { words: "Whom to call", href: "contacts" };
+}
+
+/** The job that comes next for it, an owner’s before anybody is waited for; else the visit that is planned. */
 function nextFor(
   { visits }: HomeSnapshot,
   schedule: readonly JobStatus[],
@@ -142,17 +262,21 @@ function nextFor(
   { unitId, partId }: HistoryEvent,
   kind: ReadingKind,
   advice: string,
+  led: readonly PlannedTask[],
 ): Watch["next"] {
   const job = nextJobFor(
     schedule,
     { ...(unitId ? { unitId } : {}), ...(partId ? { partId } : {}) },
     kind,
   );
+  const startOf = (task: PlannedTask) => `jobs/${task.id}/start`;
+  if (job?.due && job.task.who !== "licensed")
+    return { words: `${job.task.name}, ${dueWords(job, today)}`, href: startOf(job.task) };
+  // A technician’s work waits for what one can do oneself: a dulled sensor is polished before it is replaced.
+  const own = advice ? undefined : led.find(({ who, isOff }) => who !== "licensed" && !isOff);
+  if (own) return { words: `${own.name}: yours, today`, href: startOf(own) };
   if (job?.due)
-    return {
-      words: `${job.task.name}, ${dueWords(job, today)}`,
-      href: `jobs/${job.task.id}/start`,
-    };
+    return { words: `${job.task.name}, ${dueWords(job, today)}`, href: startOf(job.task) };
   const visit = visits
     .filter(
       ({ on, endedAt, unitIds }) => on && !endedAt && on >= today && unitIds.includes(unitId ?? ""),
@@ -180,11 +304,23 @@ const signs = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
   stillNoticed(snapshot.history.noticed).flatMap((event): Watch[] => {
     const sign = signOf(event.sign);
     if (!sign || sign.reading || verdictOfSign(sign) === "sound") return [];
+    const isStop = verdictOfSign(sign) === "stop";
+    if (isStop && wasSeenTo(snapshot.visits, event)) return [];
+    const [led] = ledOn(event, snapshot, tasksNow(snapshot), LEADS);
+    const [job] = led?.jobs.filter(({ who, isOff }) => who !== "licensed" && !isOff) ?? [];
     const unit = snapshot.units.find(({ id }) => id === event.unitId)?.name ?? HOUSE;
     return [
       {
-        verdict: "watch",
+        verdict: isStop ? "stop" : "watch",
         place: unit,
+        ...(isStop && led?.lead.now ? { now: led.lead.now } : {}),
+        ...(isStop && led?.lead.emergency ? { emergency: led.lead.emergency } : {}),
+        ...(isStop ? stopped(snapshot, event) : {}),
+        ...(isStop
+          ? { next: nextAfterStop(snapshot, today, event, null) }
+          : job
+            ? { next: { words: job.name, href: `jobs/${job.id}/start` } }
+            : {}),
         words: `${unit}: ${inSentence(sign.words)}, noticed ${dayAndMonth(event.date, today)}.`,
         href: event.unitId ? `units/${event.unitId}` : "watch",
         ...(event.unitId ? { unitId: event.unitId } : {}),

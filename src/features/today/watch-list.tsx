@@ -52,7 +52,7 @@ export function StopList({ homeId, watch, gone }: Rows) {
   if (stops.length === 0) return null;
   return (
     <section aria-label="Leave it off" className="flex flex-col gap-3">
-      {stops.map(({ words, now, href, next, gone: eventId }) => (
+      {stops.map(({ words, now, href, next, call, emergency, gone: eventId }) => (
         <div
           key={words}
           className="flex items-start gap-4 border-l-[6px] border-attention bg-wash px-4 py-3"
@@ -66,6 +66,22 @@ export function StopList({ homeId, watch, gone }: Rows) {
               </Link>
             </p>
             <div className="-ml-2 flex flex-wrap items-center gap-x-4">
+              {call && (
+                <a
+                  href={`tel:${call.phone.replace(/[^\d+]/g, "")}`}
+                  className="inline-flex min-h-11 items-center px-2 font-semibold text-link underline underline-offset-4"
+                >
+                  Call now: {call.name}, <span className="figures ml-1">{call.phone}</span>
+                </a>
+              )}
+              {emergency && (
+                <Link
+                  href={`/emergency/${homeId}/${emergency}`}
+                  className="inline-flex min-h-11 items-center px-2 font-semibold text-link underline underline-offset-4"
+                >
+                  What to do now
+                </Link>
+              )}
               {next && (
                 <Link
                   href={`/homes/${homeId}/${next.href}`}

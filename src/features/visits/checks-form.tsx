@@ -4,6 +4,7 @@ import { SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import type { Instrument } from "@/core/readings/conditions";
+import type { CapacitorSchool } from "@/core/readings/judge";
 import { judgementOf } from "@/core/history/readings-taken";
 import { readReading } from "@/lib/reading-form";
 import { adviceWords } from "@/presentation/reading-advice";
@@ -13,7 +14,7 @@ import { Needle } from "@/ui/needle";
 import { ConditionFields } from "./condition-fields";
 import type { CheckRow } from "./visit-queries";
 
-type Common = { system: UnitSystem; fogLimit: number };
+type Common = { system: UnitSystem; fogLimit: number; school: CapacitorSchool };
 
 /** The checks of one machine, each beside last time’s and judged as it is typed. */
 export function ChecksForm({
@@ -110,7 +111,12 @@ function CheckFields({ row, ...common }: Common & { row: CheckRow }) {
 }
 
 /** The verdict on what is being typed, at once. */
-function Judged({ row: { kind, key, units }, system, fogLimit }: Common & { row: CheckRow }) {
+function Judged({
+  row: { kind, key, units },
+  system,
+  fogLimit,
+  school,
+}: Common & { row: CheckRow }) {
   const field = (name: string) => `${name} ${key}`;
   const typed = {
     kind,
@@ -120,7 +126,7 @@ function Judged({ row: { kind, key, units }, system, fogLimit }: Common & { row:
     rated: useTypedText(field("rated")).trim(),
     ratedMin: useTypedText(field("ratedMin")).trim(),
     ratedMax: useTypedText(field("ratedMax")).trim(),
-    school: "",
+    school: kind === "capacitor-uf" ? school : "",
     mode: useTypedText(field("mode"), "open"),
     flags: [],
   };

@@ -90,6 +90,7 @@ export async function saveChecks(
       system: snapshot.home.unitSystem,
       instruments: snapshot.instruments,
       fogLimit: fogLimitOn(snapshot, visits.dayOfVisit(home, visit)),
+      school: snapshot.home.capacitorSchool ?? "label",
     });
     if (has(problems)) return refused(previous, typed, problems);
     const { newInstrument, readings } = values;
@@ -114,7 +115,7 @@ export async function saveChecks(
     const isOut = readings.some(
       ({ taken }) => taken.kind === "co-ppm" && judgementOf(taken).verdict === "stop",
     );
-    return isOut ? { to: `/homes/${homeId}/everybody-out` } : after(home, visit, unitId);
+    return isOut ? { to: `/emergency/${homeId}/co` } : after(home, visit, unitId);
   });
 }
 
@@ -141,15 +142,16 @@ export async function saveFinding(
     const { snapshot } = home;
     const visit = visits.visitIn(home, asker, visitId);
     if (!visit) return listOf(home);
-    const { values, problems } = readFinding(typed, {
+    const { values, problems, isExchanger, staysOff } = readFinding(typed, {
       unitId,
-      parts: snapshot.parts.filter((part) => part.unitId === unitId).map(({ id }) => id),
+      parts: snapshot.parts.filter((part) => part.unitId === unitId),
       currency: snapshot.home.currency,
     });
     if (has(problems)) return refused(previous, typed, problems);
     const finding = snapshot.findings.find(({ id }) => id === findingId);
     if (finding) await visits.changeFinding(home, finding, values);
     else await visits.addFinding(home, visit, values, typed["picture"] ?? []);
+    if (isExchanger) await visits.noteBadExchanger(home, visit, values, staysOff);
     return { to: finding ? pageOf(home, visitId) : `${pageOf(home, visitId)}/units/${unitId}` };
   });
 }

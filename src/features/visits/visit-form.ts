@@ -2,6 +2,7 @@ import { readMoney } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { Instrument } from "@/core/readings/conditions";
+import type { CapacitorSchool } from "@/core/readings/judge";
 import type { ReadingTaken } from "@/core/history/history-event";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS, type Finding } from "@/core/visits/visit";
@@ -16,6 +17,7 @@ import {
 } from "@/lib/forms";
 import { readConditions } from "@/lib/conditions-form";
 import { readReading, type ReadingFields } from "@/lib/reading-form";
+import { isOfExchanger } from "@/content/visits";
 
 const MOST_MINUTES = 6000;
 const LONG = 2000;
@@ -103,7 +105,11 @@ export type CheckedReading = CheckAt & { taken: ReadingTaken };
 export const checkKey = ({ kind, partId }: CheckAt): string => `${kind}@${partId ?? ""}`;
 
 /** The fields of one check as they stand in the form of its machine. */
-export function checkFields(typed: FormFields, check: CheckAt): ReadingFields {
+export function checkFields(
+  typed: FormFields,
+  check: CheckAt,
+  school: CapacitorSchool,
+): ReadingFields {
   const one = (name: string) => (typed[`${name} ${checkKey(check)}`]?.[0] ?? "").trim();
   return {
     kind: check.kind,
@@ -113,7 +119,7 @@ export function checkFields(typed: FormFields, check: CheckAt): ReadingFields {
     rated: one("rated"),
     ratedMin: one("ratedMin"),
     ratedMax: one("ratedMax"),
-    school: "",
+    school: check.kind === "capacitor-uf" ? school : "",
     mode: one("mode"),
     flags: typed[`flags ${checkKey(check)}`] ?? [],
   };
@@ -130,13 +136,15 @@ export function readChecks(
     system: UnitSystem;
     instruments: readonly Instrument[];
     fogLimit: number;
+    /** Which capacitor school the home follows. */
+    school: CapacitorSchool;
   },
 ): Read<{ readings: CheckedReading[]; newInstrument: string | undefined }> {
   const problems: Problems = {};
   const { conditions, newInstrument, problems: wrong } = readConditions(typed, known);
   Object.assign(problems, wrong);
   const readings = checks.flatMap((check): CheckedReading[] => {
-    const fields = checkFields(typed, check);
+    const fields = checkFields(typed, check, known.school);
     if (!isFilled(fields)) return [];
     const read = readReading(fields, known.system, known.fogLimit);
     if (!read.ok) {
@@ -159,8 +167,17 @@ type FindingFacts = Omit<Finding, "id" | "visitId" | "settledOn">;
 /** Reads what was found at a machine, what is advised, and what the owner decided. */
 export function readFinding(
   typed: FormFields,
-  known: { unitId: string; parts: readonly string[]; currency: string },
-): Read<FindingFacts> {
+  known: {
+    unitId: string;
+    parts: readonly { id: string; kind: string }[];
+    currency: string;
+  },
+): Read<FindingFacts> & {
+  /** It is a heat exchanger that is stained or cracked: a stop. */
+  isExchanger: boolean;
+  /** Its power was left off. */
+  staysOff: boolean;
+} {
   const { problems, text, words, choice, money, day } = fieldReader(typed);
   const found = words("words", SHORT);
   if (!found) problems["words"] = "Say what was found.";
@@ -171,9 +188,17 @@ export function readFinding(
   const advice = words("advice", SHORT);
   const because = words("because", SHORT);
   const priceMinor = money("price", known.currency);
-  const partId = known.parts.find((id) => id === text("partId"));
+  const part = known.parts.find(({ id }) => id === text("partId"));
+  const partId = part?.id;
+  const isExchanger = isOfExchanger({ words: found ?? "", partKind: part?.kind });
+  // A stain is a crack until it was measured: nobody watches one until a day.
+  if (isExchanger && (decision === "watch" || decision === "declined"))
+    problems["decision"] =
+      "A stained or cracked heat exchanger is neither watched nor left: it stays off until it was tested.";
   return {
     problems,
+    isExchanger,
+    staysOff: (typed["staysOff"] ?? []).length > 0,
     values: {
       unitId: known.unitId,
       words: found ?? "",
@@ -195,6 +220,10 @@ export function readEnd(typed: FormFields, currency: string, after: PlainDate) {
   const [cost, mins] = [money("cost", currency), minutes("minutes")];
   const [said, signedBy] = [words("words", LONG), words("signedBy", SHORT)];
   if (!signedBy) problems["signedBy"] = "Whose word is this? A name.";
+  const jobs = typed["job"] ?? [];
+  // Nothing is done that nobody ticked, and nothing is passed over either.
+  if (jobs.length === 0 && !typed["nothing"]?.length)
+    problems["job"] = "Tick what was done, or that nothing of it was.";
   return {
     problems,
     values: {
@@ -205,6 +234,6 @@ export function readEnd(typed: FormFields, currency: string, after: PlainDate) {
       ...(cost === undefined ? {} : { costMinor: cost }),
       ...(nextOn ? { nextOn } : {}),
     },
-    jobs: typed["job"] ?? [],
+    jobs,
   };
 }

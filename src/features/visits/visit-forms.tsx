@@ -1,6 +1,11 @@
 "use client";
 
-import { DECISION_WORDS, VISIT_REASON_WORDS, VISIT_VERDICT_WORDS } from "@/content/visits";
+import {
+  DECISION_WORDS,
+  isOfExchanger,
+  VISIT_REASON_WORDS,
+  VISIT_VERDICT_WORDS,
+} from "@/content/visits";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS } from "@/core/visits/visit";
 import { useState } from "react";
 import { newId } from "@/run-client/new-id";
@@ -12,6 +17,7 @@ import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 type Common = { action: FormAction; initial: FormView };
 type Keeps = Common & { keep: (form: FormData) => Promise<void> };
 type Choice = { value: string; label: string };
+type PartChoice = Choice & { kind: string };
 
 const STACK = "flex max-w-3xl flex-col gap-5 pb-6";
 const optionsOf = <T extends string>(keys: readonly T[], words: Readonly<Record<T, string>>) =>
@@ -91,7 +97,7 @@ export function FindingForm({
   isNew,
   pictures,
 }: Common & {
-  parts: Choice[];
+  parts: PartChoice[];
   currency: string;
   isNew: boolean;
   /** Where a picture of it is sent, and what is said with it; none where it has its own already. */
@@ -129,8 +135,13 @@ function FindingPictures({ to, about }: { to: string; about: Readonly<Record<str
   );
 }
 
-function FindingFields({ parts, currency }: { parts: Choice[]; currency: string }) {
+function FindingFields({ parts, currency }: { parts: PartChoice[]; currency: string }) {
   const decision = useTypedText("decision");
+  const partId = useTypedText("partId");
+  const isExchanger = isOfExchanger({
+    words: useTypedText("words"),
+    partKind: parts.find(({ value }) => value === partId)?.kind,
+  });
   return (
     <div className="flex flex-col gap-4 pb-2">
       <TextField label="Found" name="words" hint="“Inducer bearing dry, hums when cold.”" />
@@ -140,6 +151,19 @@ function FindingFields({ parts, currency }: { parts: Choice[]; currency: string 
           name="partId"
           options={[{ value: "", label: "the whole of it" }, ...parts]}
         />
+      )}
+      {isExchanger && (
+        <div role="alert" className="border-l-[6px] border-attention bg-wash px-4 py-3">
+          <p className="font-semibold">
+            A stained or cracked heat exchanger is a stop: it does not heat again until it was
+            tested.
+          </p>
+          <CheckField
+            name="staysOff"
+            value="yes"
+            label="Its power is off, and stays off: shown on every page"
+          />
+        </div>
       )}
       <div className="grid gap-4 wide:grid-cols-[minmax(0,1fr)_9rem]">
         <TextField label="Advised" name="advice" />
@@ -165,18 +189,24 @@ export function EndForm({
   keep,
   jobs,
   currency,
-}: Keeps & { jobs: Choice[]; currency: string }) {
-  const ticked = initial.values["job"] ?? [];
-  const first = jobs.filter(({ value }) => ticked.includes(value));
-  const rest = jobs.filter(({ value }) => !ticked.includes(value));
+}: Keeps & { jobs: (Choice & { isAsked: boolean })[]; currency: string }) {
+  const first = jobs.filter(({ isAsked }) => isAsked);
+  const rest = jobs.filter(({ isAsked }) => !isAsked);
   return (
     <Form {...{ action, initial, keep }} submit="End the visit">
       <div className={STACK}>
         <fieldset>
-          <legend className="text-lg font-semibold">What was done</legend>
-          {first.map(({ value, label }) => (
-            <CheckField key={value} name="job" value={value} label={label} />
-          ))}
+          <legend className="text-lg font-semibold">What was really done?</legend>
+          <p className="text-second">
+            Ask, and tick each. A service does not count for a test nobody ticked: it comes round
+            again.
+          </p>
+          <CheckGroup
+            label="By licensed people"
+            name="job"
+            options={first.map(({ value, label }) => ({ value, label }))}
+          />
+          <CheckField name="nothing" value="yes" label="Nothing of this" />
           {rest.length > 0 && (
             <details className="border-t border-rule">
               <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-link">

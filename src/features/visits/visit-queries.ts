@@ -10,6 +10,7 @@ import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { moneyFigure } from "@/core/quantities/money";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { Instrument } from "@/core/readings/conditions";
+import type { CapacitorSchool } from "@/core/readings/judge";
 import { goingOf, seriesByPlace, type Going } from "@/core/readings/going";
 import { watchedReadings } from "@/core/readings/watch";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
@@ -22,9 +23,11 @@ import {
   isBack,
   mayWrite,
   visitState,
+  VISIT_REASONS,
   type Asker,
   type Finding,
   type Visit,
+  type VisitReason,
 } from "@/core/visits/visit";
 import { todayIn } from "@/lib/clock";
 import { ratedOf } from "@/lib/reading-form";
@@ -122,6 +125,10 @@ export const dueForTechnician = (
     )
     .sort((a, b) => (a.due! < b.due! ? -1 : 1));
 
+/** The reason an address names; the usual one where it names none. */
+export const reasonIn = (text: string | string[] | undefined): VisitReason =>
+  VISIT_REASONS.find((each) => each === text) ?? "yearly";
+
 export type PlanPage = {
   snapshot: HomeSnapshot;
   today: PlainDate;
@@ -138,9 +145,13 @@ const MOST_ASKS = 6;
 function asksOf(snapshot: HomeSnapshot, today: PlainDate): string[] {
   const name = (unitId: string | undefined) => (unitId ? nameOf(snapshot, unitId) : "The house");
   const drifting = watchedReadings(
-    snapshot.history,
+    snapshot,
     scheduleNow(snapshot, today),
-    addDays(today, UNTIL_NEXT_DAYS),
+    untilNext(
+      snapshot,
+      snapshot.units.map(({ id }) => id),
+      today,
+    ),
   )
     .filter(({ going }) => going?.trend.crossing?.likely)
     .map(
@@ -194,8 +205,23 @@ export type VisitPage = {
   pictures: Photo[];
 };
 
-/** The next visit is taken to be a year from this one. */
+/** Where no visit of a machine comes round by itself, the next is taken to be a year from this one, days. */
 const UNTIL_NEXT_DAYS = 365;
+
+/** The day of the visit after one: by the rhythm in which its machines are serviced, the soonest of them. */
+function untilNext(snapshot: HomeSnapshot, unitIds: readonly string[], from: PlainDate): PlainDate {
+  const next = scheduleNow(snapshot, from).flatMap(({ task, ahead }) =>
+    task.unitId !== undefined &&
+    unitIds.includes(task.unitId) &&
+    task.partId === undefined &&
+    task.key.startsWith("visit")
+      ? (ahead.find((day) => day > addDays(from, SAME_VISIT_DAYS)) ?? [])
+      : [],
+  );
+  return next.sort()[0] ?? addDays(from, UNTIL_NEXT_DAYS);
+}
+/** A service due so soon is done on the visit itself, days. Our choice. */
+const SAME_VISIT_DAYS = 45;
 
 /** A visit with everything it stands on; null where there is none or whoever asks may not see it. */
 export async function visitOf(
@@ -239,7 +265,13 @@ export async function visitOf(
         settledOn === undefined &&
         decision !== "declined",
     ),
-    likely: likelyParts(snapshot, visit.unitIds, PART_FACTS, today, addDays(on, UNTIL_NEXT_DAYS)),
+    likely: likelyParts(
+      snapshot,
+      visit.unitIds,
+      PART_FACTS,
+      today,
+      untilNext(snapshot, visit.unitIds, on > today ? on : today),
+    ),
     pictures: await listPhotosOfVisit(visitId),
   };
 }
@@ -287,9 +319,11 @@ export type CheckRow = CheckAt & {
 export type UnitChecksPage = VisitPage & {
   unit: Unit;
   rows: CheckRow[];
-  partNames: { value: string; label: string }[];
+  partNames: { value: string; label: string; kind: string }[];
   initial: Typed;
   fogLimit: number;
+  /** Which capacitor school the home follows. */
+  school: CapacitorSchool;
 };
 
 /** The checks of a machine on a visit: each with what was read the last time. */
@@ -327,7 +361,8 @@ export async function unitChecksOf(
     rows,
     partNames: snapshot.parts
       .filter((part) => part.unitId === unitId)
-      .map(({ id, name }) => ({ value: id, label: name })),
+      .map(({ id, name, kind }) => ({ value: id, label: name, kind })),
+    school: snapshot.home.capacitorSchool ?? "label",
     initial: draft?.typed ?? checkValues(snapshot, checks, at, visitId),
     fogLimit: fogLimitOn(snapshot, visit.on ?? today),
   };
@@ -409,8 +444,9 @@ export const findingFieldsOf = ({ home }: HomeSnapshot, finding: Finding | undef
         decision: [finding.decision],
         until: [finding.until ?? ""],
         because: [finding.because ?? ""],
+        staysOff: ["yes"],
       }
-    : { decision: ["open"] };
+    : { decision: ["open"], staysOff: ["yes"] };
 
 /** An instrument as its form shows it. */
 export const fieldsOfInstrument = ({ name, note }: Instrument): Typed => ({
@@ -419,8 +455,8 @@ export const fieldsOfInstrument = ({ name, note }: Instrument): Typed => ({
 });
 
 export type EndPage = VisitPage & {
-  /** The jobs it may have done, those that are its own ticked. */
-  jobs: { value: string; label: string; isTicked: boolean }[];
+  /** The jobs it may have done, first those that are asked about one by one: a licensed person’s. */
+  jobs: { value: string; label: string; isAsked: boolean }[];
   initial: Typed;
 };
 
@@ -449,11 +485,10 @@ export async function visitEndOf(
     .map((job) => ({
       value: jobField(job),
       label: `${nameOf(snapshot, job.task.unitId!)}: ${inSentence(job.task.name)}`,
-      isTicked: job.task.partId === undefined && job.task.key.startsWith("visit"),
+      isAsked: job.task.who === "licensed",
     }))
-    .sort((a, b) => Number(b.isTicked) - Number(a.isTicked));
+    .sort((a, b) => Number(b.isAsked) - Number(a.isAsked));
   const fresh: Typed = {
-    job: jobs.filter(({ isTicked }) => isTicked).map(({ value }) => value),
     verdict: [],
     signedBy: [whoOf(snapshot, visit)].filter((name) => name !== "nobody yet"),
   };

@@ -19,7 +19,9 @@ export type Entry = Omit<HistoryEvent, "id" | "recordedAt">;
  * @throws where the entry names a place that is not of this home: a mistake of ours
  */
 export async function record(home: OpenHome, entry: Entry): Promise<string> {
-  const { unitId, partId } = entry;
+  const { unitId, partId, roomId } = entry;
+  if (roomId !== undefined && !home.snapshot.rooms.some(({ id }) => id === roomId))
+    throw new Error(`record: room ${roomId} is not of home ${home.homeId}`);
   if (unitId !== undefined && !unitIn(home, unitId))
     throw new Error(`record: unit ${unitId} is not of home ${home.homeId}`);
   if (partId !== undefined && !placeIn(home, partId))

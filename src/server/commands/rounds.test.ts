@@ -84,7 +84,7 @@ async function begin(id: string): Promise<{ id: string; job: RunJob }> {
     const unit = units.find((each) => each.id === FURNACE)!;
     const part = parts.find((each) => each.id === partId);
     const found = procedure(procedureId)!;
-    const facts = factsOf(unit, undefined, parts, part);
+    const facts = factsOf({ units: [], slots: [], parts }, { unit, part });
     const begun = { taskKey, unit, part, procedure: found, variant: usualVariant(found), facts };
     return beginRun(open, { ...begun, qualification: "owner" });
   });

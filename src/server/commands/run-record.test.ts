@@ -71,7 +71,7 @@ async function begin(
       taskId: await ensureTask(tx, HOME, task, NOW.toISOString()),
       procedureId,
       procedure: job,
-      facts: factsOf(unit, slot, book.parts),
+      facts: factsOf({ ...book, slots: [] }, { unit, slot }),
       variant: variant ?? usualVariant(job),
       qualification: "owner",
       isolator: unit ? isolatorOf(unit) : "switch-off",

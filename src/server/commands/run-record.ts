@@ -10,8 +10,8 @@ import type { Attributes } from "@/core/inventory/attribute";
 import { asItShouldBe, type NotedSetting } from "@/core/inventory/as-it-should-be";
 import { withIdentity, type Identity } from "@/core/inventory/identity";
 import { unitWithIdentity } from "@/core/inventory/unit-plate";
-import { placeKey } from "@/core/scheduling/task";
-import type { FilterSlot } from "@/core/inventory/inventory";
+import { placeKey, RENEW } from "@/core/scheduling/task";
+import type { FilterSlot, Unit } from "@/core/inventory/inventory";
 import type { HistoryEvent } from "@/core/history/history-event";
 import {
   countedStep,
@@ -22,9 +22,10 @@ import {
   settingsNoted,
   wokenBy,
   wordsOf,
+  worksInside,
   type RunWhere,
 } from "@/core/runs/run-outcome";
-import { hasDisplay } from "@/core/inventory/alarms";
+import { hasDisplay, isCoAlarm } from "@/core/inventory/alarms";
 import { dayIn } from "@/core/quantities/plain-date";
 import { appStore } from "@/db/app-store";
 import type { Tx } from "@/db/client";
@@ -180,7 +181,8 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   const deferral = deferralEntry(state, where);
   await append(tx, run, [
     ...seenEntries(state, where),
-    ...(await workEntries(tx, state, where, slot)),
+    ...(await workEntries(tx, run, state, where, slot)),
+    ...(await insideEntries(tx, run, state, where, slots)),
     ...(deferral ? [deferral] : []),
   ]);
   await learn(tx, state, run, slot);
@@ -221,6 +223,12 @@ async function noteSettings(tx: Tx, run: Run, state: RunState, where: RunWhere):
   }
 }
 
+/** The filter that sits in a slot, as far as the record knows. */
+const lastItemOf = async (tx: Tx, partId: string): Promise<string | undefined> =>
+  new HistoryRecord(await listEventsOfPart(tx, partId)).counted.findLast(
+    (event) => event.itemId !== undefined,
+  )?.itemId;
+
 async function whereOf(
   tx: Tx,
   run: Run,
@@ -230,11 +238,7 @@ async function whereOf(
 ): Promise<RunWhere> {
   const units = await listUnits(tx, run.homeId);
   const parts = await listParts(tx, run.homeId);
-  const itemBefore = run.partId
-    ? new HistoryRecord(await listEventsOfPart(tx, run.partId)).counted.findLast(
-        (event) => event.itemId !== undefined,
-      )?.itemId
-    : undefined;
+  const itemBefore = run.partId ? await lastItemOf(tx, run.partId) : undefined;
   return {
     homeTimeZone,
     runId: run.id,
@@ -244,15 +248,102 @@ async function whereOf(
     recordedAt,
     ...(itemBefore ? { itemBefore } : {}),
     alarms: units.flatMap(({ id, kind, retiredOn }) =>
-      kind === "co-alarm" && !retiredOn && hasDisplay({ parts }, id) ? [id] : [],
+      isCoAlarm(kind) && !retiredOn && hasDisplay({ parts }, id) ? [id] : [],
     ),
     unitOfSlot: (slotId) => slots.find((slot) => slot.id === slotId)?.unitId,
+    itsSlots: slotsAround(slots, units, run.unitId),
+    partOf: (kind) => {
+      const here = units.find(({ id }) => id === run.unitId);
+      const inItsAir = units
+        .filter(({ systemId, retiredOn }) => systemId === here?.systemId && !retiredOn)
+        .map(({ id }) => id);
+      const alike = parts.filter((part) => part.kind === kind);
+      const part =
+        alike.find(({ unitId }) => unitId === run.unitId) ??
+        alike.find(({ unitId }) => inItsAir.includes(unitId));
+      return part && { unitId: part.unitId, partId: part.id };
+    },
   };
+}
+
+/** The slots of a machine; of one without any, those of the air that goes through it. */
+function slotsAround(
+  slots: readonly FilterSlot[],
+  units: readonly Unit[],
+  unitId: string | null,
+): string[] {
+  const own = slots.filter((slot) => slot.unitId === unitId);
+  if (own.length > 0) return own.map(({ id }) => id);
+  const here = units.find(({ id }) => id === unitId);
+  const around = new Set(
+    units.filter(({ systemId }) => systemId === here?.systemId).map(({ id }) => id),
+  );
+  return slots
+    .filter(({ unitId: of, airSide }) => around.has(of) && airSide === "recirculated")
+    .map(({ id }) => id);
+}
+
+/**
+ * What was done to other parts on the way, and what was ticked of a visit’s works: each as it would be had it
+ * been done by itself, a new filter on its own slot. A part that is there twice is meant twice.
+ */
+async function insideEntries(
+  tx: Tx,
+  run: Run,
+  state: RunState,
+  where: RunWhere,
+  slots: readonly FilterSlot[],
+): Promise<HistoryEvent[]> {
+  const [units, parts] = [await listUnits(tx, run.homeId), await listParts(tx, run.homeId)];
+  const here = units.find(({ id }) => id === run.unitId);
+  const inItsAir = (unitId: string) =>
+    units.find(({ id }) => id === unitId)?.systemId === here?.systemId;
+  const entries: HistoryEvent[] = [];
+  const seen = new Set<string>();
+  for (const { name, partId, at, event } of worksInside(state)) {
+    const [kind, key = ""] = name.split(":");
+    const date = dayIn(where.homeTimeZone, Date.parse(at));
+    const happened = { date, recordedAt: where.recordedAt, runId: run.id };
+    // Of the machine itself first; else, as coils and filters are, of the air that goes through it.
+    const own = parts.filter((part) => part.kind === kind && part.unitId === run.unitId);
+    const around = parts.filter((part) => part.kind === kind && inItsAir(part.unitId));
+    const at_ = partId
+      ? [partId]
+      : kind === "filter"
+        ? where.itsSlots
+        : (own.length > 0 ? own : around).map(({ id }) => id);
+    for (const id of at_) {
+      if (seen.has(`${id} ${key}`) || (id === run.partId && key === run.taskKey)) continue;
+      seen.add(`${id} ${key}`);
+      const slot = slots.find((each) => each.id === id);
+      const part = parts.find((each) => each.id === id);
+      if (slot && key === RENEW) {
+        const ids = { event: `${event}-fitted-${id}`, item: randomUUID() };
+        const itemBefore = await lastItemOf(tx, id);
+        const { event: fitted, item } = replacementOf(slot, ids, happened, itemBefore);
+        if (item) await insertItem(tx, item);
+        entries.push(fitted);
+        continue;
+      }
+      const unitId = slot?.unitId ?? part?.unitId ?? (id === run.unitId ? id : undefined);
+      if (!unitId) continue;
+      entries.push({
+        id: `${event}-done-${id}-${key}`,
+        kind: "done",
+        taskKey: key,
+        ...happened,
+        unitId,
+        ...(id === unitId ? {} : { partId: id }),
+      });
+    }
+  }
+  return entries;
 }
 
 /** The job itself: a filter that came in or went back, or that it was done. */
 async function workEntries(
   tx: Tx,
+  run: Run,
   state: RunState,
   where: RunWhere,
   slot: FilterSlot | undefined,
@@ -260,7 +351,8 @@ async function workEntries(
   const done = doneEntry(state, where);
   const counted = countedStep(state);
   if (!done || !counted) return [];
-  if (!slot) return [done];
+  // Vacuumed on the spot, or only looked at, it stays the same filter.
+  if (!slot || run.taskKey !== RENEW) return [done];
   const ids = { event: `${counted.event}-fitted`, item: randomUUID() };
   const date = dayIn(where.homeTimeZone, Date.parse(counted.at));
   const words = wordsOf(state);
@@ -392,11 +484,12 @@ async function learnPlates(tx: Tx, { plates }: RunState, run: Run): Promise<void
     await updatePart(tx, { ...part, identity: withIdentity(part.identity, ofPart) });
 }
 
-type Learned = Partial<Pick<FilterSlot, "opening" | "nominal" | "direction">>;
+type Learned = Partial<Pick<FilterSlot, "opening" | "nominal" | "direction" | "acrossMm">>;
 
 function learnedOfSlot(state: RunState, slot: FilterSlot): Learned {
   const { size } = state.completed.findLast(({ seen }) => seen.size)?.seen ?? {};
   const { direction } = state.completed.findLast(({ seen }) => seen.direction)?.seen ?? {};
+  const { acrossMm } = state.completed.findLast(({ seen }) => seen.acrossMm)?.seen ?? {};
   const opening = size ? readSize(size.opening, "in") : null;
   const buy = size?.buy === undefined ? null : readSize(size.buy, "in");
   return {
@@ -405,6 +498,7 @@ function learnedOfSlot(state: RunState, slot: FilterSlot): Learned {
       ? { nominal: { text: size.buy, mm: buy.mm, unit: buy.unit } }
       : {}),
     ...(direction && direction !== slot.direction ? { direction } : {}),
+    ...(acrossMm !== undefined && acrossMm !== slot.acrossMm ? { acrossMm } : {}),
   };
 }
 

@@ -43,7 +43,7 @@ export type RunBegun = {
 /** Begins a job, or goes on with the one already begun at its place. Answers the run's id. */
 export async function beginRun(
   home: OpenHome,
-  { taskKey, unit, part, procedure, variant, facts, qualification }: RunBegun,
+  { taskKey, unit, part, procedure, variant, facts: known, qualification }: RunBegun,
 ): Promise<string> {
   const { tx, homeId, going } = home;
   const place = { unitId: unit?.id ?? null, partId: part?.id ?? null };
@@ -53,6 +53,9 @@ export async function beginRun(
   );
   if (begun) return begun.run.id;
   const startedAt = createdAt(home);
+  const parked = parkedHere(home, unit, part);
+  const isStored = parked.some(({ end }) => end === "disconnect-out");
+  const facts = known.map((fact) => (fact === "in-use" && isStored ? "stored" : fact));
   const setting = {
     id: randomUUID(),
     key: taskKey,
@@ -69,7 +72,7 @@ export async function beginRun(
     taskId: await ensureTask(tx, homeId, setting, startedAt),
     procedureId: procedure.id,
     procedure,
-    facts: [...facts],
+    facts,
     variant,
     qualification,
     isolator,
@@ -78,7 +81,7 @@ export async function beginRun(
       supplies: suppliesOf(procedure, { facts, variant }),
       found: suppliesFoundShut(procedure, { facts, variant }),
     }),
-    parked: parkedHere(home, unit, part),
+    parked,
     together: unit
       ? togetherOf(home.snapshot.units).filter(({ units }) => units.includes(unit.id))
       : [],

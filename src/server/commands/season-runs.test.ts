@@ -33,7 +33,7 @@ async function begin(procedureId: string, unitId: string, taskKey: string, partI
     const slot = slots.find((each) => each.id === partId);
     const part = slot ?? parts.find((each) => each.id === partId);
     const found = procedure(procedureId)!;
-    const facts = factsOf(unit, slot, parts);
+    const facts = factsOf({ units: [], slots: [], parts }, { unit, slot });
     const variant = usualVariant(found);
     const begun = { taskKey, unit, part, procedure: found, variant, facts };
     return beginRun(open, { ...begun, qualification: "owner" });

@@ -1,7 +1,12 @@
 import "server-only";
 import { randomUUID } from "node:crypto";
 import type { ReadingTaken } from "@/core/history/history-event";
+import { isolatorOf } from "@/core/inventory/inventory";
 import type { Instrument } from "@/core/readings/conditions";
+import { judgeInput } from "@/core/readings/judge";
+import { endsOfHome } from "@/core/runs/home-ends";
+import { isIsolator } from "@/core/runs/loose-ends";
+import { appendEndEntry } from "@/db/repositories/runs";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { RENEW } from "@/core/scheduling/task";
 import { mayWrite, visitState, type Asker, type Finding, type Visit } from "@/core/visits/visit";
@@ -122,6 +127,54 @@ export async function addFinding(
   await insertFinding(home.tx, { ...facts, id, visitId: visit.id }, createdAt(home));
   await hangOnFinding(home.tx, visit.id, id, pictureIds);
   return id;
+}
+
+/**
+ * A stained or cracked heat exchanger is a stop, whoever found it: it stands in the record as a reading, and its
+ * machine’s power as left off, where it was. Told twice it is written once.
+ */
+export async function noteBadExchanger(
+  home: OpenHome,
+  visit: Visit,
+  { unitId, partId, words }: Pick<Finding, "unitId" | "partId" | "words">,
+  staysOff: boolean,
+): Promise<void> {
+  const unit = unitIn(home, unitId);
+  if (!unit || !visit.unitIds.includes(unitId)) return;
+  const part =
+    home.snapshot.parts.find(({ id, kind }) => id === partId && kind === "heat-exchanger") ??
+    home.snapshot.parts.find((each) => each.unitId === unitId && each.kind === "heat-exchanger");
+  const isThere = home.snapshot.history.readings.some(
+    ({ event, taken }) => event.visitId === visit.id && taken.kind === "heat-exchanger",
+  );
+  if (!isThere)
+    await record(home, {
+      kind: "reading",
+      unitId,
+      ...(part ? { partId: part.id } : {}),
+      date: dayOfVisit(home, visit),
+      visitId: visit.id,
+      words,
+      reading: judgeInput.parse({
+        kind: "heat-exchanger",
+        value: /crack|hole|split/i.test(words) ? "cracked" : "stained",
+      }),
+    });
+  if (!staysOff) return;
+  const isolator = isolatorOf(unit);
+  const { open } = endsOfHome(createdAt(home), home.recordedEnds, home.going);
+  if (open.some((end) => end.unit === unitId && isIsolator(end))) return;
+  await appendEndEntry(home.tx, home.homeId, {
+    id: `${visit.id}:exchanger-${unitId}`,
+    unit: unitId,
+    part: undefined,
+    end: isolator,
+    at: createdAt(home),
+    action: "open",
+    readyAt: undefined,
+    after: undefined,
+    words: `${words}. Off until the heat exchanger was tested.`,
+  });
 }
 
 /** Changes a finding: its words, or what was decided of it. */

@@ -18,7 +18,7 @@ export function leadOf(
   const unit = units.find(({ id }) => id === unitId);
   const slot = slots.find(({ id }) => id === partId);
   const part = parts.find(({ id }) => id === partId);
-  const facts = factsOf(unit, slot, parts, part, slots.length > 0);
+  const facts = factsOf(snapshot, { unit, slot, part });
   return { procedure, setting: { facts, variant: usualVariant(procedure) } };
 }
 

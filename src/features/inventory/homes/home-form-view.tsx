@@ -2,7 +2,15 @@
 
 import { ofSingles } from "@/lib/forms";
 import { CURRENCIES } from "@/core/quantities/money";
-import { CheckField, CheckGroup, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
+import {
+  CheckField,
+  CheckGroup,
+  ChoiceField,
+  FormSection,
+  SelectField,
+  TextArea,
+  TextField,
+} from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
 import { ClimateFields } from "./climate-fields";
@@ -51,6 +59,21 @@ export function HomeFormView({
       >
         <ClimateFields />
       </FormSection>
+      {!isNew && (
+        <FormSection
+          title="Capacitors"
+          intro="Practitioners differ. It holds for every reading, visit and job of this home."
+        >
+          <ChoiceField
+            label="A capacitor is replaced"
+            name="capacitorSchool"
+            options={[
+              { value: "label", label: "beyond the tolerance on its label, usually 6 %" },
+              { value: "general", label: "beyond 10 %" },
+            ]}
+          />
+        </FormSection>
+      )}
       {!isNew && (
         <FormSection
           title="Shutting off the whole house"

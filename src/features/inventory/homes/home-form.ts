@@ -7,6 +7,7 @@ import {
   toCelsius,
   type TemperatureUnit,
 } from "@/core/quantities/temperature";
+import type { CapacitorSchool } from "@/core/readings/judge";
 import type { Main, Mains } from "@/core/inventory/inventory";
 import { climateSchema, DEFAULT_DAILY_RANGE_K, type Climate } from "@/core/climate/climate";
 
@@ -66,6 +67,7 @@ const shape = z.object({
   coolingDesign: z.string(),
   dailyRange: z.string(),
   localRules: z.string().max(400, "Shorter, please: up to 400 letters.").optional(),
+  capacitorSchool: z.enum(["label", "general"], "Choose one of these.").default("label"),
   mainWater: mainPlace,
   mainWaterOff: mainPlace,
   mainGas: mainPlace,
@@ -105,6 +107,7 @@ export type HomeFields = {
   timeZone: string;
   climate: Climate;
   localRules?: string;
+  capacitorSchool: CapacitorSchool;
   mains?: Mains;
 };
 
@@ -162,6 +165,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
     unitSystem: fields.unitSystem,
     currency: fields.currency,
     timeZone: fields.timeZone,
+    capacitorSchool: fields.capacitorSchool,
     ...(fields.localRules ? { localRules: fields.localRules } : {}),
     ...(Object.keys(mains).length > 0 ? { mains } : {}),
     climate: climateSchema.parse({

@@ -4,6 +4,7 @@ import { awayWords, bandWords, spanWords } from "@/core/quantities/words";
 import { Gauge } from "@/ui/gauge";
 import { LinkButton } from "@/ui/button";
 import { UnitFigure } from "@/ui/unit-figure";
+import { UrgentLink } from "@/ui/urgent-link";
 
 const DOES = [
   {
@@ -27,9 +28,12 @@ const DOES = [
 export function WelcomeView({ hasHome, copies }: { hasHome: boolean; copies: ReactNode }) {
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 wide:py-14">
-      <p className="font-display text-xl font-bold">
-        Amber <span className="text-attention-text">Lintel</span>
-      </p>
+      <div className="flex items-center justify-between gap-4">
+        <p className="font-display text-xl font-bold">
+          Amber <span className="text-attention-text">Lintel</span>
+        </p>
+        <UrgentLink href="/emergency">Emergency</UrgentLink>
+      </div>
       <div className="mt-4 border-t-[6px] border-ink pt-5 wide:mt-6 wide:pt-6">
         <div className="flex flex-wrap items-end justify-between gap-x-10 gap-y-4">
           <h1 className="max-w-2xl text-[1.75rem] wide:text-4xl">

@@ -1,7 +1,7 @@
 import "server-only";
 import { shutRegisters } from "@/core/inventory/shut-registers";
 import { countWords, capitalised, listWords } from "@/core/quantities/words";
-import { levelsWithoutAlarm } from "@/core/inventory/alarms";
+import { isCoAlarm, levelsWithoutAlarm } from "@/core/inventory/alarms";
 import type { Level, Register, Room } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
@@ -18,7 +18,7 @@ export type RoomsPage = {
 export async function roomsOf(homeId: string): Promise<RoomsPage | null> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
-  const alarms = snapshot.units.filter((unit) => unit.kind === "co-alarm");
+  const alarms = snapshot.units.filter((unit) => isCoAlarm(unit.kind));
   const bare = levelsWithoutAlarm(snapshot.levels, snapshot.rooms, alarms).map(
     (level) => level.name,
   );

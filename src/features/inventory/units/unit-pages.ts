@@ -3,7 +3,7 @@ import type { UnitSystem } from "@/core/quantities/length";
 import "server-only";
 import type { Identity } from "@/core/inventory/identity";
 import { kindAtPlate } from "@/presentation/identity-words";
-import { movesAir, unitKind } from "@/content/unit-kinds";
+import { movesAir, partsToExpect, unitKind } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { degreesText } from "@/core/quantities/temperature";
 import { attributeText, type Attributes, type Attribute } from "@/core/inventory/attribute";
@@ -73,7 +73,7 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
   const draft = await findDraft(page.unit.id, step);
   if (draft) return draft;
   const { snapshot: book, unit } = page;
-  const { parts } = unitKind(unit.kind);
+  const parts = partsToExpect(unit.kind, unit.attributes);
   const system = book.systems.find((each) => each.id === unit.systemId);
   const coolsToo = asksForCooling(unit.kind) && (system?.equipment.cools ?? false);
   const isLikely = (kind: string, usual: boolean) =>

@@ -220,7 +220,7 @@ export async function partSheetOf(
     filterStatus,
     events,
     drivers: driversOf(snapshot, slot).map((driver) => ({ driver, words: reasonWords(driver) })),
-    guide: renewalOf(slot.media).verb,
+    guide: renewalOf(slot.media, unit.kind).verb,
     status: summaryOf(homeStatus(snapshot, today), filterStatus),
     siblings: siblings.map((each) => summaryOf(homeStatus(snapshot, today), each)),
   };

@@ -6,7 +6,7 @@ import { carriesAir, unitKind } from "@/content/unit-kinds";
 import { END_WORDS } from "@/content/words";
 import { readPlainDate } from "@/core/quantities/plain-date";
 import { dateWords, dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
-import { alarmLife, warrantyOf } from "@/core/inventory/alarms";
+import { alarmLife, isCoAlarm, warrantyOf } from "@/core/inventory/alarms";
 import type { HomeEnds } from "@/core/runs/home-ends";
 import { attributeWords } from "@/core/inventory/attribute";
 import { plateWords, type Unit } from "@/core/inventory/inventory";
@@ -263,7 +263,7 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
   const home = `/homes/${book.home.id}`;
   const kind = unitKind(unit.kind);
   const open = kind.attributes.filter(({ key }) => unit.attributes[key] === undefined);
-  const made = kind.id === "co-alarm" ? readPlainDate(unit.attributes["made-on"] ?? "") : null;
+  const made = isCoAlarm(kind.id) ? readPlainDate(unit.attributes["made-on"] ?? "") : null;
   const life = made && alarmLife(made, today);
   const warranty = unit.warrantyEndsOn && warrantyOf(unit.warrantyEndsOn, today);
   return (

@@ -1,3 +1,4 @@
+import { isAlarm } from "@/core/inventory/alarms";
 import { PAST_TRACES, WALK_FINDS, type WalkFind } from "@/content/first-walk";
 import type { WalkPlace } from "@/core/inventory/first-walk";
 import type { DriverFacts, Unit } from "@/core/inventory/inventory";
@@ -102,8 +103,7 @@ export function readPlaceSeen(
 }
 
 /** Things whose life is counted from the day on their back. */
-export const isDated = ({ makes }: WalkFind): boolean =>
-  "unit" in makes && (makes.unit === "co-alarm" || makes.unit === "smoke-alarm");
+export const isDated = ({ makes }: WalkFind): boolean => "unit" in makes && isAlarm(makes.unit);
 
 /** What a place shows at first: what is known of it already. */
 export function placeFieldsOf(

@@ -1,4 +1,5 @@
 import "server-only";
+import { isAlarm } from "@/core/inventory/alarms";
 import {
   PAST_LOOKS,
   PAST_TRACES,
@@ -184,7 +185,6 @@ export type WalkEnd = WalkPage & {
   past: { whys: string[]; looks: PastLook[] };
 };
 
-const ALARMS = ["co-alarm", "smoke-alarm"];
 const MOST_FIRST = 5;
 /** Places not seen are named one by one up to so many. */
 const MOST_UNSEEN = 3;
@@ -202,7 +202,7 @@ export async function walkEndOf(homeId: string): Promise<WalkEnd | null> {
       units: units.length,
       filters: slots.length,
       registers: registers.length,
-      alarms: units.filter(({ kind }) => ALARMS.includes(kind)).length,
+      alarms: units.filter(({ kind }) => isAlarm(kind)).length,
     },
     gaps: gapsOf(page),
     first: todayOrder(status.jobs, today)
@@ -268,7 +268,7 @@ function gapsOf({ snapshot, walk }: WalkPage): WalkEnd["gaps"] {
     ...units
       .filter(
         ({ kind, attributes }) =>
-          ALARMS.includes(kind) && readPlainDate(attributes["made-on"] ?? "") === null,
+          isAlarm(kind) && readPlainDate(attributes["made-on"] ?? "") === null,
       )
       .map(({ id, name }) => ({
         words: `${name}: when was it made?`,

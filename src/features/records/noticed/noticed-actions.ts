@@ -33,12 +33,13 @@ export async function noteNoticed(
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, fields) => {
     const units = home.snapshot.units.map(({ id }) => id);
-    const parsed = noticedForm(units, home.today).safeParse(singles(fields));
+    const rooms = home.snapshot.rooms.map(({ id }) => id);
+    const parsed = noticedForm(units, rooms, home.today).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
     const { sign, ...at } = parsed.data;
     const noted = await write(home, sign, { ...at, ...litSlot(home, sign.id, at.unitId) });
     // Gas is no matter of a page about a machine: everybody out.
-    if (sign.id === "smell:gas") return { to: `/homes/${homeId}/everybody-out?of=gas` };
+    if (sign.id === "smell:gas") return { to: `/emergency/${homeId}/gas` };
     return { to: pageOf(homeId, at.unitId), noted };
   });
 }

@@ -3,28 +3,27 @@
 import { Link } from "@/ui/link";
 import { SIGN_GROUPS, signOf } from "@/content/signs";
 import { verdictOfSign } from "@/core/noticed/sign";
-import type { PlainDate } from "@/core/quantities/plain-date";
 import { leadNow } from "@/presentation/lead-words";
 import { ofSingles } from "@/lib/forms";
 import { DayField } from "@/ui/day-field";
-import { ChoiceFrame, Radio, SelectField, TextArea, type Option } from "@/ui/field";
+import { ChoiceFrame, Radio, SelectField, TextArea } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { Needle } from "@/ui/needle";
+import type { NoticedPage } from "./noticed-queries";
 
 /** One press says what it is; where and when are filled in already where that is known. */
 export function NoticedForm({
   action,
   initial,
   homeId,
-  units,
-  today,
+  page,
 }: {
   action: FormAction;
   initial: FormView;
   homeId: string;
-  units: readonly Option[];
-  today: PlainDate;
+  page: NoticedPage;
 }) {
+  const { units, rooms, today } = page;
   return (
     <Form
       {...{ action, initial }}
@@ -33,6 +32,7 @@ export function NoticedForm({
           ofSingles(
             noticedForm(
               units.map(({ value }) => value),
+              rooms.map(({ value }) => value),
               today,
             ),
           ),
@@ -41,7 +41,7 @@ export function NoticedForm({
       submit="Save it"
     >
       <div className="flex flex-col gap-5 pb-6">
-        <AtOnce homeId={homeId} />
+        <AtOnce homeId={homeId} page={page} />
         <ChoiceFrame
           label="What comes nearest?"
           name="sign"
@@ -63,14 +63,7 @@ export function NoticedForm({
             </div>
           ))}
         </ChoiceFrame>
-        <div className="grid max-w-2xl gap-4 wide:grid-cols-2">
-          <SelectField
-            label="Where"
-            name="unitId"
-            options={[{ value: "", label: "the house, or not known" }, ...units]}
-          />
-          <DayField label="When" name="date" max={today} />
-        </div>
+        <Where page={page} />
         <TextArea
           label="In your words"
           name="words"
@@ -82,15 +75,44 @@ export function NoticedForm({
   );
 }
 
+/** At which machine; of a room, which room, and what is to heat or cool it. */
+function Where({ page: { units, rooms, today } }: { page: NoticedPage }) {
+  const isOfRoom = signOf(useTypedText("sign"))?.ofRoom === true;
+  return (
+    <div className="grid max-w-2xl gap-4 wide:grid-cols-2">
+      {isOfRoom && rooms.length > 0 && (
+        <SelectField
+          label="Which room"
+          name="roomId"
+          options={[{ value: "", label: "several, or all" }, ...rooms]}
+        />
+      )}
+      <SelectField
+        label={isOfRoom ? "What runs for it" : "Where"}
+        name="unitId"
+        options={[{ value: "", label: "the house, or not known" }, ...units]}
+        hint={isOfRoom ? "The machine that heats or cools it, if you know." : undefined}
+      />
+      <DayField label="When" name="date" max={today} />
+    </div>
+  );
+}
+
 /** What is done at once, before anything is written down: in sight wherever one has scrolled to. */
-function AtOnce({ homeId }: { homeId: string }) {
+function AtOnce({ homeId, page }: { homeId: string; page: NoticedPage }) {
   const sign = signOf(useTypedText("sign"));
+  const unitId = useTypedText("unitId");
   const { reading } = sign ?? {};
+  const unit = page.units.find(({ value }) => value === unitId);
   const lead = sign
-    ? leadNow(reading ? { reading: reading.kind } : { sign: sign.id }, reading?.value ?? sign.id)
+    ? leadNow(reading ? { reading: reading.kind } : { sign: sign.id }, reading?.value ?? sign.id, {
+        kind: unit?.kind,
+        isHeatingWeather: page.isHeatingWeather,
+      })
     : null;
   const isStop = sign !== undefined && verdictOfSign(sign) === "stop";
   if (!sign || !(isStop || lead?.now)) return null;
+  const { technician } = page;
   return (
     <div
       role="alert"
@@ -98,21 +120,31 @@ function AtOnce({ homeId }: { homeId: string }) {
     >
       <Needle verdict={isStop ? "stop" : "act"} />
       <div>
-        <p className="text-lg font-semibold">
-          {lead?.now ?? "Leave, touch no switch, and call the gas emergency line from outside."}
-        </p>
+        <p className="text-lg font-semibold">{lead?.now ?? "Leave it off until it was seen to."}</p>
         {lead && <p>{lead.why}</p>}
-        {isStop && (
-          <p className="mt-1">
+        <p className="mt-1 flex flex-wrap gap-x-6">
+          {lead?.emergency && (
             <Link
-              href={`/homes/${homeId}/everybody-out${sign.id === "smell:gas" ? "?of=gas" : ""}`}
-              className="inline-flex min-h-11 items-center font-semibold text-link underline underline-offset-4"
+              href={`/emergency/${homeId}/${lead.emergency}${unit ? `?unit=${unit.value}` : ""}`}
+              className={PRESS}
             >
-              Everybody out: whom to call
+              What to do, and whom to call
             </Link>
-          </p>
-        )}
+          )}
+          {(lead?.call || isStop) &&
+            (technician?.phone ? (
+              <a href={`tel:${technician.phone.replace(/[^\d+]/g, "")}`} className={PRESS}>
+                Call {technician.name}, <span className="figures">{technician.phone}</span>
+              </a>
+            ) : (
+              <Link href={`/homes/${homeId}/contacts`} className={PRESS}>
+                Write down whom to call
+              </Link>
+            ))}
+        </p>
       </div>
     </div>
   );
 }
+const PRESS =
+  "inline-flex min-h-11 items-center gap-1 font-semibold text-link underline underline-offset-4";

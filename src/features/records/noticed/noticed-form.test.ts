@@ -4,7 +4,7 @@ import { noticedForm } from "./noticed-form";
 
 const today = plainDate("2026-03-14");
 const read = (fields: Record<string, string>) =>
-  noticedForm(["furnace"], today).safeParse({ date: today, ...fields });
+  noticedForm(["furnace"], ["hall"], today).safeParse({ date: today, ...fields });
 const problems = (fields: Record<string, string>) =>
   Object.fromEntries((read(fields).error?.issues ?? []).map((i) => [i.path[0], i.message]));
 

@@ -4,11 +4,16 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
 
 /** What somebody noticed: which sign, at which machine or in the house as a whole, when, in their words. */
-export const noticedForm = (unitIds: readonly string[], today: PlainDate) =>
+export const noticedForm = (
+  unitIds: readonly string[],
+  roomIds: readonly string[],
+  today: PlainDate,
+) =>
   z
     .object({
       sign: z.string().default(""),
       unitId: z.string().default(""),
+      roomId: z.string().default(""),
       date: z.string(),
       words: z.string().max(1000, "Shorter, please: up to 1000 letters.").default(""),
     })
@@ -22,11 +27,15 @@ export const noticedForm = (unitIds: readonly string[], today: PlainDate) =>
       const isKnown = unitIds.includes(fields.unitId);
       if (sign?.needsUnit && !isKnown) problem("unitId", "Choose the machine it is at.");
       else if (fields.unitId !== "" && !isKnown) problem("unitId", "That machine is not there.");
+      const isRoom = roomIds.includes(fields.roomId);
+      if (fields.roomId !== "" && !isRoom) problem("roomId", "That room is not there.");
       if (!isDay(date) || !sign || context.issues.length > 0) return z.NEVER;
       return {
         sign,
         date,
         ...(isKnown ? { unitId: fields.unitId } : {}),
+        // A room says where it is only for what is of rooms.
+        ...(isRoom && sign.ofRoom ? { roomId: fields.roomId } : {}),
         ...(fields.words === "" ? {} : { words: fields.words }),
       };
     });

@@ -3,7 +3,7 @@
 import { useState, type ReactNode } from "react";
 import { READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import { adviceWords } from "@/presentation/reading-advice";
-import { SAFETY_STOP_WORDS } from "@/presentation/run-words";
+import { emergency } from "@/content/emergencies";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor, readingWords } from "@/core/readings/reading-units";
@@ -217,9 +217,9 @@ function Judged({
   if (kind === "co-ppm" && verdict === "stop")
     return (
       <div role="alert" className="mt-3 border-[6px] border-attention bg-wash px-4 py-3 text-lg">
-        <p className="font-display text-xl font-bold">{SAFETY_STOP_WORDS.co.title}</p>
+        <p className="font-display text-xl font-bold">{emergency("co")?.title}</p>
         <ol className="mt-1 list-decimal pl-6">
-          {SAFETY_STOP_WORDS.co.steps.map((step) => (
+          {emergency("co")?.steps.map((step) => (
             <li key={step}>{step}</li>
           ))}
         </ol>

@@ -53,7 +53,7 @@ export async function noteReading(
     });
     // Carbon monoxide is no matter of a page about a part: everybody out.
     const isStop = judgementOf(result.taken).verdict === "stop";
-    if (result.taken.kind === "co-ppm" && isStop) return { to: `/homes/${homeId}/everybody-out` };
+    if (result.taken.kind === "co-ppm" && isStop) return { to: `/emergency/${homeId}/co` };
     const page = part ? `parts/${part.id}` : `units/${unit.id}`;
     return { to: `/homes/${homeId}/${page}`, noted: id };
   });

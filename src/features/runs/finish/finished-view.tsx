@@ -22,6 +22,7 @@ import { Bracket } from "@/ui/bracket";
 import { LinkButton } from "@/ui/button";
 import { LeadPanel } from "@/ui/lead-panel";
 import { Needle } from "@/ui/needle";
+import { UrgentLink } from "@/ui/urgent-link";
 import type { RunSheet } from "../guide/run-queries";
 import { PictureFigure } from "@/ui/picture";
 import { ArrivedHeading } from "@/ui/arrived-heading";
@@ -38,7 +39,12 @@ export function FinishedView({ sheet }: { sheet: RunSheet }) {
       {!isStopped && run.endedAt && (
         <UndoFinish runId={run.id} endedAt={run.endedAt} serverNow={input.serverNow} />
       )}
-      <p className="text-second">{unit?.name ?? run.procedure.title}</p>
+      <div className="flex items-start justify-between gap-4">
+        <p className="text-second">{unit?.name ?? run.procedure.title}</p>
+        <span className="no-print">
+          <UrgentLink href={`/emergency/${run.homeId}`}>Emergency</UrgentLink>
+        </span>
+      </div>
       <ArrivedHeading className="text-3xl outline-none">
         {isStopped
           ? "Given up, nothing changed"

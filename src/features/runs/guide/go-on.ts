@@ -23,6 +23,7 @@ function seenWords({ records }: Step, { word }: Typed): string | null {
 
 const HELD_WORDS: Partial<Record<RunRefusal, string>> = {
   "licensed-only": "Leave it to them",
+  "kept-off": "Leave it off, go on",
   "still-drying": "Not before it is dry",
   "still-waiting": "Not yet",
   "power-comes-last": "Something comes first",

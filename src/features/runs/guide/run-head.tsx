@@ -9,10 +9,13 @@ import { SafetyPress } from "../safety/safety-press";
 export function RunHead({
   known,
   open,
+  emergency,
   onAlarm,
 }: {
   known: RunWith;
   open: number;
+  /** Whether what cannot wait is shown. */
+  emergency: { isOpen: boolean; setOpen: (isOpen: boolean) => void };
   onAlarm: (alarm: Alarm) => void;
 }) {
   return (
@@ -43,7 +46,7 @@ export function RunHead({
             </>
           )}
         </p>
-        <SafetyPress unit={known.unit} hasGas={known.hasGas} onAlarm={onAlarm} />
+        <SafetyPress homeId={known.homeId} unit={known.unit} {...emergency} onAlarm={onAlarm} />
       </div>
     </header>
   );

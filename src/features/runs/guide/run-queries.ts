@@ -17,7 +17,7 @@ import { unitKind } from "@/content/unit-kinds";
 import { kindAtPlate } from "@/presentation/identity-words";
 import { settingsAt } from "@/presentation/setting-words";
 import { identityOfUnit } from "@/core/inventory/unit-plate";
-import { hasDisplay } from "@/core/inventory/alarms";
+import { hasDisplay, isCoAlarm } from "@/core/inventory/alarms";
 import { bringOf } from "@/core/runs/procedure";
 import { owedWhenBack } from "@/core/runs/run-ends";
 import { leadOf } from "@/server/snapshots/job-facts";
@@ -29,7 +29,10 @@ import { bySoonestDue, isDeferred, type JobStatus } from "@/core/scheduling/sche
 import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
-import { taskId } from "@/core/scheduling/task";
+import { LOOK, taskId } from "@/core/scheduling/task";
+import { isHeatingWeather } from "@/core/climate/climate";
+import { readingFigure } from "@/core/readings/reading-units";
+import { WORK_SEPARATOR } from "../step/seen";
 import { homeNow, homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { roundToDo } from "@/core/planning/round-progress";
 import { now, todayIn } from "@/lib/clock";
@@ -226,7 +229,7 @@ export function runWith(sheet: RunSheet): RunWith {
         book.units.filter(({ kind, setUpStep }) => unitKind(kind).runs && !setUpStep),
       ),
       alarms: book.units.flatMap(({ id, name, kind }) =>
-        kind === "co-alarm" ? [{ value: id, label: name, hasDisplay: hasDisplay(book, id) }] : [],
+        isCoAlarm(kind) ? [{ value: id, label: name, hasDisplay: hasDisplay(book, id) }] : [],
       ),
     },
     contacts: book.contacts,
@@ -235,8 +238,83 @@ export function runWith(sheet: RunSheet): RunWith {
       run.procedure.gas === true || unit?.shutOffs.some(({ kind }) => kind === "gas-cock") === true,
     photos: photos.map(({ id }) => id),
     startedAt: run.startedAt,
+    ...aroundIt(sheet),
+    seenAt: {
+      kind: unit?.kind,
+      partKind: part && "kind" in part ? part.kind : undefined,
+      isHeatingWeather: isHeatingWeather(home.climate, today),
+    },
     finish: { cost: costOf(slot, home.currency), consumables },
   };
+}
+
+/** What is known of the machine and its air that steps help with. */
+function aroundIt({
+  run,
+  snapshot,
+  unit,
+  today,
+}: RunSheet): Pick<
+  RunWith,
+  "ratedBefore" | "school" | "works" | "position" | "radiatorLitres" | "ductRuns"
+> {
+  const { home, units, parts, levels, history } = snapshot;
+  const ofItsAir = units.filter(({ systemId }) => systemId === unit?.systemId);
+  const isNear = (unitId: string | undefined) => ofItsAir.some(({ id }) => id === unitId);
+  const ratedBefore: RunWith["ratedBefore"] = {};
+  for (const { event, taken } of history.readings) {
+    const { kind, rated } = taken;
+    if (rated === undefined || (event.unitId !== run.unitId && !isNear(event.unitId))) continue;
+    const figures = typeof rated === "number" ? [rated] : [rated.min, rated.max];
+    ratedBefore[kind] = figures.map((each) => readingFigure(kind, each, home.unitSystem));
+  }
+  const litres = parts.flatMap(({ unitId, kind, attributes }) =>
+    unitId === run.unitId && kind === "radiator" ? Number(attributes["litres"] ?? NaN) : [],
+  );
+  const known = litres.filter((each) => Number.isFinite(each) && each > 0);
+  return {
+    ratedBefore,
+    school: home.capacitorSchool ?? "label",
+    works: worksOf(snapshot, run.unitId, today),
+    position: (ofItsAir.find(({ attributes }) => attributes["position"]) ?? unit)?.attributes[
+      "position"
+    ],
+    radiatorLitres: known.length > 0 ? known.reduce((sum, each) => sum + each, 0) : null,
+    ductRuns: parts.flatMap(({ unitId, kind, name, attributes }) => {
+      const lengthM = Number(attributes["length"] ?? NaN);
+      if (!isNear(unitId) || !DUCT_RUNS.includes(kind) || !(lengthM > 0)) return [];
+      const of = units.find(({ id }) => id === unitId);
+      const level = levels.find(({ id }) => id === of?.levelId)?.storey ?? 0;
+      return [{ name, lengthM, level }];
+    }),
+  };
+}
+const DUCT_RUNS = ["supply-run", "return-run", "trunk"];
+
+/** The jobs of a machine and its parts that are for licensed people, those that are due first. */
+export function worksOf(
+  snapshot: HomeSnapshot,
+  unitId: string | null,
+  today: PlainDate,
+): RunWith["works"] {
+  return scheduleNow(snapshot, today)
+    .filter(
+      ({ task }) =>
+        unitId !== null &&
+        task.unitId === unitId &&
+        task.partId !== undefined &&
+        !task.isOff &&
+        task.key !== LOOK,
+    )
+    .sort(
+      (a, b) =>
+        Number(b.task.who === "licensed") - Number(a.task.who === "licensed") || bySoonestDue(a, b),
+    )
+    .map(({ task, due }) => ({
+      value: `${task.partId}${WORK_SEPARATOR}${task.kind}:${task.key}`,
+      label: task.name,
+      ...(due ? { hint: `due ${dayAndMonth(due, today)}` } : {}),
+    }));
 }
 
 const costOf = (slot: FilterSlot | undefined, currency: string): string =>

@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { holdsUp } from "@/core/runs/run";
 import type { PhotoMoment } from "@/core/runs/run-event";
+import type { RunState } from "@/core/runs/run-state";
 import { goOnWords, leftFor, placesOf } from "./go-on";
 import { timesOf } from "../times/run-times";
 import type { RunWith } from "./run-with";
@@ -35,6 +36,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const [filled, setFilled] = useState<{ at: string; typed: Typed }>({ at: "", typed: {} });
   const [triedAt, setTriedAt] = useState("");
   const [asking, setAsking] = useState<Asking | null>(null);
+  const [isEmergency, setEmergency] = useState(false);
   const [removed, setRemoved] = useState(() =>
     input.events.flatMap((event) =>
       event.kind === "photo" && !known.photos.includes(event.photo) ? [event.photo] : [],
@@ -48,15 +50,14 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const { current, safetyStop } = state;
   const here = `${current?.id ?? "finish"} ${state.round}`;
   const typed = filled.at === here ? filled.typed : {};
-  const read = current ? readSeen(current, typed, known.system) : null;
+  const read = current ? readSeen(current, typed, known.system, known.school) : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
   const heldUp = current ? holdsUp(job, state, current, instant, input.beside) : null;
   // Once the job counts there is nothing left to defer: what is open only has to be closed.
   const isCounted = state.completed.some(({ step }) => step.renews);
   const isOver = state.status !== "going";
   const way = thereAndBack(state);
-  const moment: PhotoMoment =
-    current?.photo ?? (way.leg === "up" || way.leg === "over" ? "after" : "before");
+  const moment = momentOf(state, way.leg);
   const stepId = current?.id ?? "finish";
   const photos = state.photos.filter(({ photo }) => !removed.includes(photo));
   const aloud = useReadAloud(current && !safetyStop ? spokenOf(current) : null);
@@ -80,6 +81,8 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     if (isOver || safetyStop) return;
     if (!current) return finish.current?.requestSubmit();
     if (heldUp === "licensed-only") return act({ kind: "handed-over", step: current.id });
+    if (heldUp === "kept-off" && state.keptOff)
+      return act({ kind: "leave-open", step: current.id, words: state.keptOff.words });
     if (leaves) return act({ kind: "leave-open", step: current.id, words: leftFor(leaves) });
     doStep();
   };
@@ -106,14 +109,16 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
       document.querySelector<HTMLElement>("#step-record input, #step-record select")?.focus(),
     photo: () => camera.current?.click(),
     note: () => setAsking("note"),
+    emergency: () => setEmergency(true),
   };
-  useRunKeys(asking !== null, (key) => press[key]());
+  useRunKeys(asking !== null || isEmergency, (key) => press[key]());
 
   return (
     <main className="mx-auto flex min-h-dvh max-w-5xl flex-col bg-ground">
       <RunHead
         known={known}
         open={state.ends.open.length}
+        emergency={{ isOpen: isEmergency, setOpen: setEmergency }}
         onAlarm={(alarm) => act({ kind: "alarm", alarm })}
       />
       <TimeStrip times={timesOf(state, job.place)} at={at} />
@@ -153,6 +158,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               contacts={known.contacts}
               rules={known.rules}
               onSafe={(words) => act({ kind: "made-safe", words })}
+              onKeepOff={(words) => act({ kind: "kept-off", words })}
               onWrong={goBack}
             />
           ) : current && read ? (
@@ -193,7 +199,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
         canGoOn={
           !safetyStop &&
           !isOver &&
-          (heldUp === null || heldUp === "licensed-only" || leaves !== undefined) &&
+          (heldUp === null ||
+            heldUp === "licensed-only" ||
+            heldUp === "kept-off" ||
+            leaves !== undefined) &&
           !isMissing
         }
         onGoOn={goOn}
@@ -225,6 +234,15 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
       </RunFoot>
     </main>
   );
+}
+
+/** A picture shows what was, until something was cleaned, mended or put back: from then on what is. */
+function momentOf(state: RunState, leg: ReturnType<typeof thereAndBack>["leg"]): PhotoMoment {
+  if (state.current?.photo) return state.current.photo;
+  const isWorkedOn = state.completed.some(
+    ({ step }) => step.cleans !== undefined || step.kind === "fit" || step.renews,
+  );
+  return isWorkedOn || leg === "up" || leg === "over" ? "after" : "before";
 }
 
 function FootPress({

@@ -1,8 +1,11 @@
+import type { CapacitorSchool } from "@/core/readings/judge";
+import type { ReadingKind } from "@/core/readings/reading-kinds";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { Contact, FilterSlot, Unit } from "@/core/inventory/inventory";
 import type { Identity } from "@/core/inventory/identity";
 import type { SettingAt } from "@/presentation/setting-words";
 import type { FinishStart } from "../finish/finish-form";
+import type { SeenAt } from "@/presentation/lead-words";
 import type { Places } from "../step/rounds";
 
 /** Everything the register knows that a run needs beside itself. */
@@ -28,6 +31,20 @@ export type RunWith = {
   kindOfPart: string;
   /** How things of the house are set when all is as it should be. */
   settings: SettingAt[];
+  /** By kind of reading: what stood on the plate beside the last one here, in the home’s units. */
+  ratedBefore: Partial<Record<ReadingKind, readonly string[]>>;
+  /** Which capacitor school the home follows. */
+  school: CapacitorSchool;
+  /** The jobs of its machine that a visit may do, to tick those that were done. */
+  works: { value: string; label: string; hint?: string }[];
+  /** What decides whether what is seen here leads on: its machine, its part, the weather. */
+  seenAt: SeenAt;
+  /** Which way the air goes through its machine, or the furnace of its air. */
+  position: string | undefined;
+  /** What its radiators hold together, where that is written down. */
+  radiatorLitres: number | null;
+  /** The runs of its ducts whose length is known. */
+  ductRuns: { name: string; lengthM: number; level: number }[];
   finish: FinishStart;
   startedAt: string;
 };

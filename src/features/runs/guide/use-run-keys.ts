@@ -14,7 +14,7 @@ const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   target.closest("input:not([type=radio], [type=checkbox]), textarea") !== null;
 
-export type RunKey = "goOn" | "back" | "staysOpen" | "measure" | "photo" | "note";
+export type RunKey = "goOn" | "back" | "staysOpen" | "measure" | "photo" | "note" | "emergency";
 
 /** The keys of a run: they say nothing while somebody types, or while something is asked. */
 export function useRunKeys(isAsking: boolean, press: (key: RunKey) => void): void {
@@ -33,6 +33,8 @@ export function useRunKeys(isAsking: boolean, press: (key: RunKey) => void): voi
         m: (event) => onKey(event, "measure"),
         p: (event) => onKey(event, "photo"),
         n: (event) => onKey(event, "note"),
+        "!": (event) => onKey(event, "emergency"),
+        "Shift+!": (event) => onKey(event, "emergency"),
       }),
     [],
   );

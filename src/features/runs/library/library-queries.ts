@@ -38,7 +38,9 @@ const definitions = (): TaskDefinition[] => [
   ...PART_KINDS.flatMap(({ id }) => UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id))),
   ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id)),
   ...JOBS.home,
-  ...MEDIA_KINDS.map(JOBS.renewal),
+  ...MEDIA_KINDS.flatMap((media) =>
+    ["", "electrostatic-cleaner"].map((unit) => JOBS.renewal(media, unit)),
+  ),
 ];
 /** What calls for each procedure by default; follows from the content alone. */
 const defaultTriggers = (): Map<string, Trigger[]> => {
@@ -120,7 +122,7 @@ export async function toolsOf(homeId: string): Promise<ToolList | null> {
     const unit = units.find(({ id }) => id === task.unitId);
     const slot = slots.find(({ id }) => id === task.partId);
     const part = parts.find(({ id }) => id === task.partId);
-    const facts = factsOf(unit, slot, parts, part, slots.length > 0);
+    const facts = factsOf(snapshot, { unit, slot, part });
     const words = unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
     return [
       {

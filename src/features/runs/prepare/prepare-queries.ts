@@ -22,6 +22,7 @@ import {
 import { togetherOf } from "@/core/inventory/shared-shut-offs";
 import { isSupply } from "@/core/runs/run-ends";
 import type { JobStatus } from "@/core/scheduling/schedule";
+import type { Identity } from "@/core/inventory/identity";
 import type { FilterSlot, Part, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { Attributes } from "@/core/inventory/attribute";
@@ -208,7 +209,7 @@ export async function prepareIn(
     ways.find(({ barred }) => !barred);
   if (!way) return null;
   const asked = part && "attributes" in part ? part : undefined;
-  const facts = factsOf(unit, slot, snapshot.parts, asked, snapshot.slots.length > 0);
+  const facts = factsOf(snapshot, { unit, slot, part: asked });
   const setting: RunSetting = { facts, variant: way.variant };
   const { tools, consumables } = bringOf(way.procedure, setting);
   return {
@@ -223,7 +224,7 @@ export async function prepareIn(
     way,
     facts,
     asks: (way.procedure.asks ?? []).filter((ask) => answerTo(ask, unit, part) === undefined),
-    tools,
+    tools: [...ownTool(part?.identity), ...tools],
     consumables: consumables.map((thing) =>
       thing === "the new filter" && slot ? `a new ${inSentence(slotTitle(slot))}` : thing,
     ),
@@ -235,6 +236,10 @@ export async function prepareIn(
     needsLicence: needsLicence(way.procedure) || job.task.who === "licensed",
   };
 }
+
+/** The part’s own tool, and where it hangs. */
+const ownTool = ({ tool, toolHangs }: Identity = {}): string[] =>
+  tool ? [`its own ${inSentence(tool)}${toolHangs ? ` (${inSentence(toolHangs)})` : ""}`] : [];
 
 /** What somebody noted on the way the last time, for whoever does it now. */
 function notesOf({ run, state }: ReadRun, today: PlainDate, timeZone: string): string[] {

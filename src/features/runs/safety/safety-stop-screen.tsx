@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { SAFETY_STOP_WORDS, safetyStopTitle } from "@/presentation/run-words";
+import { keptOffWords, safetyStopTitle, stopSteps } from "@/presentation/run-words";
 import type { SafetyStop } from "@/core/runs/run-state";
 import type { Contact } from "@/core/inventory/inventory";
 import { Button } from "@/ui/button";
@@ -15,6 +15,7 @@ export function SafetyStopScreen({
   contacts,
   rules,
   onSafe,
+  onKeepOff,
   onWrong,
 }: {
   safetyStop: SafetyStop;
@@ -22,11 +23,13 @@ export function SafetyStopScreen({
   contacts: readonly Contact[];
   rules: string | undefined;
   onSafe: (words: string) => void;
+  /** Puts the machine together, and leaves off what feeds it, in these words. */
+  onKeepOff: (words: string) => void;
   /** Takes back a reading that was chosen by mistake. */
   onWrong: () => void;
 }) {
   const [asking, setAsking] = useState(false);
-  const words = SAFETY_STOP_WORDS[safetyStop.why];
+  const steps = stopSteps(safetyStop);
   const roles = safetyStop.why === "gas" ? ["gas", "technician"] : ["technician", "gas"];
   const callable = roles.flatMap((role) => contacts.filter((each) => each.role === role));
   return (
@@ -43,7 +46,7 @@ export function SafetyStopScreen({
           {safetyStopTitle(safetyStop)}
         </h2>
         <ol className="mt-3 list-decimal space-y-2 pl-7">
-          {words.steps.map((step) => (
+          {steps.map((step) => (
             <li key={step}>{step}</li>
           ))}
         </ol>
@@ -62,6 +65,15 @@ export function SafetyStopScreen({
       )}
       {rules && <p className="text-second">Here: {rules}</p>}
       <div className="flex flex-wrap gap-3">
+        {safetyStop.why === "reading" && (
+          <Button
+            weight="strong"
+            className="min-h-14 text-[1.1875rem]"
+            onClick={() => onKeepOff(keptOffWords(safetyStop))}
+          >
+            Put it together, leave it off
+          </Button>
+        )}
         <Button className="min-h-14 text-[1.1875rem]" onClick={() => setAsking(true)}>
           It has been made safe
         </Button>

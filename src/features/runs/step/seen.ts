@@ -2,12 +2,14 @@ import { judged } from "@/core/runs/run";
 import type { Step } from "@/core/runs/procedure";
 import { ALARM_STATES, type AlarmSeen, type Seen } from "@/core/runs/run-event";
 import type { Direction } from "@/core/inventory/directions";
-import { isWordKind } from "@/core/readings/reading-kinds";
+import { judgementOf } from "@/core/history/readings-taken";
+import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
-import type { Judgement } from "@/core/readings/judge";
-import { readSize } from "@/core/quantities/size";
+import type { CapacitorSchool, Judgement } from "@/core/readings/judge";
+import { MM_PER_INCH, readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import { readDecimal } from "@/lib/forms";
+import { readReading } from "@/lib/reading-form";
 
 /** What stands in the fields of a step, as typed or chosen. */
 export type Typed = {
@@ -19,6 +21,13 @@ export type Typed = {
   buy?: string;
   place?: string;
   count?: string;
+  /** Of a reading compared with its plate: the unit, the value or range printed there. */
+  unit?: string;
+  rated?: string;
+  ratedMin?: string;
+  ratedMax?: string;
+  /** Jobs ticked as done, as `place|kind:key`. */
+  works?: string[];
   /** A few words to be kept. */
   said?: string;
   /** By machine: what was seen there. */
@@ -36,7 +45,13 @@ export type ReadSeen =
   | { kind: "seen"; seen: Seen; judgement: Judgement | null };
 
 /** What a person saw at a step, from what stands in its fields; or what is wrong with them. */
-export function readSeen(step: Step, typed: Typed, system: UnitSystem): ReadSeen {
+export function readSeen(
+  step: Step,
+  typed: Typed,
+  system: UnitSystem,
+  /** Which capacitor school the home follows. */
+  school: CapacitorSchool = "label",
+): ReadSeen {
   const { records } = step;
   const place = typed.place ? { place: typed.place } : {};
   const seen = (more: Seen, judgement: Judgement | null = null): ReadSeen => ({
@@ -93,42 +108,91 @@ export function readSeen(step: Step, typed: Typed, system: UnitSystem): ReadSeen
         const reading = { value: typed.word };
         return seen({ reading }, judged(kind, reading));
       }
-      return readMeasured(kind, records.difference !== undefined, typed, system, seen);
+      return records.difference
+        ? readDifference(kind, typed, system, seen)
+        : readMeasured(kind, typed, system, school, seen);
+    }
+    case "works": {
+      const each = (typed.works ?? []).flatMap((field) => {
+        const [at = "", name = ""] = field.split(WORK_SEPARATOR);
+        return at && name ? [{ place: at, value: name }] : [];
+      });
+      return each.length === 0
+        ? { kind: "nothing" }
+        : { kind: "seen", seen: { each }, judgement: null };
+    }
+    case "across": {
+      if ((typed.value ?? "").trim() === "") return { kind: "nothing" };
+      const across = figure(typed.value);
+      const acrossMm = across === null ? 0 : across * (system === "us" ? MM_PER_INCH : 1);
+      return acrossMm > 0 && acrossMm <= MOST_ACROSS_MM
+        ? seen({ acrossMm })
+        : { kind: "problem", field: "value", message: "Write its width straight across." };
     }
   }
 }
 
 type Found = (more: Seen, judgement?: Judgement | null) => ReadSeen;
 
+/** Separates the place and the name of a job that is ticked. */
+export const WORK_SEPARATOR = "|";
+const MOST_ACROSS_MM = 2000;
+const NOT_SO = "That cannot be: look at the number again.";
+const problemAt = (message: string): ReadSeen => ({ kind: "problem", field: "value", message });
+
+/** A single figure, beside what is printed on the plate where it is compared with that. */
 function readMeasured(
-  kind: Parameters<typeof unitsFor>[0],
-  isDifference: boolean,
+  kind: ReadingKind,
+  typed: Typed,
+  system: UnitSystem,
+  school: CapacitorSchool,
+  seen: Found,
+): ReadSeen {
+  const { value = "", unit = "", rated = "", ratedMin = "", ratedMax = "" } = typed;
+  if (value.trim() === "") return { kind: "nothing" };
+  const fields = { kind, value, unit, rated, ratedMin, ratedMax, mode: "", word: "", flags: [] };
+  const read = readReading({ ...fields, school: kind === "capacitor-uf" ? school : "" }, system);
+  if (!read.ok) {
+    const { rated: ofRated, ratedMin: ofRange } = read.errors;
+    return problemAt(ofRated ?? ofRange ?? (figure(value) === null ? read.errors.value! : NOT_SO));
+  }
+  const { taken } = read;
+  if (typeof taken.value !== "number") return problemAt(NOT_SO);
+  return seen(
+    {
+      reading: {
+        value: taken.value,
+        unit: taken.unit,
+        typed: taken.typed,
+        rated: taken.rated,
+        school: taken.school,
+      },
+    },
+    judgementOf(taken),
+  );
+}
+
+/** Two temperatures, the warmer first. */
+function readDifference(
+  kind: ReadingKind,
   typed: Typed,
   system: UnitSystem,
   seen: Found,
 ): ReadSeen {
-  const texts = isDifference ? [typed.value, typed.second] : [typed.value];
+  const texts = [typed.value, typed.second];
   if (texts.every((text) => (text ?? "").trim() === "")) return { kind: "nothing" };
   const figures = texts.map(figure);
-  const problem = (message: string): ReadSeen => ({ kind: "problem", field: "value", message });
-  if (figures.some((each) => each === null))
-    return problem(isDifference ? "Write both temperatures." : "Write the number that was read.");
-  const [first, second = 0] = figures as number[];
+  if (figures.some((each) => each === null)) return problemAt("Write both temperatures.");
+  const [first, second] = figures as [number, number];
   const unit = unitsFor(kind, system)[0]!;
-  const value = Math.round((first! - second) * unit.per * 1e6) / 1e6;
-  const written = isDifference
-    ? String(Number((first! - second).toPrecision(6)))
-    : (texts[0] ?? "").trim();
-  const judgedIn = unitsFor(kind, "metric")[0]!;
+  const value = Math.round((first - second) * unit.per * 1e6) / 1e6;
   const reading = {
     value,
-    unit: judgedIn.value,
-    typed: { value: written, unit: unit.value },
+    unit: unitsFor(kind, "metric")[0]!.value,
+    typed: { value: String(Number((first - second).toPrecision(6))), unit: unit.value },
   };
   const judgement = judged(kind, reading);
-  return judgement
-    ? seen({ reading }, judgement)
-    : problem("That cannot be: look at the number again.");
+  return judgement ? seen({ reading }, judgement) : problemAt(NOT_SO);
 }
 
 function readCount({ count = "" }: Typed, seen: Found): ReadSeen {

@@ -60,8 +60,9 @@ export function StepBody({
     <div className="flex flex-col gap-4 text-[1.375rem] leading-snug">
       {aborted ? (
         <p className={WARNING}>
-          <strong>On the way back.</strong> {aborted.words}: put everything back as it was. Nothing
-          counts as done.
+          <strong>On the way back.</strong> {aborted.words}: put everything back as it was.
+          {!state.completed.some(({ step }) => step.renews) && " Nothing counts as done."}
+          {state.keptOff && " What feeds it stays off."}
         </p>
       ) : (
         <p className="figures text-[1.125rem] text-second">
@@ -81,9 +82,11 @@ export function StepBody({
         </p>
       )}
       <h2 ref={heading} tabIndex={-1} className="text-[1.875rem] outline-none wide:text-[2.25rem]">
-        {current.leavesTo !== undefined && !aborted
-          ? `Leave it off for “${inSentence(current.leavesTo)}”`
-          : current.title}
+        {heldUp === "kept-off"
+          ? "It stays off: leave it so"
+          : current.leavesTo !== undefined && !aborted
+            ? `Leave it off for “${inSentence(current.leavesTo)}”`
+            : current.title}
       </h2>
       {current.leavesTo !== undefined && !aborted && (
         <p className="max-w-[34rem]">
@@ -91,7 +94,12 @@ export function StepBody({
           until that one puts it back; nothing runs meanwhile.
         </p>
       )}
-      {current.detail && (current.leavesTo === undefined || aborted) && (
+      {heldUp === "kept-off" && (
+        <p className="max-w-[34rem]">
+          {state.keptOff?.words} It stands on every page as left off, until somebody has seen to it.
+        </p>
+      )}
+      {current.detail && heldUp !== "kept-off" && (current.leavesTo === undefined || aborted) && (
         <p className="max-w-[34rem]">{current.detail}</p>
       )}
       {current.why && <p className="max-w-[34rem] text-second">{current.why}</p>}
@@ -121,6 +129,9 @@ export function StepBody({
             slot={known.slot}
             settings={known.settings}
             procedureId={job.procedure.id}
+            ratedBefore={known.ratedBefore}
+            works={known.works}
+            seenAt={known.seenAt}
           />
         )}
       </div>

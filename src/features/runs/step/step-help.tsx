@@ -14,7 +14,16 @@ const NO_ISOLATOR: readonly ShutOffKind[] = ["gas-cock", "water-valve"];
 const DilutionSheet = dynamic(() => import("./step-bench").then((bench) => bench.DilutionSheet));
 const DoseSheet = dynamic(() => import("./step-bench").then((bench) => bench.DoseSheet));
 const FitSheet = dynamic(() => import("./step-bench").then((bench) => bench.FitSheet));
-const WrapSheet = dynamic(() => import("./step-bench").then((bench) => bench.WrapSheet));
+const WrapLength = dynamic(() => import("./step-bench").then((bench) => bench.WrapLength));
+const DuctPullSheet = dynamic(() => import("./step-bench").then((bench) => bench.DuctPullSheet));
+
+/** Where the coil sits, by the way the air goes; a question of the machine. */
+const POSITION_HELP: Readonly<Record<string, string>> = {
+  upflow: "Here the air goes up: the coil sits above the burners. Look from above, cover below.",
+  downflow:
+    "Here the air goes down: the coil sits below the burners. Look from below; water cannot reach them.",
+  horizontal: "Here the air goes sideways: the coil lies at one end. Look in from there.",
+};
 
 /** What the inventory or a calculator knows that helps with the step at hand. */
 export function StepHelp({
@@ -45,7 +54,7 @@ export function StepHelp({
       );
     case "direction":
       return !slot || slot.direction === "unknown" ? (
-        <Fact>The way you drew it: toward the side that drew the paper in.</Fact>
+        <Fact>With the air: its arrow, or its finer side, toward the side the air leaves by.</Fact>
       ) : (
         <div className="flex items-center gap-5">
           <FlowArrow direction={slot.direction} />
@@ -80,9 +89,20 @@ export function StepHelp({
     case "dilution":
       return <DilutionSheet system={system} />;
     case "wrap":
-      return <WrapSheet slot={slot} />;
+      // Where the step keeps the width itself, its own sheet says how long.
+      return slot && step.records?.kind !== "across" ? <WrapLength {...{ slot, system }} /> : null;
     case "dose":
-      return <DoseSheet system={system} />;
+      return <DoseSheet system={system} radiatorLitres={known.radiatorLitres} />;
+    case "duct-pull":
+      return <DuctPullSheet runs={known.ductRuns} system={system} />;
+    case "position": {
+      const words = POSITION_HELP[known.position ?? ""];
+      return (
+        <Fact>
+          {words ?? "Above the burners, below them or at one end: look where the coil sits."}
+        </Fact>
+      );
+    }
     case undefined:
       return null;
   }

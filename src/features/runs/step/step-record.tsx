@@ -23,7 +23,10 @@ import { FlowArrow } from "@/ui/flow-arrow";
 import { leadNow } from "@/presentation/lead-words";
 import type { SettingAt } from "@/presentation/setting-words";
 import { AlarmRounds, MachineRounds, SettingRounds, type Places } from "./rounds";
+import type { RunWith } from "../guide/run-with";
+import { WrapSheet } from "./step-bench";
 import { SettingField } from "./setting-field";
+import { areLeadsReversed, LEADS_REVERSED, ratedOf } from "@/lib/reading-form";
 import type { ReadSeen, Typed } from "./seen";
 
 type Props = {
@@ -38,6 +41,11 @@ type Props = {
   slot: FilterSlot | undefined;
   settings: readonly SettingAt[];
   procedureId: string;
+  /** By kind of reading: what stood on the plate beside the last one. */
+  ratedBefore: RunWith["ratedBefore"];
+  /** The jobs of its machine, to tick what was really done. */
+  works: RunWith["works"];
+  seenAt: RunWith["seenAt"];
 };
 
 /** What a step asks to have seen or measured, judged while it is chosen. */
@@ -133,6 +141,30 @@ function FormContext(props: Props) {
     }
     case "settings":
       return <SettingRounds {...{ settings, typed, setTyped }} />;
+    case "across":
+      return (
+        <WrapSheet {...{ typed, setTyped, slot, system }} error={problemAtValue(read, tried)} />
+      );
+    case "works":
+      return (
+        <fieldset>
+          <legend className="text-[1.125rem] text-second">
+            Tick each that was done, and no other
+          </legend>
+          {props.works.map(({ value, label, hint }) => (
+            <CheckBox
+              key={value}
+              label={label}
+              hint={hint}
+              checked={(typed.works ?? []).includes(value)}
+              onChange={(isDone) => {
+                const rest = (typed.works ?? []).filter((each) => each !== value);
+                setTyped({ ...typed, works: isDone ? [...rest, value] : rest });
+              }}
+            />
+          ))}
+        </fieldset>
+      );
     case "alarms":
       return (
         <AlarmRounds alarms={places.alarms} {...{ typed, setTyped }} error={problem("alarms")} />
@@ -161,6 +193,7 @@ function FormContext(props: Props) {
           />
           <LeadsOn
             at={{ procedure: props.procedureId, step: step.id }}
+            place={props.seenAt}
             word={typed.word}
             otherwise={
               <Suggestion
@@ -195,26 +228,66 @@ function FormContext(props: Props) {
               words={SUGGESTS[records.reading]?.[typed.word ?? ""]}
             />
           )}
-          <LeadsOn at={{ reading: records.reading }} word={typed.word} />
+          <LeadsOn
+            at={{ reading: records.reading }}
+            word={typed.word}
+            place={{ ...props.seenAt, ...(records.at ? { partKind: records.at } : {}) }}
+          />
         </>
       ) : (
-        <Measured {...{ step, typed, setTyped, read, tried, system }} />
+        <Measured
+          {...{ step, typed, setTyped, read, tried, system }}
+          ratedBefore={props.ratedBefore[records.reading] ?? []}
+        />
       );
   }
+}
+
+const problemAtValue = (read: ReadSeen, tried: boolean): string | undefined =>
+  tried && read.kind === "problem" && read.field === "value" ? read.message : undefined;
+
+/** A box one ticks, as large as a gloved finger. */
+function CheckBox({
+  label,
+  hint,
+  checked,
+  onChange,
+}: {
+  label: string;
+  hint: string | undefined;
+  checked: boolean;
+  onChange: (isDone: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-14 cursor-pointer items-center gap-4 border-b border-rule py-2">
+      <input
+        type="checkbox"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+        className="size-7 shrink-0 accent-ink"
+      />
+      <span>
+        {label}
+        {hint && <span className="block text-[1.125rem] text-second">{hint}</span>}
+      </span>
+    </label>
+  );
 }
 
 /** What is done at once where this is seen, and why; the jobs it leads to stand at the finish. */
 function LeadsOn({
   at,
   word,
+  place,
   otherwise = null,
 }: {
   at: Parameters<typeof leadNow>[0];
+  place: RunWith["seenAt"];
   word: string | undefined;
   /** What is said where nothing leads on. */
   otherwise?: ReactNode;
 }) {
-  const lead = word === undefined ? null : leadNow(at, word);
+  const lead = word === undefined ? null : leadNow(at, word, place);
   if (!lead) return otherwise;
   return (
     <p role="status" className="border-l-[6px] border-attention bg-wash px-4 py-3">
@@ -276,28 +349,50 @@ function Measured({
   read,
   tried,
   system,
-}: Pick<Props, "step" | "typed" | "setTyped" | "read" | "tried" | "system">) {
+  ratedBefore,
+}: Pick<Props, "step" | "typed" | "setTyped" | "read" | "tried" | "system"> & {
+  ratedBefore: readonly string[];
+}) {
   if (step.records?.kind !== "reading") return null;
   const { reading, difference } = step.records;
-  const unit = unitsFor(reading, system)[0];
+  const units = unitsFor(reading, system);
+  const unit = units.find(({ value }) => value === typed.unit) ?? units[0];
+  const rated = ratedOf(reading);
   const inUnit = (label: string) => (unit?.label ? `${label}, ${unit.label}` : label);
   const error = tried && read.kind === "problem" ? read.message : undefined;
-  const field = (label: string, key: "value" | "second") => (
+  // What stood on the plate the last time stands there again, until somebody types over it.
+  const plate = { rated: ratedBefore[0], ratedMin: ratedBefore[0], ratedMax: ratedBefore[1] };
+  const field = (label: string, key: "value" | "second" | "rated" | "ratedMin" | "ratedMax") => (
     <TextField
       label={inUnit(label)}
       name={key}
       inputMode="decimal"
       className="figures min-h-14 text-[1.5rem]"
-      value={typed[key] ?? ""}
-      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+      value={withPlate(rated, plate, typed)[key] ?? ""}
+      onChange={(event) =>
+        setTyped({ ...withPlate(rated, plate, typed), [key]: event.target.value })
+      }
       error={key === "value" ? error : undefined}
     />
   );
+  const printed = READING_WORDS[reading].rated ?? "On its plate";
   return (
     <>
-      <div className={difference ? "grid gap-4 wide:grid-cols-2" : ""}>
+      <div className={difference || rated !== "none" ? "grid gap-4 wide:grid-cols-2" : ""}>
         {field(difference?.[0] ?? READING_WORDS[reading].name, "value")}
         {difference && field(difference[1], "second")}
+        {units.length > 1 && !difference && reading === "plate-range" && (
+          <SelectField
+            label="in"
+            name="unit"
+            options={units}
+            value={unit?.value}
+            onChange={(event) => setTyped({ ...typed, unit: event.target.value })}
+          />
+        )}
+        {rated === "value" && field(printed.split(",")[0]!, "rated")}
+        {rated === "band" && field("On the plate, from", "ratedMin")}
+        {rated === "band" && field("to", "ratedMax")}
       </div>
       {step.records.of === "every-co-alarm" && (
         <Button
@@ -312,10 +407,30 @@ function Measured({
         </Button>
       )}
       {read.kind === "seen" && read.judgement && (
-        <Verdict judgement={read.judgement} act={adviceWords(reading, read.judgement)} />
+        <Verdict
+          judgement={read.judgement}
+          act={adviceWords(reading, read.judgement)}
+          words={areLeadsReversed(reading, Number(typed.value)) ? LEADS_REVERSED : undefined}
+        />
       )}
     </>
   );
+}
+
+/** The fields of a plate as they stand on the screen: typed, else as they were the last time. */
+function withPlate(
+  rated: ReturnType<typeof ratedOf>,
+  before: Pick<Typed, "rated" | "ratedMin" | "ratedMax"> | Record<string, string | undefined>,
+  typed: Typed,
+): Typed {
+  const keys = rated === "value" ? ["rated"] : rated === "band" ? ["ratedMin", "ratedMax"] : [];
+  const known = Object.fromEntries(
+    keys.flatMap((key) => {
+      const text = (before as Record<string, string | undefined>)[key];
+      return text === undefined ? [] : [[key, text]];
+    }),
+  );
+  return { ...known, ...typed };
 }
 
 /** The opening of a slot, and whether what is bought now fills it. */

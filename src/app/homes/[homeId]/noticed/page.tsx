@@ -16,7 +16,6 @@ export default async function NoticedPage({
   const { unit, sign } = await searchParams;
   const page = await noticedPageOf(homeId);
   if (!page) notFound();
-  const { today, units } = page;
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-5 flex flex-wrap items-baseline gap-x-6">
@@ -37,11 +36,11 @@ export default async function NoticedPage({
       <NoticedForm
         action={noteNoticed.bind(null, homeId)}
         initial={emptyForm({
-          date: [today],
+          date: [page.today],
           ...(typeof unit === "string" ? { unitId: [unit] } : {}),
           ...(typeof sign === "string" ? { sign: [sign] } : {}),
         })}
-        {...{ homeId, units, today }}
+        {...{ homeId, page }}
       />
     </div>
   );

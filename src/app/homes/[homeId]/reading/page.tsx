@@ -14,7 +14,7 @@ export default async function ReadingPage({
   searchParams,
 }: PageProps<"/homes/[homeId]/reading">) {
   const { homeId } = await params;
-  const { place } = await searchParams;
+  const { place, kind } = await searchParams;
   const page = await readingPageOf(homeId);
   if (!page) notFound();
   return (
@@ -32,7 +32,9 @@ export default async function ReadingPage({
           action={noteReading.bind(null, homeId)}
           initial={emptyForm({
             date: [page.today],
+            school: [page.snapshot.home.capacitorSchool ?? "label"],
             ...(typeof place === "string" ? { place: [place] } : {}),
+            ...(typeof kind === "string" ? { kind: [kind] } : {}),
           })}
           places={page.places}
           today={page.today}

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
+import { AlarmLines } from "@/features/emergency/emergency-view";
 import { UnitHistory } from "@/features/records/history";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { JobSection } from "@/features/schedule/job-list";
@@ -45,7 +46,12 @@ export default async function UnitPage({
               }
             : null
         }
-        watch={<WatchOfUnit {...{ homeId, unitId }} />}
+        watch={
+          <>
+            <AlarmLines {...{ homeId, unitId }} kind={sheet.unit.kind} />
+            <WatchOfUnit {...{ homeId, unitId }} />
+          </>
+        }
         light={(slotId, words) => (
           <LightButton {...{ homeId, slotId, words }} commandId={randomUUID()} />
         )}

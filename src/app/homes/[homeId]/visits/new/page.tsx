@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { enterPast, savePlan } from "@/features/visits/visit-actions";
 import { PlanForm } from "@/features/visits/visit-forms";
-import { planPageOf } from "@/features/visits/visit-queries";
+import { planPageOf, reasonIn } from "@/features/visits/visit-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "A visit" };
@@ -12,12 +12,13 @@ export default async function NewVisit({
   searchParams,
 }: PageProps<"/homes/[homeId]/visits/new">) {
   const { homeId } = await params;
-  const { past, on, units: asked } = await searchParams;
+  const { past, on, units: asked, unit, reason } = await searchParams;
   const page = await planPageOf(homeId);
   if (!page) notFound();
   const { contacts, units, asks, today } = page;
   const isPast = past === "1";
-  const wanted = typeof asked === "string" ? asked.split(",") : null;
+  const named = typeof asked === "string" ? asked : typeof unit === "string" ? unit : null;
+  const wanted = named?.split(",") ?? null;
   const chosen = units.filter(({ id, due }) => (wanted ? wanted.includes(id) : due !== ""));
   return (
     <>
@@ -25,7 +26,7 @@ export default async function NewVisit({
       <PlanForm
         action={isPast ? enterPast.bind(null, homeId) : savePlan.bind(null, homeId, null)}
         initial={emptyForm({
-          reason: ["yearly"],
+          reason: [reasonIn(reason)],
           unit: isPast ? [] : chosen.map(({ id }) => id),
           on: [typeof on === "string" ? on : ""],
           contactId: [contacts.find(({ role }) => role === "technician")?.id ?? ""],

@@ -18,7 +18,8 @@ export default async function UnitChecks({
   const { finding: wanted } = await searchParams;
   const page = await unitChecksOf(homeId, visitId, unitId, HOUSEHOLD);
   if (!page) notFound();
-  const { snapshot, visit, unit, units, rows, initial, fogLimit, partNames, pictures } = page;
+  const { snapshot, visit, unit, units, rows, initial, fogLimit, school, partNames, pictures } =
+    page;
   const { unitSystem: system, currency } = snapshot.home;
   const here = units.find((each) => each.unit.id === unitId)!;
   const finding = here.findings.find(({ id }) => id === wanted);
@@ -45,7 +46,7 @@ export default async function UnitChecks({
           keep={keepChecks.bind(null, homeId, { visitId, unitId })}
           initial={emptyForm(initial)}
           instruments={snapshot.instruments}
-          {...{ rows, system, fogLimit }}
+          {...{ rows, system, fogLimit, school }}
         />
       </div>
       <aside className="flex flex-col gap-6">

@@ -1,0 +1,24 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { saveNumber } from "@/features/emergency/emergency-actions";
+import { emergencySheetOf } from "@/features/emergency/emergency-queries";
+import { EmergencySheetView } from "@/features/emergency/emergency-view";
+
+export const metadata: Metadata = { title: "Emergency" };
+
+export default async function EmergencyKindPage({
+  params,
+  searchParams,
+}: PageProps<"/emergency/[homeId]/[kind]">) {
+  const { homeId, kind } = await params;
+  const { unit } = await searchParams;
+  const unitId = typeof unit === "string" ? unit : undefined;
+  const sheet = await emergencySheetOf(homeId, kind, unitId);
+  if (!sheet) notFound();
+  return (
+    <EmergencySheetView
+      sheet={sheet}
+      save={saveNumber.bind(null, homeId, kind, sheet.unit?.id ?? null)}
+    />
+  );
+}
