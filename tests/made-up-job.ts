@@ -27,6 +27,7 @@ export const madeUpJob = (id: string, facts: JobFacts = {}): JobStatus => {
       ...{ isChanged: false, isSafety: safety, isUnreadable: false, isOwn: false },
     },
     unit: null,
+    waits: null,
     opens: due === null ? null : at(opens),
     due: due === null ? null : at(due),
     closes: due === null ? null : at(due + 5),

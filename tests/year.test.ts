@@ -326,9 +326,9 @@ describe("a round’s sheet", () => {
     const sheet = (await roundSheet(HOME, on, person))!;
     expect(sheet.next?.id).toBe(order[0]);
     expect(await nextRoundOf(HOME)).toMatchObject({ isBegun: true, jobs: order.length });
-    await actions.endRound(HOME, begun[0]!.id);
+    await actions.endRound(HOME, { id: begun[0]!.id });
     expect(await nextRoundOf(HOME)).toMatchObject({ isBegun: false });
-    expect(await actions.endRound(HOME, begun[0]!.id)).toEqual({ kind: "nothing" });
+    expect(await actions.endRound(HOME, { id: begun[0]!.id })).toEqual({ kind: "nothing" });
   });
 
   it("stays where it was agreed", async () => {

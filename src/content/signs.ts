@@ -80,6 +80,15 @@ export const SIGN_GROUPS: readonly SignGroup[] = [
     ],
   },
   {
+    name: "The weather",
+    signs: [
+      sign("weather:snow", "Snow lies"),
+      sign("weather:leaves", "The leaves are down"),
+      sign("weather:warm", "The first warm day"),
+      sign("weather:frost", "The first frost"),
+    ],
+  },
+  {
     name: "Lights and alarms",
     signs: [
       read("light", "indicator-light", "on", "The filter light came on", AT_UNIT),
@@ -124,6 +133,7 @@ export const GONE: Readonly<Record<string, SignWords>> = {
   breaker: sign("breaker:holds", "Its breaker holds", { isWell: true }),
   dryer: sign("dryer:well", "It dries in one turn again", { isWell: true }),
   alarm: sign("alarm:quiet", "The alarms are quiet", { isWell: true }),
+  weather: sign("weather:past", "That weather is over", { isWell: true }),
   fire: sign("fire:out", "It is out, and was seen to", { isWell: true }),
   flood: sign("flood:dry", "It is dry again", { isWell: true }),
   sparks: sign("sparks:mended", "It was mended", { isWell: true }),

@@ -10,12 +10,21 @@ import {
   spanWords,
 } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
+import type { Weather } from "@/core/scheduling/weather-calls";
 
 type Dates = Pick<JobStatus, "opens" | "due" | "closes" | "state"> &
-  Partial<Pick<JobStatus, "because">>;
+  Partial<Pick<JobStatus, "because" | "waits">>;
 
-/** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”. */
-export function dueWords({ due, closes, state }: Dates, today: PlainDate): string {
+const WEATHER_WORDS: Readonly<Record<Weather, string>> = {
+  snow: "when snow lies",
+  "leaf-fall": "once the leaves are down",
+  "first-warm-day": "on the first warm day",
+  "first-frost": "with the first frost",
+};
+
+/** When a job is due, in a word or two: “in 3 weeks”, “now”, “2 weeks over”, “when snow lies”. */
+export function dueWords({ due, closes, state, waits }: Dates, today: PlainDate): string {
+  if (waits) return WEATHER_WORDS[waits.for];
   switch (state) {
     case "none":
       return "";
@@ -31,9 +40,13 @@ export function dueWords({ due, closes, state }: Dates, today: PlainDate): strin
 
 /** The days around it: “12 to 23 Mar”, “until 23 Mar”, “was due by 28 Feb”. */
 export function windowWords(
-  { opens, due, closes, state, because }: Dates,
+  { opens, due, closes, state, because, waits }: Dates,
   today: PlainDate,
 ): string {
+  if (waits)
+    return waits.usual > today
+      ? `usually from ${dayAndMonth(waits.usual, today)}`
+      : "its season is now";
   if (!due) return "";
   if (because?.kind === "age" && opens && closes)
     return state === "past"

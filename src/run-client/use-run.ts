@@ -17,6 +17,8 @@ export type RunInput = {
   serverNow: string;
   /** What else is open in the home, of other runs or left over. */
   beside: EndEntry[];
+  /** Why nothing of its machine comes back on, where a stop stands there. */
+  stopped?: string | undefined;
 };
 
 export type RunHandle = {
@@ -46,7 +48,7 @@ const DEVICE: Device = {
  * A run on this device: what the server knows, and what was done here and is on its way. What is
  * on its way is kept in the browser, so that neither a reload nor a lost server loses it.
  */
-export function useRun({ runId, job, events, serverNow, beside }: RunInput): RunHandle {
+export function useRun({ runId, job, events, serverNow, beside, stopped }: RunInput): RunHandle {
   const [sync] = useState(
     () =>
       new RunSync({
@@ -86,8 +88,9 @@ export function useRun({ runId, job, events, serverNow, beside }: RunInput): Run
     return replayRun(job, [...known, ...ahead], undefined, {
       open: beside,
       accepted: known.length,
+      stopped,
     });
-  }, [job, known, queue, beside]);
+  }, [job, known, queue, beside, stopped]);
   return {
     state,
     trouble,

@@ -1,12 +1,13 @@
 import type { z } from "zod";
 import { addDays, daysFrom, isoWeekday, type PlainDate } from "../quantities/plain-date";
-import type {
-  Crew,
-  Evaluation,
-  evaluateInput,
-  PlanConflict,
-  PlanInput,
-  PlanTask,
+import {
+  SAFETY_CRITICALITY,
+  type Crew,
+  type Evaluation,
+  type evaluateInput,
+  type PlanConflict,
+  type PlanInput,
+  type PlanTask,
 } from "./plan-schema";
 
 type Input = z.output<typeof evaluateInput>;
@@ -152,8 +153,15 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
           weight * (lateDay * (2 * whole + half) * cost.lateSquare + 200 * whole * whole),
           200 * cost.lateSquare,
         );
-        if (closes !== null && day > closes)
+        if (closes !== null && day > closes) {
           overdue.push({ task: task.id, day, days: daysFrom(closes, day) });
+          const from = latest(window.opens ?? today, latest(addDays(before, 1), today));
+          const isInTime = [...candidates.get(crew.id)!].some(
+            (each) => from <= each && each <= closes && isAllowed(each),
+          );
+          if (task.criticality >= SAFETY_CRITICALITY && isInTime && !isPinned)
+            report("late-safety", day);
+        }
       }
       const own = published.filter(({ task: id }) => id === task.id);
       if (own.length > 0 && day <= lastPublished) {

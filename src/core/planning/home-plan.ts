@@ -1,8 +1,16 @@
-import { addDays, daysFrom, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
+import {
+  addDays,
+  daysFrom,
+  fromDay,
+  isoWeekday,
+  toDay,
+  type PlainDate,
+} from "../quantities/plain-date";
 import type { Reach } from "../inventory/reach";
 import { isDeferred, type JobStatus } from "../scheduling/schedule";
 import type { PlannedTask } from "../scheduling/task";
 import type { HomeStatus } from "../timeline/home-status";
+import { weatherOf } from "../scheduling/weather-calls";
 import { visitState } from "../visits/visit";
 import { calmFrom } from "./calm";
 import { planInput, type PlanInput, type PlanTask } from "./plan-schema";
@@ -37,21 +45,64 @@ const does = ({ leaves }: Person, facts: JobFacts): boolean =>
   !(facts.outdoor && leaves.includes("outdoors")) &&
   !(facts.reach !== "floor" && leaves.includes("height"));
 
+/** From when to when a job may be done without being early or late. */
+type Between = { from: PlainDate; to: PlainDate };
+
+/** Whether somebody has a day of theirs between two, both inclusive. */
+function isThere({ weekdays, away }: Person, { from, to }: Between): boolean {
+  const last = to < addDays(from, YEAR_DAYS) ? to : addDays(from, YEAR_DAYS);
+  for (let day = from; day <= last; day = addDays(day, 1))
+    if (
+      weekdays.includes(isoWeekday(day)) &&
+      !away.some((each) => each.from <= day && day <= each.to)
+    )
+      return true;
+  return false;
+}
+
 /**
  * Who does a job: the technician what only a licensed person may do, else whose machine it is, else the
- * first who does such work; null where nobody of the home does.
+ * first who does such work; null where nobody of the home does. Whoever is away while it is due hands it over to
+ * the first who is there.
  *
+ * @param between while it is due; without it nobody’s absence counts
  * @example whoDoes([{ id: "a", kind: "owner", leaves: ["power"], unitIds: [] }], { who: "owner" }, { powerOff: true, reach: "floor" }) // null
  */
 export function whoDoes(
   people: readonly Person[],
   { who, unitId }: Pick<PlannedTask, "who" | "unitId">,
   facts: JobFacts,
+  between?: Between,
 ): Person | null {
   if (who === "licensed") return people.find(({ kind }) => kind === "technician") ?? null;
   const able = people.filter((person) => person.kind === "owner" && does(person, facts));
-  const theirs = able.find(({ unitIds }) => unitId !== undefined && unitIds.includes(unitId));
-  return theirs ?? able.find(({ unitIds }) => unitIds.length === 0) ?? able[0] ?? null;
+  const theirs = able.filter(({ unitIds }) => unitId !== undefined && unitIds.includes(unitId));
+  const anybodys = able.filter(({ unitIds }) => unitIds.length === 0);
+  const inOrder = [...new Set([...theirs, ...anybodys, ...able])];
+  const there = between && inOrder.find((person) => isThere(person, between));
+  return there ?? inOrder[0] ?? null;
+}
+
+/**
+ * Who does a job as it stands: the same in the plan and wherever a round of it is shown.
+ *
+ * @example doerOf([], { task: { who: "owner" }, opens: null, due: null, closes: null }, { powerOff: false, reach: "floor" }, "2026-03-14") // null
+ */
+export const doerOf = (
+  people: readonly Person[],
+  job: Pick<JobStatus, "task" | "opens" | "due" | "closes">,
+  facts: JobFacts,
+  today: PlainDate,
+): Person | null => whoDoes(people, job.task, facts, betweenOf(job, today));
+
+/** While a job is due: from today at the soonest, until it closes or at least until it is due. */
+function betweenOf(
+  { opens, due, closes }: Pick<JobStatus, "opens" | "due" | "closes">,
+  today: PlainDate,
+): Between | undefined {
+  const last = closes ?? due;
+  if (last === null || last < today) return undefined;
+  return { from: opens !== null && opens > today ? opens : today, to: last };
 }
 
 /** A home as a plan asks for it, and the jobs nobody of the home does. */
@@ -59,7 +110,8 @@ export type HomePlan = { input: PlanInput; nobody: JobStatus[] };
 
 /**
  * A home’s jobs as a plan asks for them: each with its window as it stands and a table of the windows after,
- * by the day it is done. What nothing calls for within the horizon is not in it, nor what is switched off.
+ * by the day it is done. What nothing calls for within the horizon is not in it, nor what is switched off. What
+ * waits for its weather is in it only once that has called, this one time: nobody knows on which day snow lies.
  * A technician’s visit that has its day is a round that stays; so does what was announced.
  *
  * @param factsOf what is known of a job from its procedure and its part
@@ -82,14 +134,16 @@ export function homePlan(
   const calm = calmFrom(wanted, today);
   const found = wanted.map((job) => {
     const facts = factsOf(job.task);
-    return { job, facts, person: whoDoes(people, job.task, facts) };
+    return { job, facts, person: doerOf(people, job, facts, today) };
   });
   const tasks = found.flatMap(({ job, facts, person }) =>
     person
       ? [
           {
             ...taskOf(job, facts, today, calm.get(job.task.id)),
-            windows: windowsAhead(status, job, horizonEnd),
+            windows: weatherOf(job.task.trigger)
+              ? noneAfter(today, horizonEnd)
+              : windowsAhead(status, job, horizonEnd),
             crew: person.id,
           },
         ]
@@ -150,6 +204,12 @@ function taskOf(job: JobStatus, facts: JobFacts, today: PlainDate, calm: PlainDa
     criticality: task.isSafety ? SAFETY_WEIGHT : USUAL_WEIGHT,
     ...(from ? { allowed: [{ from, to: addDays(today, YEAR_DAYS + PAST_HORIZON_DAYS) }] } : {}),
   };
+}
+
+/** Nothing after this one time. */
+function noneAfter(today: PlainDate, horizonEnd: PlainDate): PlanTask["windows"] {
+  const none = () => Array.from({ length: daysFrom(today, horizonEnd) + 1 }, () => null);
+  return { from: today, opens: none(), due: none(), closes: none() };
 }
 
 /** The windows of a job by the day it is done, up to the end of a plan. */

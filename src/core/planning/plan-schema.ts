@@ -209,6 +209,9 @@ export const evaluateInput = z
     }),
   );
 
+/** From this weight on a job keeps people from harm: it is never late while there is a day in its window. */
+export const SAFETY_CRITICALITY = 2;
+
 /** Costs in centi-minutes, whole: sums are exact. */
 const costsSchema = z.strictObject({
   total: z.number().int(),
@@ -232,6 +235,7 @@ export const PLAN_CONFLICTS = [
   "twice",
   "missing",
   "pin-missed",
+  "late-safety",
 ] as const;
 const conflictSchema = z.strictObject({
   kind: z.enum(PLAN_CONFLICTS),

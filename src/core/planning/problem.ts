@@ -5,7 +5,7 @@ import {
   type DayNumber,
   type PlainDate,
 } from "../quantities/plain-date";
-import type { PlanInput } from "./plan-schema";
+import { SAFETY_CRITICALITY, type PlanInput } from "./plan-schema";
 
 /**
  * A plan to be searched, in whole numbers: days counted from today, centi-minutes, tasks, units, crews and
@@ -61,6 +61,8 @@ export type ProblemTask = {
   unit: number;
   home: number;
   crew: number;
+  /** It is never late while there is a day in its window. */
+  isSafety: boolean;
   handsOn: number;
   powerOff: boolean;
   returns: { first: number; last: number; minutes: number } | null;
@@ -170,6 +172,7 @@ export function problemOf(input: PlanInput): Problem {
         : null,
       wasted: centi(task.handsOn) + centi(task.consumable * input.cost.minutesPerMoney),
       weight: centi(task.criticality),
+      isSafety: task.criticality >= SAFETY_CRITICALITY,
       lastDone,
       first: first && first.due !== NO_DAY ? first : null,
       opens: table(task.windows.opens).map((day) => (day === NO_DAY ? -NO_DAY : day)),

@@ -1,4 +1,4 @@
-import { NO_DAY, type Problem, type ProblemTask } from "./problem";
+import { NO_DAY, type Problem, type ProblemTask, type ProblemWindow } from "./problem";
 
 // Taken once: a look into a global object costs more than the sum, where tests run in a box of their own.
 const { abs, floor, max, min } = Math;
@@ -73,17 +73,60 @@ export function movedCost(
 const SLACK_DAYS = 21;
 const UNREACHED = Number.POSITIVE_INFINITY;
 
+/** Whether a task may be done on a day by its crew. */
+const mayBe = ({ crews }: Problem, task: ProblemTask, day: number): boolean =>
+  day > task.lastDone &&
+  (task.isAllowed?.[day] ?? 1) === 1 &&
+  crews[task.crew]!.isCandidate[day] === 1;
+
 /**
- * Which days may be tried for a task, in order: what its crew tries, pins among them.
+ * The window after a task was done on a day; after `lastDone` its first. Null where nothing more is called for.
+ *
+ * @example windowFrom(smallProblem, smallProblem.tasks[0], -1).due // 29
+ */
+export const windowFrom = (
+  { horizon }: Problem,
+  task: ProblemTask,
+  before: number,
+): ProblemWindow | null => {
+  if (before === task.lastDone) return task.first;
+  if (before > horizon || task.due[before] === NO_DAY) return null;
+  return { opens: task.opens[before]!, due: task.due[before]!, closes: task.closes[before]! };
+};
+
+/**
+ * Which days may be tried for a task, in order: what its crew tries, pins among them. Where a window that may come
+ * about holds none of these, all the crew’s days in it; and where it has none at all, the first one after it.
  *
  * @example triedDays(smallProblem, smallProblem.tasks[0])[0] // 0
  */
 export function triedDays(problem: Problem, task: ProblemTask): Int32Array {
-  const { tried, isCandidate } = problem.crews[task.crew]!;
-  const days = tried.filter(
-    (day) => day > task.lastDone && (task.isAllowed?.[day] ?? 1) === 1 && isCandidate[day] === 1,
-  );
-  return Int32Array.from(new Set([...days, ...task.pins])).sort();
+  const { tried } = problem.crews[task.crew]!;
+  const days = new Set([...tried.filter((day) => mayBe(problem, task, day)), ...task.pins]);
+  const asked = new Set<number>();
+  for (let open = [task.lastDone, ...days]; open.length > 0;) {
+    const added: number[] = [];
+    for (const before of open) {
+      const window = windowFrom(problem, task, before);
+      if (!window || window.due > problem.horizon) continue;
+      const first = max(window.opens, before + 1, 0);
+      const last = min(window.closes, problem.days - 1);
+      const key = first * problem.days + last;
+      if (asked.has(key)) continue;
+      asked.add(key);
+      let isThere = false;
+      for (let day = first; day <= last && !isThere; day++) isThere = days.has(day);
+      if (isThere) continue;
+      const inside: number[] = [];
+      for (let day = first; day <= last; day++) if (mayBe(problem, task, day)) inside.push(day);
+      for (let day = max(first, last + 1); inside.length === 0 && day < problem.days; day++)
+        if (mayBe(problem, task, day)) inside.push(day);
+      for (const day of inside) if (!days.has(day)) added.push(day);
+      for (const day of inside) days.add(day);
+    }
+    open = added;
+  }
+  return Int32Array.from(days).sort();
 }
 
 /** Dearer than any plan: only where there is no other way. */
@@ -152,7 +195,10 @@ export class Routes {
     // A pin may lie before its window opens; other days may not.
     while (first < days.length && days[first]! < min(opens, nextPin)) first++;
     let last = first;
-    while (last < days.length && days[last]! <= min(lastTried, nextPin)) last++;
+    // What keeps people from harm is never late while there is a day in its window.
+    const inTime = task.isSafety && (days[first] ?? NO_DAY) <= closes;
+    const until = min(inTime ? closes : lastTried, nextPin);
+    while (last < days.length && days[last]! <= until) last++;
     const costs = new Float64Array(last - first);
     for (let place = first; place < last; place++) costs[place - first] = this.#costOf(step, place);
     return { ...step, first, costs };

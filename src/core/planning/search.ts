@@ -1,6 +1,6 @@
 import { chanceFrom } from "../quantities/chance";
-import { earlyCost, lateCost, movedCost, Routes, triedDays } from "./route";
-import { NO_DAY, type Problem } from "./problem";
+import { earlyCost, lateCost, movedCost, Routes, triedDays, windowFrom } from "./route";
+import { NO_DAY, type Problem, type ProblemWindow } from "./problem";
 
 // Taken once: a look into a global object costs more than the sum, where tests run in a box of their own.
 const { abs, floor, max, min } = Math;
@@ -125,6 +125,9 @@ const returnsOf = (rounds: Rounds, days: Days): { task: number; day: number }[] 
     task.returns ? days[i]!.map((day) => ({ task: i, day: rounds.returnDay(i, day) })) : [],
   );
 
+/** What was left out weighs more than any minutes over a cap: nothing is gained by it. */
+const LEFT_OUT = 1e9;
+
 /** What a plan costs, from its rounds as they stand with every occurrence in them. */
 function priceOf(rounds: Rounds, days: Days): Price {
   const { problem } = rounds;
@@ -171,6 +174,9 @@ function priceOf(rounds: Rounds, days: Days): Price {
       }
       before = day;
     }
+    const next = windowOf(problem, i, before);
+    const isPinnedAhead = task.pins.some((pin) => pin > before);
+    if (isPinnedAhead || (next && next.due <= problem.horizon)) excess += LEFT_OUT;
   });
   for (const { task, day } of returns) {
     rounds.return(task, day, 1);
@@ -193,16 +199,8 @@ function priceOf(rounds: Rounds, days: Days): Price {
  *
  * @example windowOf(smallProblem, 0, -1).due // 29
  */
-export function windowOf(
-  { tasks, horizon }: Problem,
-  task: number,
-  before: number,
-): { opens: number; due: number; closes: number } | null {
-  const it = tasks[task]!;
-  if (before === it.lastDone) return it.first;
-  if (before > horizon || it.due[before] === NO_DAY) return null;
-  return { opens: it.opens[before]!, due: it.due[before]!, closes: it.closes[before]! };
-}
+export const windowOf = (problem: Problem, task: number, before: number): ProblemWindow | null =>
+  windowFrom(problem, problem.tasks[task]!, before);
 
 /** How a way is sought: a round nobody may use, or one that costs nothing to open. */
 type Bent = { closed: number; free: number };
@@ -313,7 +311,8 @@ export class Search {
     for (let i = 0; i < days.length; i++) {
       const day = days[i]!;
       const round = problem.roundOf(crew, home, day);
-      if (round === bent.closed && !task.pins.includes(day)) {
+      // A round may be closed to all but what is pinned there, and what may not be late.
+      if (round === bent.closed && !task.isSafety && !task.pins.includes(day)) {
         costs[i] = Number.POSITIVE_INFINITY;
         continue;
       }

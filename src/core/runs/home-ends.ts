@@ -14,6 +14,8 @@ export type HomeEnd = OpenEnd & {
   blockedBy: string[];
   /** A drying part that has to wait still. */
   isDrying: boolean;
+  /** Why it stays as it is, where a stop stands at its machine. */
+  stopped?: string;
 };
 
 /** Whether an end is of this run: its name begins with the run's. */

@@ -126,7 +126,7 @@ const SUPPLIES: readonly EndKind[] = [
  *
  * @example isSupply({ end: "gas-shut" }) // true
  */
-export const isSupply = ({ end, isInside }: StepEnd): boolean =>
+export const isSupply = ({ end, isInside }: Pick<StepEnd, "end" | "isInside">): boolean =>
   SUPPLIES.includes(end) && !isInside;
 
 /**

@@ -1,7 +1,7 @@
 import { isWordKind, type ReadingKind } from "../readings/reading-kinds";
 import type { AlarmSeen, AlarmState, ReadingSeen } from "./run-event";
 import { dayIn, type PlainDate } from "../quantities/plain-date";
-import { takenEnds, wokenEnds } from "./procedure";
+import { LEFT_OPEN, takenEnds, wokenEnds, type Procedure } from "./procedure";
 import { endWordsOf } from "./run";
 import { endId } from "./run-ends";
 import type { RunJob, RunState, CompletedStep } from "./run-state";
@@ -291,10 +291,23 @@ export function endsLeft(
         leftOpen !== undefined && end.id === `${job.place.run}:${step.closes}`,
     );
     const label = endWordsOf(state, job.place, end.id);
-    const words = left?.leftOpen ?? state.keptOff?.words;
+    const said = left?.leftOpen ?? state.keptOff?.words;
+    const owed = left ? owedAfter(procedure, left.step.id) : [];
+    const words =
+      said && owed.length > 0 && !state.keptOff
+        ? `${said}. Once it is back: ${owed.join(", ")}`
+        : said;
     return entry ? [{ ...entry, ...(label ? { label } : {}), ...(words ? { words } : {}) }] : [];
   });
 }
+
+/** What was passed over as the machine was left off, and is to be looked at once it is back: the titles of steps. */
+const owedAfter = ({ steps }: Procedure, closing: string): string[] =>
+  steps.flatMap(({ kind, title, unlessSeen }) =>
+    kind === "test" && unlessSeen?.step === closing && unlessSeen.is.includes(LEFT_OPEN)
+      ? [title.charAt(0).toLowerCase() + title.slice(1)]
+      : [],
+  );
 
 /**
  * Which ends of earlier runs this one has put back, as they were recorded then: parked for a season, or left

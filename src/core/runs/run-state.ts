@@ -144,7 +144,12 @@ export type RunPlace = {
  * What else is open at the machines of a run: of other runs, or left over from ended ones. It counts
  * for what is done now, never for what was accepted before.
  */
-export type Beside = { open: readonly EndEntry[]; accepted: number };
+export type Beside = {
+  open: readonly EndEntry[];
+  accepted: number;
+  /** Why nothing of its machine comes back on, where a stop stands there that nobody has seen to. */
+  stopped?: string | undefined;
+};
 
 /** Everything of a run that does not change: its job, where it is done, by whom. */
 export type RunJob = {

@@ -216,9 +216,9 @@ export class RunReplay {
    *
    * @example new RunReplay(job).forked().state.status // "going"
    */
-  forked(now?: string, open: readonly EndEntry[] = []): RunReplay {
+  forked(now?: string, open: readonly EndEntry[] = [], stopped?: string): RunReplay {
     const accepted = this.#taken;
-    const fork = new RunReplay(this.job, now, { open, accepted });
+    const fork = new RunReplay(this.job, now, { open, accepted, stopped });
     fork.#state = this.state;
     fork.#moves = this.#moves;
     fork.#taken = accepted;
@@ -235,11 +235,13 @@ export class RunReplay {
   take(sent: RunEvent): void {
     const { job, now, beside } = this;
     const state = this.#state;
-    const elsewhere = beside && this.#taken >= beside.accepted ? beside.open : [];
+    const isNew = beside !== undefined && this.#taken >= beside.accepted;
+    const elsewhere = isNew ? beside.open : [];
+    const stopped = isNew ? beside.stopped : undefined;
     this.#taken++;
     const event =
       now !== undefined && Date.parse(sent.at) > Date.parse(now) ? { ...sent, at: now } : sent;
-    const step = applied(job, state, event, elsewhere);
+    const step = applied(job, state, event, elsewhere, stopped);
     if (step.kind === "refused") this.#added.push({ refused: [{ event: sent, why: step.why }] });
     else if (step.kind === "added") this.#added.push(step.more);
     else if (step.kind === "beside") this.#state = { ...state, ...step.change };
@@ -317,6 +319,7 @@ function applied(
   state: RunState,
   event: RunEvent,
   elsewhere: readonly EndEntry[],
+  stopped: string | undefined,
 ): Applied {
   if (event.kind === "undone")
     return state.status === "finished"
@@ -326,7 +329,7 @@ function applied(
   const { at } = event;
   switch (event.kind) {
     case "done":
-      return doneAt(job, state, event, elsewhere);
+      return doneAt(job, state, event, elsewhere, stopped);
     case "leave-open": {
       if (isBehind(state, event.step)) return nothing;
       const { current } = state;
@@ -477,6 +480,7 @@ function completeStep(state: RunState, completed: CompletedStep): Applied {
 /**
  * Why the step at hand cannot be done yet, if something has to come or pass before it.
  *
+ * @param stopped why nothing of its machine comes back on, where a stop stands there
  * @example holdsUp(job, replayRun(job, []), replayRun(job, []).current, "2026-03-14T09:00:00Z") // null
  */
 export function holdsUp(
@@ -485,9 +489,13 @@ export function holdsUp(
   step: Step,
   at: string,
   elsewhere: readonly EndEntry[] = [],
+  stopped?: string,
 ): RunRefusal | null {
   if (step.who === "licensed" && job.qualification !== "licensed") return "licensed-only";
-  if (state.keptOff && bringsBack(state, step)) return "kept-off";
+  // What means stop is seen to by licensed people: they have to see it run. Nobody else brings it back.
+  const isHeld =
+    state.keptOff !== null || (stopped !== undefined && job.qualification !== "licensed");
+  if (isHeld && bringsBack(state, step)) return "kept-off";
   const blocks = blocksOf(job, state, step, at, elsewhere);
   if (blocks[0]) return blocks[0].why;
   const isWaiting = state.timers.some(
@@ -527,12 +535,13 @@ function doneAt(
   state: RunState,
   event: Extract<RunEvent, { kind: "done" }>,
   elsewhere: readonly EndEntry[],
+  stopped: string | undefined,
 ): Applied {
   if ((event.round ?? 0) !== state.round || isBehind(state, event.step)) return nothing;
   const { current } = state;
   if (state.safetyStop) return refuse("on-hold");
   if (current?.id !== event.step) return refuse("not-the-step");
-  const why = holdsUp(job, state, current, event.at, elsewhere);
+  const why = holdsUp(job, state, current, event.at, elsewhere, stopped);
   if (why) return refuse(why);
   const { grade, reading, choice, size, place, unit, each, alarms } = event;
   const { direction, count, words, acrossMm } = event;

@@ -22,6 +22,7 @@ import type { HomeSnapshot } from "../history/home-snapshot";
 import { NO_CALLS, type Call, type Calls } from "../noticed/calls";
 import { judged, type JudgedReading } from "../history/readings-taken";
 import type { WearStatus } from "../filters/wear-status";
+import { calledByWeather, weatherOf, type WeatherWait } from "./weather-calls";
 import { placeKey, RENEW, type PlannedTask } from "./task";
 
 /** How a job stands, and the days of its coming rounds. */
@@ -39,6 +40,8 @@ export type JobStatus = {
   since: PlainDate | null;
   /** What brought it forward, where that governs its day. */
   called: Call | null;
+  /** Its weather has not called for it yet: until then it has no day. */
+  waits: WeatherWait | null;
   /** That it was not possible the last time somebody tried, and nobody did it since. */
   deferral: Deferral | null;
   /** The days it is taken to be done, one after another; never before today. */
@@ -352,6 +355,7 @@ export function scheduleOf(
       ...common,
       because: task.trigger,
       called: null,
+      waits: null,
       opens: null,
       due: null,
       closes: null,
@@ -364,23 +368,44 @@ export function scheduleOf(
       if (task.isOff || !(dueTask ?? call)) return nothing;
       const own = dueTask ? dueCalculatorOf(dueTask, now, end) : NEVER_DUE;
       const called = call ? datesOfCall(call) : null;
-      const dueItself = own.now();
+      const byCalendar = own.now();
+      const { dates: dueItself, waits } = byWeather(snapshot, task.trigger, byCalendar, now);
       const isCalled = soonest([called, dueItself]) === 0;
       const dates = isCalled ? called : dueItself;
       const work = { ...own, now: () => dates };
+      const waitsForWeather = weatherOf(task.trigger) !== null;
       return {
         ...common,
         ...asDates(dates),
         because: dueTask ? governing(dueTask, now, end) : task.trigger,
         called: isCalled ? call : null,
+        waits: isCalled ? null : waits,
         state: stateOn(dates, now),
-        ahead: occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
+        ahead: waitsForWeather ? [] : occurrencesOf(work, now, end).map(({ day }) => fromDay(day)),
       };
     } catch {
       // A job whose entries contradict each other must not break the page of the whole home.
       return { ...nothing, problem: problem ?? NOT_COUNTED };
     }
   });
+}
+
+/** What waits for its weather has no day before that. */
+function byWeather(
+  { actuals }: HomeSnapshot,
+  trigger: Trigger,
+  dates: Dates | null,
+  today: DayNumber,
+): { dates: Dates | null; waits: WeatherWait | null } {
+  const weather = weatherOf(trigger);
+  if (!weather || !dates || dates.due === null) return { dates, waits: null };
+  const offsetDays = trigger.kind === "season" ? trigger.offsetDays : 0;
+  const called = calledByWeather(
+    weather,
+    { ...dates, due: dates.due },
+    { today, actuals, offsetDays },
+  );
+  return "for" in called ? { dates: null, waits: called } : { dates: called, waits: null };
 }
 
 const NEVER_DUE: DueCalculator = { now: () => null, after: () => null };

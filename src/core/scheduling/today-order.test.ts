@@ -27,6 +27,7 @@ const job = (
     since: null,
     deferral: null,
     called: null,
+    waits: null,
     ahead: [],
     problem: null,
     ...extra,

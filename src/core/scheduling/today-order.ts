@@ -20,7 +20,8 @@ export const isUnknownFilter = ({ task, lastDone }: JobStatus): boolean =>
 
 /** Where a job stands today; null when it is not near. What is deferred waits for its day. */
 function whenOf(job: JobStatus, today: PlainDate): When | null {
-  const { due, state, deferral } = job;
+  const { due, state, deferral, waits } = job;
+  if (waits) return waits.usual <= addDays(today, CLOSER_DAYS) ? "closer" : null;
   if (due === null) return isUnknownFilter(job) ? "closer" : null;
   if (isDeferred(job, today))
     return deferral!.until! <= addDays(today, CLOSER_DAYS) ? "closer" : null;
@@ -45,7 +46,7 @@ export function todayOrder(schedule: readonly JobStatus[], today: PlainDate): In
     const when = whenOf(job, today);
     return when ? [{ job, when }] : [];
   });
-  const day = ({ job }: InOrder) => job.due ?? today;
+  const day = ({ job }: InOrder) => job.due ?? job.waits?.usual ?? today;
   return near.sort((a, b) => {
     const group = GROUPS.indexOf(a.when) - GROUPS.indexOf(b.when);
     if (group !== 0) return group;

@@ -258,6 +258,25 @@ export async function listEndEntries(db: Reader, homeId: string): Promise<Record
   }));
 }
 
+/** Says anew why something stays open, where what it was left open for does not come. */
+export async function sayWhyOpen(
+  tx: Tx,
+  homeId: string,
+  endId: string,
+  words: string,
+): Promise<void> {
+  await tx
+    .update(looseEndEntries)
+    .set({ words })
+    .where(
+      and(
+        eq(looseEndEntries.homeId, homeId),
+        eq(looseEndEntries.endId, endId),
+        eq(looseEndEntries.action, "open"),
+      ),
+    );
+}
+
 export async function appendEndEntry(tx: Tx, homeId: string, entry: RecordedEnd): Promise<void> {
   await tx.insert(looseEndEntries).values({
     endId: entry.id,

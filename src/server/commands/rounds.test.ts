@@ -65,7 +65,8 @@ afterEach(async () => {
       );
     await record(run.id, [event({ kind: "finished" })]);
   }
-  for (const { id } of snapshot.year.rounds) await inHome(HOME, (open) => endRound(open, id));
+  for (const { id } of snapshot.year.rounds)
+    await inHome(HOME, (open) => endRound(open, { id, words: "until tomorrow" }));
   for (const { id } of (await openEnds()).filter(({ runId }) => runId === undefined))
     await inHome(HOME, async (open) => {
       await closeEnd(open, id);
@@ -233,7 +234,7 @@ it("takes over nothing outside a round, nor after it has ended", async () => {
   await start(TRAP, PAN);
   await finish(await begin(TRAP));
   for (const { id } of (await home()).snapshot.year.rounds)
-    await inHome(HOME, (open) => endRound(open, id));
+    await inHome(HOME, (open) => endRound(open, { id, words: "until tomorrow" }));
   const { job } = await begin(PAN);
   expect(job.setting.inRound).toBeUndefined();
   expect(replayRun(job, []).steps.some(({ isTakenOver }) => isTakenOver)).toBe(false);

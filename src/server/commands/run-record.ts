@@ -1,6 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { readSize } from "@/core/quantities/size";
+import { isIsolator } from "@/core/runs/loose-ends";
+import { isSupply } from "@/core/runs/run-ends";
 import { replayRun } from "@/core/runs/run";
 import type { RunJob, NotTaken, RunState } from "@/core/runs/run-state";
 import type { RunEvent } from "@/core/runs/run-event";
@@ -44,7 +46,10 @@ import {
 } from "@/db/repositories/runs";
 import { insertSetting, listSettings } from "@/db/repositories/settings";
 import { listUnits, updateUnit } from "@/db/repositories/units";
+import { readHome } from "@/server/snapshots/read-home";
 import { openBesideRun, readRun } from "@/server/snapshots/read-runs";
+import { lastRead } from "@/server/snapshots/snapshot-cache";
+import { stopsByUnit } from "@/server/snapshots/stops";
 
 /** A device's clock may be this far off before what it says is not believed, ms. */
 const MOST_CLOCK_ERROR_MS = 86_400_000;
@@ -112,12 +117,17 @@ export async function recordInRun(
     return !why;
   });
   const open = await openBesideRun(tx, run.homeId, runId, now);
+  const stopped = bringsBack(job, fresh) ? await stopBesideRun(tx, run, now) : undefined;
   const at = now.toISOString();
   // From where it stands; all anew where a clock that ran ahead has yet to be caught up with.
   const state =
     latest <= now.getTime()
-      ? replay.forked(at, open).taking(fresh).state
-      : replayRun(job, [...events, ...fresh], at, { open, accepted: events.length });
+      ? replay.forked(at, open, stopped).taking(fresh).state
+      : replayRun(job, [...events, ...fresh], at, {
+          open,
+          accepted: events.length,
+          stopped,
+        });
   const refusals = state.refused.slice(before.refused.length);
   const accepted = fresh.filter(
     (event) => !refusals.some((refusal) => refusal.event.id === event.id),
@@ -130,6 +140,26 @@ export async function recordInRun(
     state,
     refused: [...refused, ...refusals.map(({ event, why }) => ({ id: event.id, why }))],
   };
+}
+
+/** Why nothing of a run’s machine comes back on, where a stop stands there that nobody has seen to. */
+async function stopBesideRun(tx: Tx, run: Run, now: Date): Promise<string | undefined> {
+  if (run.unitId === null) return undefined;
+  const read = await readHome(tx, run.homeId, await lastRead(await appStore(), run.homeId));
+  if (!read) return undefined;
+  const today = dayIn(read.snapshot.home.timeZone, now.getTime());
+  return stopsByUnit(read.snapshot, today, run.id).get(run.unitId);
+}
+
+/** Whether any of the events is of a step that brings power, gas or water back. */
+function bringsBack({ procedure }: RunJob, events: readonly RunEvent[]): boolean {
+  const keys = new Set(
+    procedure.steps.flatMap(({ opens = [] }) => opens.filter(isSupply).map(({ key }) => key)),
+  );
+  const steps = new Set(
+    procedure.steps.flatMap(({ id, closes }) => (closes && keys.has(closes) ? [id] : [])),
+  );
+  return events.some((event) => event.kind === "done" && steps.has(event.step));
 }
 
 /** The same thing done: its time may differ, as a device sends nothing of later than now by its clock of then. */
@@ -189,7 +219,7 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
   await learnPlates(tx, state, run);
   for (const end of endsLeft(job, state))
     await appendEndEntry(tx, run.homeId, { ...end, runId: run.id });
-  await wake(tx, run, wokenBy(job, state), now);
+  await wake(tx, run, [...wokenBy(job, state), ...(await alsoBack(tx, run, state))], now);
   await noteSettings(tx, run, state, where);
 }
 
@@ -206,6 +236,27 @@ async function wake(tx: Tx, run: Run, woken: ReturnType<typeof wokenBy>, now: Da
         runId: run.id,
       });
   }
+}
+
+/**
+ * What an earlier job left off at this machine and this one has switched on again by the very same switch: on
+ * is on, whoever wrote it down.
+ */
+async function alsoBack(tx: Tx, run: Run, state: RunState): Promise<ReturnType<typeof wokenBy>> {
+  const off = new Set(state.ends.open.map(({ unit, end }) => `${unit} ${end}`));
+  const back = new Set(
+    state.log.flatMap(({ action, unit, end, part }) =>
+      action === "close" && isIsolator({ end, part }) && !off.has(`${unit} ${end}`)
+        ? [`${unit} ${end}`]
+        : [],
+    ),
+  );
+  const last = new Map((await listEndEntries(tx, run.homeId)).map((entry) => [entry.id, entry]));
+  return [...last.values()].flatMap(({ id, unit, end, action }) =>
+    action === "open" && back.has(`${unit} ${end}`) && !id.startsWith(`${run.id}:`)
+      ? [{ id, end }]
+      : [],
+  );
 }
 
 /** How things were set before the work, or are from now on. */

@@ -7,7 +7,7 @@ import { togetherOf } from "@/core/inventory/shared-shut-offs";
 import { roundToDo, roundUnderWay } from "@/core/planning/round-progress";
 import type { EndKind } from "@/core/runs/loose-ends";
 import type { InRound, JobFact, ParkedEnd, Procedure, StepEnd } from "@/core/runs/procedure";
-import { keyOfEnd, kindAt, suppliesFoundShut, suppliesOf } from "@/core/runs/run-ends";
+import { isSupply, keyOfEnd, kindAt, suppliesFoundShut, suppliesOf } from "@/core/runs/run-ends";
 import { taskId } from "@/core/scheduling/task";
 import type { Qualification } from "@/core/runs/qualification";
 import type { RunEvent } from "@/core/runs/run-event";
@@ -28,6 +28,7 @@ import { updateUnit } from "@/db/repositories/units";
 import { now } from "@/lib/clock";
 import { leadOf } from "../snapshots/job-facts";
 import { scheduleNow } from "../snapshots/snapshot-cache";
+import { stopsByUnit } from "../snapshots/stops";
 import { createdAt, type OpenHome } from "./home-command";
 
 export type RunBegun = {
@@ -170,6 +171,8 @@ export async function closeEnd(home: OpenHome, endId: string): Promise<void> {
   const { open } = endsOfHome(at, home.recordedEnds, home.going, together);
   const end = open.find((each) => each.id === endId);
   if (!end || end.blockedBy.length > 0 || end.isDrying || end.runId) return;
+  // What a stop holds off stays off until somebody licensed has seen to it.
+  if (isSupply(end) && stopsByUnit(home.snapshot, home.today).has(end.unit)) return;
   const { unit, part, end: kind } = end;
   const entry = { id: endId, unit, part, end: kind, at, action: "close" as const };
   await appendEndEntry(home.tx, home.homeId, {

@@ -12,6 +12,9 @@ import {
   type RoundEntry,
   type YearPlan,
 } from "@/core/planning/year";
+import { endsOfHome, type HomeEnd } from "@/core/runs/home-ends";
+import { isSupply } from "@/core/runs/run-ends";
+import { findRun, sayWhyOpen } from "@/db/repositories/runs";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import {
   insertPin,
@@ -30,7 +33,9 @@ export type YearAnswer =
   /** Somebody changed the draft meanwhile: it has to be looked at again. */
   | { kind: "overtaken" }
   /** There is no plan to change. */
-  | { kind: "nothing" };
+  | { kind: "nothing" }
+  /** Machines that are off still: why they stay so is asked before the round ends. */
+  | { kind: "still-off"; units: string[] };
 
 const DONE: YearAnswer = { kind: "done" };
 
@@ -206,10 +211,38 @@ export async function startRound(
   return DONE;
 }
 
-/** Ends a round: what is left of it is in no round until it is planned again. */
-export async function endRound(home: OpenHome, id: string): Promise<YearAnswer> {
+/**
+ * Ends a round: what is left of it is in no round until it is planned again. A machine that a job of it left off
+ * for a later one is asked about first: it is put on, or stays off in words of its own.
+ */
+export async function endRound(
+  home: OpenHome,
+  { id, words }: { id: string; words?: string | undefined },
+): Promise<YearAnswer> {
   const entry = home.snapshot.year.rounds.find((each) => each.id === id);
   if (!entry?.startedAt || entry.endedAt) return { kind: "nothing" };
+  const off = await leftOffInRound(home, id);
+  if (off.length > 0 && !words) {
+    const names = home.snapshot.units.filter((unit) => off.some((end) => end.unit === unit.id));
+    return { kind: "still-off", units: names.map(({ name }) => name) };
+  }
+  for (const end of off) await sayWhyOpen(home.tx, home.homeId, end.id, words ?? "");
   await putRound(home.tx, home.homeId, { ...entry, endedAt: createdAt(home) }, createdAt(home));
   return DONE;
+}
+
+/** What jobs of a round left off for later ones, and is off still. */
+async function leftOffInRound(
+  { tx, recordedEnds, going, now: at }: OpenHome,
+  roundId: string,
+): Promise<HomeEnd[]> {
+  const { open } = endsOfHome(at.toISOString(), recordedEnds, going);
+  const left: HomeEnd[] = [];
+  for (const end of open) {
+    if (!isSupply(end)) continue;
+    const runId = recordedEnds.findLast((entry) => entry.id === end.id)?.runId;
+    const run = runId ? await findRun(tx, runId) : null;
+    if (run?.inRound?.round === roundId) left.push(end);
+  }
+  return left;
 }

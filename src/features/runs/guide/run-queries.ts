@@ -11,6 +11,7 @@ import type { SeenThere } from "@/core/readings/leads";
 import { homeStatus, tasksNow } from "@/server/snapshots/snapshot-cache";
 import "server-only";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { stopsByUnit } from "@/server/snapshots/stops";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
 import { unitKind } from "@/content/unit-kinds";
@@ -101,6 +102,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
       events,
       serverNow: now().toISOString(),
       beside: isOver ? [] : await openBesideRun(run.homeId, runId, now()),
+      stopped: isOver ? undefined : stopsByUnit(snapshot, today, runId).get(run.unitId ?? ""),
     },
     today,
     photos: await listPhotosOfRun(runId),

@@ -52,7 +52,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const typed = filled.at === here ? filled.typed : {};
   const read = current ? readSeen(current, typed, known.system, known.school) : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
-  const heldUp = current ? holdsUp(job, state, current, instant, input.beside) : null;
+  const heldUp = current ? holdsUp(job, state, current, instant, input.beside, input.stopped) : null;
   // Once the job counts there is nothing left to defer: what is open only has to be closed.
   const isCounted = state.completed.some(({ step }) => step.renews);
   const isOver = state.status !== "going";
@@ -81,8 +81,8 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     if (isOver || safetyStop) return;
     if (!current) return finish.current?.requestSubmit();
     if (heldUp === "licensed-only") return act({ kind: "handed-over", step: current.id });
-    if (heldUp === "kept-off" && state.keptOff)
-      return act({ kind: "leave-open", step: current.id, words: state.keptOff.words });
+    if (heldUp === "kept-off")
+      return act({ kind: "leave-open", step: current.id, words: offWords(state, input) });
     if (leaves) return act({ kind: "leave-open", step: current.id, words: leftFor(leaves) });
     doStep();
   };
@@ -167,6 +167,7 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
               {...{ current, state, job, known, heldUp, heading, at, read, typed, photos }}
               runId={input.runId}
               beside={input.beside}
+              offWords={heldUp === "kept-off" ? offWords(state, input) : undefined}
               tried={triedAt === here}
               setTyped={(next) => setFilled({ at: here, typed: next })}
               onPlate={(plate) => act({ kind: "plate", step: current.id, ...plate })}
@@ -235,6 +236,10 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
     </main>
   );
 }
+
+/** Why it stays off: what was seen in this job, or the stop that stands at its machine. */
+const offWords = ({ keptOff }: RunState, { stopped }: RunInput): string =>
+  keptOff?.words ?? `${stopped}. Off until a licensed person has looked.`;
 
 /** A picture shows what was, until something was cleaned, mended or put back: from then on what is. */
 function momentOf(state: RunState, leg: ReturnType<typeof thereAndBack>["leg"]): PhotoMoment {

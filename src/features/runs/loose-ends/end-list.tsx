@@ -85,6 +85,7 @@ function EndAct({ homeId, group }: { homeId: string; group: LeftOpen }) {
   const [end] = group.ends;
   if (group.runId) return <LinkButton href={`/runs/${group.runId}`}>Carry on</LinkButton>;
   if (!end || end.isDrying) return <p>Not before it is dry</p>;
+  if (end.stopped !== undefined) return <p>It stays off until somebody licensed has looked</p>;
   if (end.blockedBy.length > 0) return <p>First what is open in it</p>;
   return (
     <form action={closeEnd}>

@@ -9,6 +9,8 @@ import {
   type HomeEnds,
   type LeftOpen,
 } from "@/core/runs/home-ends";
+import { isSupply } from "@/core/runs/run-ends";
+import { stopsByUnit } from "@/server/snapshots/stops";
 import type { GoingRun } from "@/server/snapshots/read-runs";
 import { homeNow, homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { now, todayIn } from "@/lib/clock";
@@ -21,7 +23,13 @@ export async function openEnds(homeId: string): Promise<HomeEnds> {
   const home = await homeNow(homeId);
   if (!home) return { open: [], parked: [], order: [] };
   const { recordedEnds, going, snapshot } = home;
-  return endsOfHome(now().toISOString(), recordedEnds, going, togetherOf(snapshot.units));
+  const ends = endsOfHome(now().toISOString(), recordedEnds, going, togetherOf(snapshot.units));
+  const stops = stopsByUnit(snapshot, todayIn(snapshot.home.timeZone));
+  const held = (end: HomeEnd): HomeEnd => {
+    const stopped = isSupply(end) ? stops.get(end.unit) : undefined;
+    return stopped ? { ...end, stopped } : end;
+  };
+  return { ...ends, open: ends.open.map(held) };
 }
 
 /** What is left open in a home, all of one run together. */

@@ -29,6 +29,7 @@ export function StepBody({
   runId,
   heldUp,
   beside,
+  offWords,
   heading,
   at,
   tried,
@@ -45,6 +46,8 @@ export function StepBody({
   runId: string;
   heldUp: RunRefusal | null;
   beside: readonly EndEntry[];
+  /** Why it stays off, where nobody may bring it back. */
+  offWords: string | undefined;
   heading: React.RefObject<HTMLHeadingElement | null>;
   at: number | null;
   tried: boolean;
@@ -96,7 +99,7 @@ export function StepBody({
       )}
       {heldUp === "kept-off" && (
         <p className="max-w-[34rem]">
-          {state.keptOff?.words} It stands on every page as left off, until somebody has seen to it.
+          {offWords} It stands on every page as left off, until somebody has seen to it.
         </p>
       )}
       {current.detail && heldUp !== "kept-off" && (current.leavesTo === undefined || aborted) && (

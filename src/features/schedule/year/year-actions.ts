@@ -64,5 +64,10 @@ const startSchema = roundSchema.extend({ order: z.array(z.string().max(200)).min
 export const startRound = async (homeId: string, round: z.input<typeof startSchema>) =>
   asked(homeId, startSchema, round, year.startRound);
 
-export const endRound = async (homeId: string, id: string) =>
-  asked(homeId, z.string(), id, year.endRound);
+const endSchema = z.strictObject({
+  id: z.string(),
+  /** Why what is off stays off. */
+  words: z.string().trim().min(3).max(300).optional(),
+});
+export const endRound = async (homeId: string, round: z.input<typeof endSchema>) =>
+  asked(homeId, endSchema, round, year.endRound);

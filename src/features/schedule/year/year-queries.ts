@@ -6,11 +6,12 @@ import type { PlanLeft } from "@/core/planning/published";
 import { asOfToday, planChanges, planSums, type PlanSums } from "@/core/planning/published";
 import type { Occurrence } from "@/core/planning/plan";
 import { THE_HOME } from "@/core/planning/home-plan";
-import type { PlanInput } from "@/core/planning/plan-schema";
+import { SAFETY_CRITICALITY, type PlanInput } from "@/core/planning/plan-schema";
 import type { Person } from "@/core/planning/year";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
-import { dateWords } from "@/core/quantities/words";
+import { dateWords, spanWords } from "@/core/quantities/words";
 import type { HomeStatus } from "@/core/timeline/home-status";
+import { dueWords, windowWords } from "@/presentation/schedule-words";
 import { jobTitle, pathOfTask } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
 
@@ -66,6 +67,8 @@ export type ShownPlan = {
   sums: PlanSums;
   /** What was to be done on a day that has passed. */
   missed: { words: string }[];
+  /** What it does well past its window, by name: what keeps people safe first, then the latest. */
+  late: { words: string; isSafety: boolean }[];
   /** Jobs that need a day before the year is out, and have none. */
   withoutDay: string[];
 };
@@ -85,6 +88,8 @@ export type YearPage = {
   changes: { id: string; words: string }[];
   errands: number;
   nobody: string[];
+  /** What has no day before its weather calls for it. */
+  weather: { title: string; when: string }[];
   people: { id: string; name: string; isVisit: boolean; liked: number[] }[];
   isEmpty: boolean;
 };
@@ -131,6 +136,12 @@ function pageOf(status: HomeStatus): YearPage {
       words: changeWords(titles.get(task) ?? task, from, to, today),
     })),
     nobody: nobody.map(jobTitle),
+    weather: status.jobs
+      .filter(({ waits, task }) => waits !== null && !task.isOff)
+      .map((job) => ({
+        title: jobTitle(job),
+        when: `${dueWords(job, today)}, ${windowWords(job, today)}`,
+      })),
     people: people.map(({ id, name, kind, preferred }) => ({
       ...{ id, name, isVisit: kind === "technician", liked: preferred },
     })),
@@ -182,6 +193,11 @@ function shownPlan(
       announcedAt && !endedAt ? [`${person} ${day}`] : [],
     ),
   );
+  const late = view.overdue.filter(({ task, day }) =>
+    view.occurrences.some(
+      (each) => each.task === task && each.day === day && isLate(today, day, each.closes),
+    ),
+  );
   const otherDays = other ? asOfToday({ today }, other.left) : [];
   return {
     ...{ id: plan.id, version: plan.version, kind },
@@ -202,17 +218,10 @@ function shownPlan(
             person.preferred.includes(((new Date(day).getUTCDay() + 6) % 7) + 1),
         };
       }),
-    sums: planSums(
-      {
-        rounds: view.rounds,
-        overdue: view.overdue.filter(({ task, day }) =>
-          view.occurrences.some(
-            (each) => each.task === task && each.day === day && isLate(today, day, each.closes),
-          ),
-        ),
-      },
-      technicians,
-      until,
+    sums: planSums({ rounds: view.rounds, overdue: late }, technicians, until),
+    late: lateWords(
+      late.filter(({ day }) => day <= until),
+      { tasks, titles, today },
     ),
     missed: missedWords(missed, titles, today),
     withoutDay: view.conflicts.flatMap(({ kind: is, task }) =>
@@ -227,6 +236,23 @@ const FEW_DAYS = 3;
 /** Whether something is planned well past its window; what is past it already could not be sooner. */
 const isLate = (today: PlainDate, day: PlainDate, closes: PlainDate | null): boolean =>
   closes !== null && daysFrom(closes < today ? today : closes, day) > FEW_DAYS;
+
+/** What is planned well past its window, in words. */
+function lateWords(
+  late: PlanNow["view"]["overdue"],
+  { tasks, titles, today }: Pick<Around, "tasks" | "titles"> & { today: PlainDate },
+): ShownPlan["late"] {
+  const isSafety = (id: string) =>
+    (tasks.find((task) => task.id === id)?.criticality ?? 0) >= SAFETY_CRITICALITY;
+  return late
+    .map(({ task, day, days }) => ({
+      days,
+      isSafety: isSafety(task),
+      words: `${titles.get(task) ?? task}: not before ${dateWords(day, today)}, ${spanWords(days)} late`,
+    }))
+    .sort((a, b) => Number(b.isSafety) - Number(a.isSafety) || b.days - a.days)
+    .map(({ words, isSafety: is }) => ({ words, isSafety: is }));
+}
 
 const missedWords = (
   missed: PlanLeft["missed"],

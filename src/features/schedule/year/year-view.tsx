@@ -159,6 +159,7 @@ function Year({ page }: { page: YearPage }) {
             onMove={(of, to) => void move(of, to)}
           />
           <YearList {...{ page, shown }} onChoose={setChosen} />
+          <Weather jobs={page.weather} />
         </>
       )}
       {chosen && shown && (
@@ -172,6 +173,28 @@ function Year({ page }: { page: YearPage }) {
       )}
       <p className="sr-only">{longDate(today)}</p>
     </div>
+  );
+}
+
+/** What has no day of the year: it stands in its season, until the weather calls. */
+function Weather({ jobs }: { jobs: YearPage["weather"] }) {
+  if (jobs.length === 0) return null;
+  return (
+    <section aria-labelledby="weather-title" className="px-4 pt-8 wide:px-7">
+      <h2 id="weather-title" className="text-xl">
+        When the weather calls
+      </h2>
+      <p className="text-second">
+        In no round: the days’ temperatures call for them, or what you note under Noticed.
+      </p>
+      <ul className="mt-2 grid gap-x-10 wide:grid-cols-2">
+        {jobs.map(({ title, when }) => (
+          <li key={title} className="border-b border-rule py-1.5">
+            {title} <span className="text-second">{when}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -211,7 +234,9 @@ function Left({
   today: YearPage["today"];
 }) {
   const missed = shown.kind === "current" ? shown.missed : [];
+  const unsafe = shown.late.filter(({ isSafety }) => isSafety);
   const lines = [
+    ...shown.late.filter(({ isSafety }) => !isSafety).map(({ words }) => `Late: ${words}.`),
     ...shown.withoutDay.map((title) => `In no round: ${title}.`),
     ...nobody.map((title) => `Nobody here does it: ${title}.`),
     ...shown.rounds.flatMap(({ overCap, day }) =>
@@ -220,10 +245,15 @@ function Left({
         : [],
     ),
   ];
-  if (lines.length + missed.length === 0) return null;
+  if (lines.length + missed.length + unsafe.length === 0) return null;
   return (
     <div className="mt-3">
       <ul>
+        {unsafe.map(({ words }) => (
+          <li key={words} className="border-l-[6px] border-attention bg-wash px-3 py-1.5">
+            Nobody is there in time. {words}.
+          </li>
+        ))}
         {missed.map(({ words }) => (
           <li key={words} className="border-l-[6px] border-attention bg-wash px-3 py-1.5">
             Not done: {words}.
