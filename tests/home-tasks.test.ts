@@ -1,6 +1,6 @@
 import { JOBS } from "@/content/default-tasks";
 import { snapshot, today } from "./demo-snapshot";
-import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
+import { addDays, daysFrom, plainDate, type PlainDate } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
 import { MEDIA, type Media } from "@/core/filters/media";
 import { bySoonestDue, type JobStatus } from "@/core/scheduling/schedule";
@@ -84,7 +84,7 @@ describe("the jobs that come with a home", () => {
   it("renews every medium, cleaned or changed, by wear and by a calendar", () => {
     for (const media of Object.keys(MEDIA) as Media[]) {
       expect(JOBS.renewal(media, "").name).toMatch(MEDIA[media].cleaned ? /^Clean/ : /^Change/);
-      expect(JOBS.calendar(media).kind).toBe("every");
+      expect(["every", "earliest"]).toContain(JOBS.calendar(media).kind);
     }
   });
 
@@ -147,10 +147,20 @@ describe("the schedule of a home", () => {
     });
   });
 
-  it("takes what a visit did as done", () => {
+  it("takes nothing as done by a visit at which nobody said so", () => {
     const visit = { unitId: "cellar-furnace", taskKey: "visit", date: day(-1) };
-    expect(job(with_(visit), "cellar-furnace-capacitor.measure").lastDone).toBe(day(-1));
-    expect(job(with_(visit), "kiln-furnace-burners.clean").lastDone).not.toBe(day(-1));
+    for (const id of [
+      "cellar-furnace-capacitor.measure",
+      "cellar-furnace-burners.clean",
+      "cellar-furnace-heat-exchanger.test",
+    ])
+      expect([id, job(with_(visit), id).lastDone]).toEqual([id, job(snapshot, id).lastDone]);
+    const tested = {
+      unitId: "cellar-furnace",
+      partId: "cellar-furnace-heat-exchanger",
+      taskKey: "test",
+    };
+    expect(job(with_(visit, tested), "cellar-furnace-heat-exchanger.test").lastDone).toBe(today);
   });
 
   it("goes on two years after the day each filter is likely changed", () => {
@@ -170,14 +180,15 @@ describe("the strategies of a filter", () => {
     const home = { ...changed(changes), history: with_(...events).history };
     return { renew: job(home, "cellar-filter.renew"), look: job(home, "cellar-filter.look") };
   };
-  const fitted = "2026-02-19";
+  const fitted = "2026-02-18";
 
   it("goes by the calendar from the day it went in", () => {
     const { renew } = change({ school: "calendar" });
     expect(renew.lastDone).toBe(fitted);
-    expect(renew.due).toBe(addDays(fitted as PlainDate, 90));
+    // Half a season’s quarter while the house is heated.
+    expect(renew.due).toBe(addDays(fitted as PlainDate, 45));
     const own = { kind: "every", n: 2, unit: "month", within: undefined } as const;
-    expect(change({ school: "calendar", cadence: own }).renew.due).toBe("2026-04-19");
+    expect(change({ school: "calendar", cadence: own }).renew.due).toBe("2026-04-18");
   });
 
   it("is changed at the first grey look, and looked at every so often until then", () => {
@@ -294,12 +305,36 @@ describe("what follows from what happened", () => {
     expect(sooner! < due!).toBe(true);
   });
 
-  it("clears snow only while snow lies, and leaves when they have fallen", () => {
-    const months = (id: string) => job(snapshot, id).ahead.map((date) => Number(date.slice(5, 7)));
-    for (const month of months("cellar-furnace-plastic-vent.snow"))
-      expect([11, 12, 1, 2, 3]).toContain(month);
-    expect(months("cellar-furnace-plastic-vent.intake")).toEqual([10, 10]);
-    expect(months("yard-condenser-base-drain.clear").every((month) => month > 9)).toBe(true);
+  it("gives what waits for its weather no dates, but its season", () => {
+    const waits = (id: string) => {
+      const { due, ahead, state, waits: wait } = job(snapshot, id);
+      expect([id, due, ahead, state]).toEqual([id, null, [], "none"]);
+      return [wait!.for, Number(wait!.usual.slice(5, 7))];
+    };
+    expect(waits("cellar-furnace-plastic-vent.intake")).toEqual(["leaf-fall", 10]);
+    expect(waits("yard-condenser-base-drain.clear")).toEqual(["leaf-fall", 11]);
+    const [weather, month] = waits("cellar-furnace-plastic-vent.snow");
+    expect([weather, [11, 12, 1, 2, 3].includes(Number(month))]).toEqual(["snow", true]);
+  });
+
+  it("calls it by the days’ temperatures, or by what was noticed", () => {
+    const SNOW = "cellar-furnace-plastic-vent.snow";
+    const january = plainDate("2027-01-16");
+    const week = (meanC: number) =>
+      [6, 5, 4, 3, 2, 1].map((ago) => ({ date: addDays(january, -ago), meanC }));
+    const then = (actuals: { date: PlainDate; meanC: number }[]) =>
+      scheduleNow({ ...snapshot, actuals }, january).find(({ task }) => task.id === SNOW)!;
+    expect(then(week(6))).toMatchObject({ due: null, waits: { for: "snow" } });
+    expect(then(week(-4))).toMatchObject({ due: addDays(january, -6), waits: null, state: "past" });
+    // Of no known weather the season has to do: it is looked for every week.
+    expect(then([]).due).not.toBeNull();
+    const noticed = { kind: "note" as const, sign: "weather:snow", unitId: undefined, date: today };
+    const called = job(with_(noticed), SNOW);
+    expect([called.due, called.waits, called.called?.event.sign]).toEqual([
+      today,
+      null,
+      "weather:snow",
+    ]);
   });
 
   it("brings its job once a reading has turned bad, until that is done", () => {

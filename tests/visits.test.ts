@@ -257,7 +257,11 @@ describe("a technician’s visit", () => {
       minutes: "30",
       words: "Looked.",
     };
-    await landing(endVisit(HOME, id, nothingSent, formOf(end)));
+    // Nothing counts as done that nobody ticked: that it was nothing has to be said.
+    const unsaid = await endVisit(HOME, id, nothingSent, formOf(end));
+    expect(unsaid.errors).toMatchObject({ job: expect.stringContaining("Tick what was done") });
+    expect((await home()).history.counted.filter(({ visitId }) => visitId === id)).toEqual([]);
+    await landing(endVisit(HOME, id, nothingSent, formOf({ ...end, nothing: "yes" })));
     const [note, ...more] = (await home()).history.counted.filter(({ visitId }) => visitId === id);
     expect(more).toEqual([]);
     expect(note).toMatchObject({ kind: "note", words: "Looked.", minutes: 30, costMinor: 4500 });

@@ -55,9 +55,10 @@ describe("the demo’s year", () => {
   it("is far fewer rounds than errands, each with its person and minutes", async () => {
     const { draft, errands } = await page();
     expect(draft!.rounds.length * 3).toBeLessThan(errands);
-    for (const { jobs, minutes, name } of draft!.rounds) {
-      expect(jobs).toBeGreaterThan(0);
-      expect(minutes).toBeGreaterThan(0);
+    for (const { jobs, minutes, name, isVisit } of draft!.rounds) {
+      // What comes round may be none of an agreed visit’s: it stands there all the same.
+      if (!isVisit) expect(jobs).toBeGreaterThan(0);
+      expect(minutes > 0).toBe(jobs > 0);
       expect(name).not.toBeNull();
     }
     const visit = draft!.rounds.find(({ isVisit }) => isVisit);

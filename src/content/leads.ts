@@ -81,7 +81,7 @@ export const LEADS: readonly Lead[] = [
   {
     id: "ice-beneath",
     from: { reading: "frost", is: ["beneath"] },
-    why: "Its own water freezes below it and grows into the coil: give it a way off.",
+    why: "Its own water freezes below it and grows into the coil: give it a way off before it does.",
     to: ["base-drain:clear", "base-drain:ice"],
   },
   {

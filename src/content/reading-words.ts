@@ -330,7 +330,6 @@ export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, strin
   },
   frost: {
     hoar: "Ordinary in heating weather: it thaws itself every hour or so.",
-    beneath: "Give its water a way off before it grows.",
   },
   drain: {
     cloudy: "Dirt still comes. Brush and flush again.",
@@ -346,7 +345,6 @@ export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, strin
     rattle: "Often a panel or a screw.",
   },
   smell: {
-    gas: "Leave, touch no switch, call the gas emergency line from outside.",
   },
 };
 

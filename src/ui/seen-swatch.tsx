@@ -304,6 +304,100 @@ function Hood({ seen }: { seen: string }) {
   );
 }
 
+const AMOUNT: Record<string, number> = { thin: 2, modest: 7, heavy: 18 };
+/** A duct in section, and how high it lies in it. */
+function Amount({ seen }: { seen: string }) {
+  const height = AMOUNT[seen] ?? 0;
+  return (
+    <>
+      <rect x="12" y={40 - height} width="72" height={height} className="fill-dust" />
+      <rect x="12" y="4" width="72" height="36" className="fill-none stroke-ink" strokeWidth="2" />
+    </>
+  );
+}
+
+/** Four cells of an exchanger: whole, with a stain like a hair, or open. */
+function Exchanger({ seen }: { seen: string }) {
+  return (
+    <>
+      {[10, 30, 50, 70].map((x) => (
+        <rect
+          key={x}
+          x={x}
+          y="5"
+          width="14"
+          height="36"
+          rx="7"
+          className="fill-surface stroke-ink"
+          strokeWidth="2"
+        />
+      ))}
+      {seen === "stained" && (
+        <path d="M57 12 L55 20 L58 28 L56 36" className="fill-none stroke-dust" strokeWidth="4" />
+      )}
+      {seen === "cracked" && (
+        <path d="M57 9 L53 18 L60 25 L54 37" className="fill-none stroke-ink" strokeWidth="3" />
+      )}
+    </>
+  );
+}
+
+const PIPE: Record<string, string> = { sags: "M4 14 Q48 50 92 14", apart: "M4 16 H42 M54 26 H92" };
+/** A plastic vent on its hangers. */
+function Pipe({ seen }: { seen: string }) {
+  const way = PIPE[seen] ?? "M4 18 H92";
+  return (
+    <>
+      <path d="M24 0 V12 M72 0 V12" className="stroke-ink" strokeWidth="2" />
+      <path d={way} className="fill-none stroke-ink" strokeWidth="13" />
+      <path
+        d={way}
+        className={`fill-none ${seen === "brown" ? "stroke-dust" : "stroke-surface"}`}
+        strokeWidth="9"
+      />
+      {seen === "drips" && (
+        <path d="M48 28 v5 M48 37 v5" className="stroke-cooling" strokeWidth="4" />
+      )}
+    </>
+  );
+}
+
+/** An outdoor unit’s fins: free, white with hoar, ice beneath, or in a block. */
+function Frost({ seen }: { seen: string }) {
+  return (
+    <>
+      {FINS.map((x) => (
+        <path key={x} d={`M${x} 4 V36`} className="stroke-ink" strokeWidth="2" />
+      ))}
+      {seen === "hoar" && (
+        <rect x="12" y="4" width="68" height="32" className="fill-surface" opacity="0.7" />
+      )}
+      {(seen === "beneath" || seen === "block") && (
+        <path
+          d={seen === "block" ? "M6 8 L40 2 L88 8 L90 44 H6 Z" : "M10 36 H84 L78 45 H16 Z"}
+          className="fill-cooling stroke-ink"
+          opacity="0.85"
+        />
+      )}
+    </>
+  );
+}
+
+/** The thick line in its wrap: whole, frayed, or bare for a stretch. */
+function Wrap({ seen }: { seen: string }) {
+  return (
+    <>
+      <path d="M4 23 H92" className="stroke-amber" strokeWidth="6" />
+      <path
+        d={seen === "bare" ? "M4 23 H30 M66 23 H92" : "M4 23 H92"}
+        className="stroke-ink"
+        strokeWidth="20"
+        strokeDasharray={seen === "frayed" ? "17 4" : undefined}
+      />
+    </>
+  );
+}
+
 const DRAWN = {
   flame: Flame,
   sludge: Sludge,
@@ -317,6 +411,11 @@ const DRAWN = {
   wires: Wire,
   "indicator-light": Light,
   "hood-steam": Hood,
+  "duct-amount": Amount,
+  "heat-exchanger": Exchanger,
+  "plastic-pipe": Pipe,
+  frost: Frost,
+  "line-wrap": Wrap,
 };
 
 /** Whether there is a drawing of what is seen in a reading of this kind. */

@@ -253,6 +253,7 @@ export const brushDryerDuct: Procedure = {
     {
       id: "brush",
       kind: "clean",
+      renews: true,
       title: "Brush from outside inward, turning one way only",
       detail: "A rotating brush or an air head, rod by rod; turned back, a rod unscrews inside.",
       tools: ["a duct brush with rods", "a drill"],
@@ -272,14 +273,12 @@ export const brushDryerDuct: Procedure = {
       detail: "No screws through it: they catch lint.",
       variants: ["drawn"],
       closes: "duct",
-      renews: true,
     },
     {
       id: "flap-on",
       kind: "fit",
       title: "Flap and guard back as they were",
       variants: ["outside"],
-      renews: true,
     },
     pluggedIn({ title: "Back in its place gently, plug it in" }),
     {

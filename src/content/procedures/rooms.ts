@@ -306,6 +306,7 @@ export const testAlarms: Procedure = {
       id: "co",
       kind: "test",
       title: "Every CO alarm: press, hear it, read its display",
+      detail: "One whose print says smoke and CO has two sounds: wait for both.",
       caution:
         "One that sounds by itself: everyone out, then call. Many stay silent below 50 ppm, so silence is no reading.",
       records: { kind: "alarms" },
@@ -378,6 +379,8 @@ export const replaceAlarm: Procedure = {
       id: "test",
       kind: "test",
       title: "Press its test until it sounds",
+      detail:
+        "A combined one has two sounds, for smoke and for CO, as its print says: wait for both.",
     },
     {
       id: "zero",
@@ -410,10 +413,18 @@ export const dustSmokeAlarm: Procedure = {
       id: "date",
       kind: "inspect",
       title: "Read the day it was made",
-      detail: "Ten years is its life.",
+      detail:
+        "Ten years is its life; where it looks for CO too, what its print says: five to seven.",
       plate: "unit",
     },
-    { id: "test", kind: "test", title: "Press its test until it sounds", renews: true },
+    {
+      id: "test",
+      kind: "test",
+      title: "Press its test until it sounds",
+      detail:
+        "Smoke and CO in one: its print says both words, and it has two sounds. Wait for both.",
+      renews: true,
+    },
   ],
 };
 

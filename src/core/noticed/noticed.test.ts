@@ -45,11 +45,15 @@ describe("what can be noticed", () => {
 
   it("stops where safety says so, and only there", () => {
     const stops = signs.filter((sign) => verdictOfSign(sign) === "stop").map(({ id }) => id);
-    expect(stops).toEqual(["smell:gas", "smell:burning", "noise:bang"]);
+    expect(stops).toEqual([
+      ...["smell:gas", "smell:burning", "noise:bang"],
+      ...["alarm:sounds", "fire:smoke", "flood:runs", "sparks:seen", "shock:felt"],
+    ]);
   });
 
   it("leads somewhere, unless it is well, needs a machine’s own light, or passes by itself", () => {
-    const passes = ["smell:first-heat-dust", "noise:rattle", "light:on", "smell:gas"];
+    // White hoar in heating weather thaws itself.
+    const passes = ["smell:first-heat-dust", "noise:rattle", "light:on", "smell:gas", "frost:hoar"];
     for (const { id, reading, isWell } of signs) {
       if (isWell || passes.includes(id)) continue;
       const lead = LEADS.find(

@@ -76,9 +76,13 @@ export function technicianDays(homes: readonly PlanInput[]): TechnicianDay[] {
   const view = model.view(occurrences);
   const homeIds = homes.map(({ units }) => units[0]!.home);
   const ownId = (id: string) => id.slice(id.indexOf(BETWEEN) + BETWEEN.length);
-  const days = [...new Set(rounds.filter(({ tasks }) => tasks.length > 0).map(({ day }) => day))];
+  // An agreed day is one, though nothing that comes round falls on it.
+  const agreed = new Set(input.lockedRounds.map(({ home, day }) => `${home} ${day}`));
+  const isHeld = ({ home, day, tasks }: (typeof rounds)[number]) =>
+    tasks.length > 0 || agreed.has(`${home} ${day}`);
+  const days = [...new Set(rounds.filter(isHeld).map(({ day }) => day))];
   return days.sort().map((day): TechnicianDay => {
-    const here = rounds.filter((round) => round.day === day && round.tasks.length > 0);
+    const here = rounds.filter((round) => round.day === day && isHeld(round));
     const of = here.flatMap(({ tasks }) => tasks.map((task): Occurrence => ({ task, day })));
     const isAgreed = input.lockedRounds.some((round) => round.day === day);
     return {

@@ -17,9 +17,10 @@ const names = new Set([
     UNIT_KINDS.flatMap((unit) => JOBS.part(id, unit.id).map(({ key }) => `${id}:${key}`)),
   ),
   ...UNIT_KINDS.flatMap(({ id }) => JOBS.unit(id).map(({ key }) => `${id}:${key}`)),
-  ...MEDIA_KINDS.flatMap((media) => [JOBS.renewal(media, ""), JOBS.look(30)]).map(
-    ({ key }) => `filter:${key}`,
-  ),
+  ...MEDIA_KINDS.flatMap((media) => [
+    ...[JOBS.renewal(media, ""), JOBS.look(30)],
+    ...JOBS.besideRenewal(media),
+  ]).map(({ key }) => `filter:${key}`),
 ]);
 
 describe("the table of what leads where", () => {

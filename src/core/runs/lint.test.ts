@@ -231,10 +231,11 @@ describe("lint", () => {
   });
 
   it("goes every way: each variant, with and without each fact, with whatever is seen", () => {
-    // Two variants, two facts; seals sound, flattened or leaking; dry or weeping; running on or not.
-    expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3 * 2 * 2);
-    // Six facts, dark debris or none, the new one left out or not, the power left off or not.
-    expect(waysOf(changePanelFilter)).toHaveLength(64 * 2 * 2 * 2);
+    // Two variants, two facts; seals sound, flattened or leaking; cold dry, dry by hand or by its tool; warm dry
+    // or weeping; running on or not.
+    expect(waysOf(magneticFullClean)).toHaveLength(2 * 4 * 3 * 4 * 2 * 2);
+    // Six facts, the new one left out or not, the power left off or not; dark debris stops it.
+    expect(waysOf(changePanelFilter)).toHaveLength(64 * 2 * 2);
     // Each strategy in its first round and in a later one, whatever is seen.
     const flushes = waysOf(flushCondensateLine).map(({ steps }) => steps.map(({ id }) => id));
     expect(flushes.some((ids) => ids.includes("flush-bleach"))).toBe(true);

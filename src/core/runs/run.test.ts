@@ -375,13 +375,12 @@ describe("what means stop", () => {
     expect(replayRun(round, [...at, smelled]).safetyStop?.why).toBe("gas");
   });
 
-  it("is not what is dark in a duct: that is left alone, and no machine stops for it", () => {
+  it("is what is dark in a duct: no air is moved through it, and nothing brings the power back", () => {
     const dark = walk(job, { seen: { debris: { reading: { value: "dark" } } } });
     const state = of(dark);
-    expect([state.safetyStop, state.ends.open]).toEqual([null, []]);
-    const ids = state.completed.map(({ step }) => step.id);
-    expect(ids).toContain("dark-debris");
-    expect(ids).not.toContain("dust-slot");
+    expect(state.safetyStop).toMatchObject({ why: "reading", reading: "duct-debris" });
+    expect(state.ends.open.map(({ end }) => end)).toContain("switch-off");
+    expect(state.completed.map(({ step }) => step.id)).not.toContain("dust-slot");
   });
 
   it("is taken back where the wrong picture was chosen", () => {
@@ -574,6 +573,7 @@ describe("what a way takes", () => {
       "eye protection",
       "a drain brush",
       "a jug of warm water",
+      "a funnel",
     ]);
     expect(bleach.consumables).toEqual(["a cup of household bleach"]);
     expect(bringOf(flushCondensateLine, { facts: [], variant: "water" }).consumables).toEqual([]);

@@ -231,6 +231,8 @@ function driftFor({ snapshot, recordOf }: ScheduleGrounds, task: PlannedTask): D
 const isOfDrift = (trigger: Trigger): boolean =>
   trigger.kind === "after" && trigger.event === DRIFTING_OUT;
 
+const NO_DIRT: readonly string[] = ["iced", "oily"];
+
 function readingsFor({ recordOf }: ScheduleGrounds, task: PlannedTask): DueTask["readings"] {
   if (!partsOf(task.trigger).some(({ kind }) => kind === "reading")) return [];
   return recordOf(task.unitId).readings.flatMap(({ event, taken, judgement }) => {
@@ -239,7 +241,9 @@ function readingsFor({ recordOf }: ScheduleGrounds, task: PlannedTask): DueTask[
     // A value on the impossible side of its band was measured wrongly: the job is to measure again, not to
     // replace a part.
     const isWrong = taken.kind === "thermocouple-mv" && judgement.facts["side"] === "above";
-    const verdict = isWrong ? ("watch" as const) : judgement.verdict;
+    // Ice and oil on a coil are no dirt: nothing is gained by washing it.
+    const isNoDirt = taken.kind === "coil" && NO_DIRT.includes(String(taken.value));
+    const verdict = isWrong || isNoDirt ? ("watch" as const) : judgement.verdict;
     return [{ kind: taken.kind, date: event.date, verdict }];
   });
 }

@@ -322,7 +322,10 @@ describe("a finish", () => {
     const left = (await listEndEntries(store.db, HOME)).filter((entry) => entry.runId === runId);
     // The gallery's isolator is a disconnect.
     expect(left.map(({ end, action, label, words: said }) => [end, action, label, said])).toEqual([
-      ["disconnect-out", "open", "power off", words],
+      [
+        ...["disconnect-out", "open", "power off"],
+        `${words}. Once it is back: call for air, and hear it start`,
+      ],
       ["part-out", "open", "filter out", words],
     ]);
     await record(runId, [event({ kind: "undone" })]);

@@ -226,7 +226,7 @@ async function writeWhatFollows(tx: Tx, step: Step, now: Date): Promise<void> {
 /** What was parked for a season and is in use again, or was left off by the job before and is back. */
 async function wake(tx: Tx, run: Run, woken: ReturnType<typeof wokenBy>, now: Date): Promise<void> {
   const entries = await listEndEntries(tx, run.homeId);
-  for (const { id } of woken) {
+  for (const id of new Set(woken.map((each) => each.id))) {
     const last = entries.findLast((entry) => entry.id === id);
     if (last && last.action !== "close")
       await appendEndEntry(tx, run.homeId, {

@@ -52,7 +52,9 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const typed = filled.at === here ? filled.typed : {};
   const read = current ? readSeen(current, typed, known.system, known.school) : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
-  const heldUp = current ? holdsUp(job, state, current, instant, input.beside, input.stopped) : null;
+  const heldUp = current
+    ? holdsUp(job, state, current, instant, input.beside, input.stopped)
+    : null;
   // Once the job counts there is nothing left to defer: what is open only has to be closed.
   const isCounted = state.completed.some(({ step }) => step.renews);
   const isOver = state.status !== "going";

@@ -20,16 +20,23 @@ const YES_NO = [
 export default function PlateCard({
   of,
   known,
+  isNew,
   onKeep,
 }: {
   of: "unit" | { part: string };
   known: Identity;
+  /** What it is of has just come in the place of an old one: when it was made comes first, its life counts from it. */
+  isNew?: boolean | undefined;
   onKeep: (identity: Identity) => void;
 }) {
   const order = useDayOrder();
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [problems, setProblems] = useState<Record<string, string>>({});
-  const missing = fieldsAt(of).filter(({ key }) => known[key] === undefined);
+  const all = fieldsAt(of);
+  const inOrder = isNew
+    ? [...all.filter(({ key }) => key === "madeOn"), ...all.filter(({ key }) => key !== "madeOn")]
+    : all;
+  const missing = inOrder.filter(({ key }) => known[key] === undefined);
   const asked = missing.slice(0, AT_ONCE);
   if (asked.length === 0) return null;
   const keep = (press: HTMLElement) => {
@@ -55,9 +62,12 @@ export default function PlateCard({
     if (filled.length > 0) onKeep(read.data);
   };
   return (
-    <details className="max-w-[44rem] border-y border-rule py-2 text-[1.125rem]">
+    <details
+      open={isNew && known.madeOn === undefined}
+      className="max-w-[44rem] border-y border-rule py-2 text-[1.125rem]"
+    >
       <summary className="min-h-11 cursor-pointer py-2 text-link">
-        {of === "unit" ? "Its plate" : "Its number"} is in sight:{" "}
+        {isNew ? "The new one’s plate" : of === "unit" ? "Its plate" : "Its number"} is in sight:{" "}
         {missing.length === 1 ? "one thing" : `${missing.length} things`} nobody knows yet
       </summary>
       <div className="mt-2 grid gap-3 wide:grid-cols-2">

@@ -22,7 +22,7 @@ describe("what stands in the fields of a step", () => {
     [split, { value: "24,5", second: "20" }, "metric", { value: 4.5, unit: "K" }, "act"],
     [pressure, { value: "0.6" }, "metric", { value: 0.6, unit: "bar" }, "act"],
     // 21.8 psi are 1.503 bar.
-    [pressure, { value: "21.8" }, "us", { value: 1.503058, unit: "bar" }, "sound"],
+    [pressure, { value: "21.8" }, "us", { value: 1.50305768, unit: "bar" }, "sound"],
   ] as const)("%# is a reading, judged at once", (step, typed, system, reading, verdict) => {
     const read = readSeen(step, typed, system);
     if (read.kind !== "seen") throw new Error(read.kind);

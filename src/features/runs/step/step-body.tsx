@@ -146,6 +146,7 @@ export function StepBody({
             state,
             current.plate,
           )}
+          isNew={current.plateIsNew}
           onKeep={(identity) => onPlate({ of: current.plate!, identity })}
         />
       )}

@@ -93,7 +93,9 @@ function textOf({ homes, asked, minutes }: Pick<VisitDay, "homes" | "asked" | "m
       : `Could you come on one of these days: ${days.slice(0, -1).join(", ")} or ${days.at(-1)!}?`;
   return [
     "Good day,",
-    `some work here is for a licensed person, about ${minutes} minutes of it, and could be done in one visit.`,
+    minutes === 0
+      ? "we look forward to your visit."
+      : `some work here is for a licensed person, about ${minutes} minutes of it, and could be done in one visit.`,
     ...work,
     wanted,
     "Which day suits, and at what time? With kind regards",

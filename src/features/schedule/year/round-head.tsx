@@ -22,7 +22,8 @@ export function RoundHead({
   const { person, day, minutes, jobs, isVisit, isAnnounced, name } = round;
   const id = `round ${person} ${day}`;
   const who = name ? `, ${name}` : "";
-  const counted = `${jobs} ${jobs === 1 ? "job" : "jobs"}, ${minutes} minutes`;
+  const counted =
+    jobs === 0 ? "agreed" : `${jobs} ${jobs === 1 ? "job" : "jobs"}, ${minutes} minutes`;
   const title = `${isVisit ? "Visit" : "Round"} of ${dateWords(day, today)}${who}: ${counted}`;
   const data: Grouped = { id, day, person, of, marks: [] };
   return (

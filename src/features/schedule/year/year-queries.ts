@@ -11,6 +11,7 @@ import type { Person } from "@/core/planning/year";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { dateWords, spanWords } from "@/core/quantities/words";
 import type { HomeStatus } from "@/core/timeline/home-status";
+import { visitState } from "@/core/visits/visit";
 import { dueWords, windowWords } from "@/presentation/schedule-words";
 import { jobTitle, pathOfTask } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
@@ -193,6 +194,11 @@ function shownPlan(
       announcedAt && !endedAt ? [`${person} ${day}`] : [],
     ),
   );
+  const agreed = new Set(
+    snapshot.visits.flatMap((visit) =>
+      visit.on && visitState(visit) === "planned" ? [visit.on] : [],
+    ),
+  );
   const late = view.overdue.filter(({ task, day }) =>
     view.occurrences.some(
       (each) => each.task === task && each.day === day && isLate(today, day, each.closes),
@@ -203,7 +209,11 @@ function shownPlan(
     ...{ id: plan.id, version: plan.version, kind },
     lanes: lanesOf(status, tasks, view.occurrences, otherDays),
     rounds: view.rounds
-      .filter(({ tasks, returns, day }) => day <= until && tasks.length + returns.length > 0)
+      .filter(
+        ({ crew, tasks, returns, day }) =>
+          day <= until &&
+          (tasks.length + returns.length > 0 || (technicians.has(crew) && agreed.has(day))),
+      )
       .map(({ crew, day, tasks, returns, minutes, overCap }) => {
         const person = people.find(({ id }) => id === crew)!;
         return {
