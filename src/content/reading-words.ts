@@ -344,8 +344,6 @@ export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, strin
   noise: {
     rattle: "Often a panel or a screw.",
   },
-  smell: {
-  },
 };
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {

@@ -156,7 +156,8 @@ export const cleanIndoorCoil: Procedure = {
       id: "exchanger",
       kind: "inspect",
       title: "Look at the heat exchanger while it is open",
-      detail: "With a torch. Cracks, holes, soot, a stain like a hair: all of them count.",
+      detail:
+        "With a torch, from the coil’s side: down into it, or up where its air goes down. Cracks, holes, soot, a stain like a hair: all count.",
       when: "has-exchanger",
       shows: "position",
       tools: ["a torch"],

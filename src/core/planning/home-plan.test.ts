@@ -3,7 +3,7 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { snapshot, today } from "../../../tests/demo-snapshot";
 import { addDays, daysFrom } from "../quantities/plain-date";
 import { evaluate } from "./evaluate";
-import { homePlan, THE_HOME, whoDoes, type JobFacts } from "./home-plan";
+import { doerOf, homePlan, THE_HOME, whoDoes, type JobFacts } from "./home-plan";
 import { NO_YEAR, OWNER, peopleOf, TECHNICIAN, USUAL_OWNER } from "./year";
 import { naivePlan, plan } from "./plan";
 
@@ -55,6 +55,42 @@ describe("who does what", () => {
     expect(who({ reach: "loft" }, { unitId: "kiln" })).toBe("a");
     expect(who({ powerOff: true, reach: "roof" })).toBeNull();
     expect(who({ powerOff: true }, { who: "licensed" })).toBe(TECHNICIAN);
+  });
+
+  it("hands over what is due while somebody is away to who is there, and keeps it where all are away", () => {
+    const away = (from: number, to: number) => [
+      { from: addDays(today, from), to: addDays(today, to) },
+    ];
+    const two = (second: number) =>
+      peopleOf({
+        people: [
+          { ...USUAL_OWNER, id: "a", away: away(0, 30), unitIds: ["kiln"] },
+          { ...USUAL_OWNER, id: "b", away: away(0, second) },
+        ],
+      });
+    const due = (opens: number, closes: number) => ({
+      task: { who: "owner", unitId: "kiln" } as never,
+      opens: addDays(today, opens),
+      due: addDays(today, opens + 1),
+      closes: addDays(today, closes),
+    });
+    expect(doerOf(two(-1), due(2, 10), plain, today)?.id).toBe("b");
+    // Back before it closes, the first keeps it.
+    expect(doerOf(two(-1), due(2, 31), plain, today)?.id).toBe("a");
+    expect(doerOf(two(30), due(2, 10), plain, today)?.id).toBe("a");
+  });
+
+  it("has what waits for its weather in the plan only once it was called, and then once", () => {
+    const SNOW = "cellar-furnace-plastic-vent.snow";
+    const status = homeStatus(snapshot, today);
+    expect(status.jobs.find(({ task }) => task.id === SNOW)?.waits).not.toBeNull();
+    expect(homePlan(status, () => plain).input.tasks.some(({ id }) => id === SNOW)).toBe(false);
+    const lies = { id: "lies", kind: "note" as const, sign: "weather:snow", date: today };
+    const history = snapshot.history.with({ ...lies, recordedAt: `${today}T08:00:00.000Z` });
+    const called = homePlan(homeStatus({ ...snapshot, history }, today), () => plain).input;
+    const task = called.tasks.find(({ id }) => id === SNOW)!;
+    expect([task.criticality, task.first?.due]).toEqual([2, today]);
+    expect(task.windows.due.every((due) => due === null)).toBe(true);
   });
 
   it("is in the plan by their own days, and what nobody does is named beside it", () => {

@@ -346,3 +346,59 @@ describe("over made-up homes", () => {
     expect(kept).toBeLessThan(moved({ previous: [] }));
   });
 });
+
+describe("what keeps people from harm", () => {
+  const weekend = { ...owner, preferred: [6, 7] };
+  const alarm = (extra: Raw = {}) =>
+    task("alarm", {
+      ...{ criticality: 2, windows: every(20, 22, 24) },
+      first: { opens: day(2), due: day(3), closes: day(5) },
+      ...extra,
+    });
+
+  it("is done inside its window on a day nobody likes, rather than late on one they do", () => {
+    // From Monday to Thursday: no Saturday lies in it.
+    const input = small({ crews: [weekend], tasks: [alarm()] });
+    const made = plan(input);
+    expect(made.overdue).toEqual([]);
+    expect(made.occurrences[0]!.day <= day(5)).toBe(true);
+  });
+
+  it("is never late while there is a day in its window, which is checked by whoever only prices", () => {
+    const input = small({ crews: [weekend], tasks: [alarm()] });
+    const late = priced(input, ["alarm", 7], ["alarm", 29], ["alarm", 51]);
+    expect(late.conflicts).toContainEqual({ kind: "late-safety", task: "alarm", day: day(7) });
+    const away = {
+      ...weekend,
+      days: { weekdays: [1, 2, 3, 4, 5, 6, 7], except: [{ from: day(0), to: day(6) }] },
+    };
+    const none = priced(small({ crews: [away], tasks: [alarm()] }), ["alarm", 7]);
+    expect(none.conflicts.map(({ kind }) => kind)).not.toContain("late-safety");
+    expect(none.overdue).toContainEqual({ task: "alarm", day: day(7), days: 2 });
+  });
+
+  it("is on the first day there is where its window has none, and is never left out", () => {
+    const away = {
+      ...weekend,
+      days: { weekdays: [1, 2, 3, 4, 5, 6, 7], except: [{ from: day(0), to: day(8) }] },
+    };
+    const made = plan(small({ crews: [away], tasks: [alarm()] }));
+    expect(made.occurrences[0]!.day).toBe(day(9));
+    expect(made.conflicts).toEqual([]);
+  });
+
+  it("holds in made-up plans: no conflict of lateness, nothing missing that has a day", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1000 }), (seed) => {
+        const input = { ...madeUpPlan("small", seed), iterations: 60 };
+        const safe = {
+          ...input,
+          tasks: input.tasks.map((each, i) => ({ ...each, criticality: i % 2 === 0 ? 2 : 1 })),
+        };
+        const kinds = plan(safe).conflicts.map(({ kind }) => kind);
+        return !kinds.includes("late-safety") && !kinds.includes("missing");
+      }),
+      { numRuns: 12 },
+    );
+  });
+});

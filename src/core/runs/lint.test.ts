@@ -4,6 +4,7 @@ import { flushCondensateLine } from "@/content/procedures/flush-condensate-line"
 import { magneticFullClean } from "@/content/procedures/magnetic-filter";
 import { polishFlameSensor } from "@/content/procedures/polish-flame-sensor";
 import { rinseOutdoorCoil } from "@/content/procedures/rinse-outdoor-coil";
+import { technicianVisit, testHeatExchanger } from "@/content/procedures/technician";
 import { washElectrostaticCells } from "@/content/procedures/wash-electrostatic-cells";
 import { washFineFilter } from "@/content/procedures/wash-fine-filter";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
@@ -84,6 +85,18 @@ const PLANTED: [string, Procedure, Change, [string, LintRule]][] = [
     polishFlameSensor,
     moved("gas-on", "sensor-in"),
     ["gas-on", "gas-last"],
+  ],
+  [
+    "a test of what has to run, done dead",
+    technicianVisit,
+    moved("heating-side", "capacitors"),
+    ["heating-side", "runs-dead"],
+  ],
+  [
+    "combustion measured before its power is back",
+    testHeatExchanger,
+    moved("test", "power-on"),
+    ["test", "runs-dead"],
   ],
   [
     "a thermostat turned up in words only",
