@@ -5,6 +5,7 @@ import { doing } from "./doing";
 import { pageOf, type Page } from "./page";
 
 const SLUICE = "/homes/sluice-house";
+const BOATHOUSE = "/homes/boathouse";
 const MOST_STEPS = 45;
 const DAY_MS = 86_400_000;
 
@@ -43,9 +44,9 @@ describe("kinds of steps", () => {
   async function begin(
     job: string,
     submit: string,
-    { home = SLUICE, isTheirs = false } = {},
+    { home = SLUICE, isTheirs = false, way = "" } = {},
   ): Promise<void> {
-    await page.open(`${app.url}${home}/jobs/${job}/start`);
+    await page.open(`${app.url}${home}/jobs/${job}/start${way ? `?way=${way}` : ""}`);
     await page.find(By.xpath(`//button[normalize-space(.)="${submit}"]`));
     if (isTheirs) await page.tick("A licensed person, here now");
     await run.start(submit);
@@ -161,6 +162,32 @@ describe("kinds of steps", () => {
     await run.finish();
     await page.open(`${app.url}${SLUICE}/units/box-cooler`);
     expect(await says()).not.toContain("Laid by");
+  });
+
+  it("brushes a dryer’s duct from outside alone, its duct left where it is", async () => {
+    await begin("dryer-dryer-duct.brush", "Brush: start", { way: "brush-dryer-duct.outside" });
+    await goTo("Lay a sheet below the flap");
+    expect(await run.openCount()).toBe("1");
+    await toEnd();
+    await run.finish();
+  });
+
+  it("looks at the seal of a ventilator’s filter before its cover is closed by hand", async () => {
+    await begin("boat-fine.renew", "Change: start", { home: BOATHOUSE });
+    await goTo("Look at the seal before you close it");
+    await toEnd();
+    await run.finish();
+    await page.open(`${app.url}${BOATHOUSE}/parts/boat-fine`);
+    await page.seen("New filter fitted");
+  });
+
+  it("digs an outdoor unit free with its disconnect pulled, and leaves a block of ice off", async () => {
+    await begin("studio-pump-clearance.snow", "Dig: start");
+    await goTo("Is there ice on its coil?");
+    expect(await run.openCount()).toBe("1");
+    await answer("Is there ice", { "Is there ice": { choose: "a block of ice" } });
+    await page.keys(Key.SPACE);
+    await page.heading("Have somebody look why it does not thaw itself");
   });
 
   it("shows the marks of room valves again where they go back, and keeps them on the sheet", async () => {

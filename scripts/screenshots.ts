@@ -42,7 +42,6 @@ const toTheStairs = async (page: Page) => {
 
 const PICTURES: Picture[] = [
   { name: "today", size: DESK, path: HOME },
-  { name: "today-dark", size: DESK, dark: true, path: HOME },
   { name: "today-phone", size: PHONE, path: HOME },
   { name: "house", size: DESK, path: `${HOME}/house` },
   { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
@@ -58,7 +57,8 @@ const PICTURES: Picture[] = [
   { name: "shut-offs", size: DESK, path: `${HOME}/shut-offs` },
   { name: "watch", size: DESK, path: `${HOME}/watch` },
   { name: "costs", size: DESK, path: `${HOME}/units/cellar-furnace/costs` },
-  { name: "library", size: DESK, path: `${HOME}/procedures` },
+  { name: "emergency", size: DESK, path: "/emergency/sluice-house/co" },
+  { name: "emergency-phone", size: PHONE, path: "/emergency/sluice-house" },
   {
     name: "walk-phone",
     size: PHONE,

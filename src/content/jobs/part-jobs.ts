@@ -180,9 +180,9 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
         settles: ["coil"],
       },
     ),
-    // A school: one's own rinse in spring, and once a year somebody who opens it and rinses from inside.
+    // A strategy: one’s own rinse in spring, and once a year somebody who opens it and rinses from inside.
     job("deep-clean", "Have the outdoor coil cleaned from inside", yearly, "licensed", 45, {
-      onlyWhen: true,
+      whereWanted: true,
       ...led("have-outdoor-coil-cleaned"),
     }),
   ],

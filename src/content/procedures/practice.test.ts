@@ -455,7 +455,7 @@ describe("coils outdoors and on the roof", () => {
     const kept = JOBS.part("condenser-coil", "split-cooling");
     expect(kept.map(({ key }) => key)).toContain("clean");
     expect(kept.find(({ who }) => who === "licensed")).toMatchObject({
-      ...{ key: "deep-clean", onlyWhen: true, procedureIds: ["have-outdoor-coil-cleaned"] },
+      ...{ key: "deep-clean", whereWanted: true, procedureIds: ["have-outdoor-coil-cleaned"] },
     });
   });
 });

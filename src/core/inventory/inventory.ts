@@ -3,7 +3,7 @@ import type { Equipment } from "../climate/run-hours";
 import type { SEATS } from "../calculators/filter-fit";
 import type { EndKind } from "../runs/loose-ends";
 import type { UnitSystem } from "../quantities/length";
-import type { CapacitorSchool } from "../readings/judge";
+import type { CapacitorStrategy } from "../readings/judge";
 import type { PlainDate } from "../quantities/plain-date";
 import type { Rating } from "../quantities/rating";
 import type { LengthUnit, SizeMm } from "../quantities/size";
@@ -31,7 +31,7 @@ export type Home = {
   /** The main cock, valve and breaker of the house. */
   mains?: Mains;
   /** When a capacitor goes: beyond what is printed on it, or beyond a tenth. */
-  capacitorSchool?: CapacitorSchool;
+  capacitorStrategy?: CapacitorStrategy;
   /** What an hour of the household’s own work is worth to it, minor units. */
   hourMinor?: number;
   /** The day it was entered, once it is stored: nothing was owed here before. */

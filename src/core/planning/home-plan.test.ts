@@ -3,7 +3,7 @@ import { homeStatus } from "@/server/snapshots/snapshot-cache";
 import { snapshot, today } from "../../../tests/demo-snapshot";
 import { addDays, daysFrom } from "../quantities/plain-date";
 import { evaluate } from "./evaluate";
-import { doerOf, homePlan, THE_HOME, whoDoes, type JobFacts } from "./home-plan";
+import { personFor, homePlan, THE_HOME, whoDoes, type JobFacts } from "./home-plan";
 import { NO_YEAR, OWNER, peopleOf, TECHNICIAN, USUAL_OWNER } from "./year";
 import { naivePlan, plan } from "./plan";
 
@@ -74,10 +74,10 @@ describe("who does what", () => {
       due: addDays(today, opens + 1),
       closes: addDays(today, closes),
     });
-    expect(doerOf(two(-1), due(2, 10), plain, today)?.id).toBe("b");
+    expect(personFor(two(-1), due(2, 10), plain, today)?.id).toBe("b");
     // Back before it closes, the first keeps it.
-    expect(doerOf(two(-1), due(2, 31), plain, today)?.id).toBe("a");
-    expect(doerOf(two(30), due(2, 10), plain, today)?.id).toBe("a");
+    expect(personFor(two(-1), due(2, 31), plain, today)?.id).toBe("a");
+    expect(personFor(two(30), due(2, 10), plain, today)?.id).toBe("a");
   });
 
   it("has what waits for its weather in the plan only once it was called, and then once", () => {

@@ -86,9 +86,9 @@ export function whoDoes(
 /**
  * Who does a job as it stands: the same in the plan and wherever a round of it is shown.
  *
- * @example doerOf([], { task: { who: "owner" }, opens: null, due: null, closes: null }, { powerOff: false, reach: "floor" }, "2026-03-14") // null
+ * @example personFor([], { task: { who: "owner" }, opens: null, due: null, closes: null }, { powerOff: false, reach: "floor" }, "2026-03-14") // null
  */
-export const doerOf = (
+export const personFor = (
   people: readonly Person[],
   job: Pick<JobStatus, "task" | "opens" | "due" | "closes">,
   facts: JobFacts,
@@ -134,7 +134,7 @@ export function homePlan(
   const calm = calmFrom(wanted, today);
   const found = wanted.map((job) => {
     const facts = factsOf(job.task);
-    return { job, facts, person: doerOf(people, job, facts, today) };
+    return { job, facts, person: personFor(people, job, facts, today) };
   });
   const tasks = found.flatMap(({ job, facts, person }) =>
     person

@@ -38,8 +38,8 @@ export function driftOf(
   const series = trendSeries(readings);
   const last = readings.at(-1);
   if (!last || series.length < 2 || typeof last.taken.rated !== "number") return null;
-  // The school it was judged by; a tolerance printed on it beats both.
-  const school = last.taken.school ?? home.capacitorSchool ?? "label";
+  // The strategy it was judged by; a tolerance printed on it beats both.
+  const school = last.taken.school ?? home.capacitorStrategy ?? "label";
   const tolerance = last.taken.limits.tolerancePercent ?? CAPACITOR_STRATEGIES[school];
   const limit = last.taken.rated * (1 - tolerance / 100);
   const { crossing } = trend({ series, limit, direction: "below" });

@@ -18,7 +18,7 @@ import {
 
 /** Two strategies of when a capacitor goes: beyond its label (usually 6 %), or beyond 10 %. */
 export const CAPACITOR_STRATEGIES = { label: 6, general: 10 } as const;
-export type CapacitorSchool = keyof typeof CAPACITOR_STRATEGIES;
+export type CapacitorStrategy = keyof typeof CAPACITOR_STRATEGIES;
 export const READING_FLAGS = ["bulged", "leaking", "return-shut"] as const;
 
 const ratedSchema = z.union([

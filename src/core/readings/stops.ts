@@ -11,9 +11,9 @@ import { watchedReadings } from "./watch";
  * machine comes back on.
  *
  * @param isStopSign whether something noticed without a reading means stop
- * @example standingStops(snapshot([]), [], today, () => false) // []
+ * @example stopsThatHold(snapshot([]), [], today, () => false) // []
  */
-export function standingStops(
+export function stopsThatHold(
   snapshot: Pick<HomeSnapshot, "history" | "visits">,
   schedule: readonly JobStatus[],
   today: PlainDate,

@@ -56,7 +56,7 @@ const readingSeen = z.strictObject({
   /** The unit it is judged in. */
   unit: z.string().max(MOST_UNIT_LETTERS).optional(),
   typed: z.strictObject({ value: z.string().max(40), unit: z.string().max(10) }).optional(),
-  /** What it is judged by: the value or the range on its plate, and which capacitor school the home follows. */
+  /** What it is judged by: the value or the range on its plate, and which capacitor strategy the home follows. */
   rated: z.union([z.number(), z.strictObject({ min: z.number(), max: z.number() })]).optional(),
   school: z.enum(["label", "general"]).optional(),
 });

@@ -29,8 +29,8 @@ function toHome(row: typeof homes.$inferSelect): Home {
     currency: row.currency,
     ...(row.localRules ? { localRules: row.localRules } : {}),
     ...mainsOf(row.mains),
-    ...(row.capacitorSchool === "label" || row.capacitorSchool === "general"
-      ? { capacitorSchool: row.capacitorSchool }
+    ...(row.capacitorStrategy === "label" || row.capacitorStrategy === "general"
+      ? { capacitorStrategy: row.capacitorStrategy }
       : {}),
     ...(row.hourMinor === null ? {} : { hourMinor: row.hourMinor }),
     enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
@@ -57,7 +57,7 @@ const toRow = (home: Home) => ({
   localRules: home.localRules ?? null,
   mains: JSON.stringify(home.mains ?? {}),
   hourMinor: home.hourMinor ?? null,
-  capacitorSchool: home.capacitorSchool ?? null,
+  capacitorStrategy: home.capacitorStrategy ?? null,
 });
 
 /** Homes in the order they were entered; the deleted ones are left out. */

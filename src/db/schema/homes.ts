@@ -31,7 +31,7 @@ export const homes = sqliteTable(
     /** What an hour of the household’s own work is worth to it. */
     hourMinor: integer("hour_minor"),
     /** When a capacitor goes: “label” or “general”. */
-    capacitorSchool: text("capacitor_school"),
+    capacitorStrategy: text("capacitor_strategy"),
     /** Counts the writings of weather days and measured hours, so that a reader knows it is behind. */
     observedVersion: integer("observed_version").notNull().default(0),
     createdAt: text("created_at").notNull(),

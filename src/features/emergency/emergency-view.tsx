@@ -88,7 +88,6 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
             <NumberForm action={save} label={`Not written down yet: ${emergency.yours}`} />
           </>
         )}
-        {rules && <p className="text-[1.125rem] text-second">Here: {rules}</p>}
       </section>
       <section
         aria-label="Shut-off"
@@ -147,6 +146,7 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
           Back to {sheet.homeName}
         </Link>
       </div>
+      {rules && <p className="text-[1.125rem] text-second">Here: {rules}</p>}
     </main>
   );
 }

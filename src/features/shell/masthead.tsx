@@ -26,11 +26,15 @@ type MastheadProps = {
 export function Masthead({ home, homes, theme, keys, find }: MastheadProps) {
   return (
     <header className="no-print flex h-12 items-center gap-3 px-4 wide:h-14 wide:gap-6 wide:px-7">
-      <Link href={`/homes/${home.id}`} className="font-display text-xl font-bold no-underline">
+      {/* In the hand there is room for the home, the search and the way out, and for no name of ours. */}
+      <Link
+        href={`/homes/${home.id}`}
+        className="font-display text-xl font-bold no-underline max-wide:sr-only"
+      >
         Amber <span className="text-attention-text">Lintel</span>
       </Link>
       <ViewLinks homeId={home.id} place="top" />
-      <div className="ml-auto flex items-center gap-3 wide:gap-6">
+      <div className="flex min-w-0 grow items-center gap-3 wide:ml-auto wide:grow-0 wide:gap-6">
         <HomeMenu {...{ home, homes, theme, keys }} />
         {find}
         <UrgentLink href={`/emergency/${home.id}`}>Emergency</UrgentLink>
@@ -106,9 +110,9 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
   ];
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 font-semibold">
-        {home.name}
-        <ChevronDown aria-hidden="true" strokeWidth={3} className="size-4 text-second" />
+      <DropdownMenu.Trigger className="mr-auto flex min-h-11 min-w-0 items-center gap-2 font-semibold max-wide:text-lg">
+        <span className="truncate">{home.name}</span>
+        <ChevronDown aria-hidden="true" strokeWidth={3} className="size-4 shrink-0 text-second" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -66,14 +66,7 @@ export function StopList({ homeId, watch, gone }: Rows) {
               </Link>
             </p>
             <div className="-ml-2 flex flex-wrap items-center gap-x-4">
-              {call && (
-                <a
-                  href={`tel:${call.phone.replace(/[^\d+]/g, "")}`}
-                  className="inline-flex min-h-11 items-center px-2 font-semibold text-link underline underline-offset-4"
-                >
-                  Call now: {call.name}, <span className="figures ml-1">{call.phone}</span>
-                </a>
-              )}
+              {call && <CallNow {...call} />}
               {emergency && (
                 <Link
                   href={`/emergency/${homeId}/${emergency}`}
@@ -99,11 +92,21 @@ export function StopList({ homeId, watch, gone }: Rows) {
   );
 }
 
+/** Who sees to a stop: one press calls. */
+const CallNow = ({ name, phone }: NonNullable<Watch["call"]>) => (
+  <a
+    href={`tel:${phone.replace(/[^\d+]/g, "")}`}
+    className="inline-flex min-h-11 items-center px-2 font-semibold text-link underline underline-offset-4"
+  >
+    Call now: {name}, <span className="figures ml-1">{phone}</span>
+  </a>
+);
+
 /** Everything on watch, the worst first, each with where it is going and what is done next. */
 export function WatchList({ homeId, watch, gone }: Rows) {
   return (
     <ul className="border-t-[3px] border-ink">
-      {watch.map(({ verdict, words, trend, href, next, gone: eventId }) => (
+      {watch.map(({ verdict, words, trend, href, next, call, gone: eventId }) => (
         <li
           key={words}
           className="grid grid-cols-[2.25rem_minmax(0,1fr)] items-start gap-x-4 border-b border-rule py-3 wide:grid-cols-[2.25rem_minmax(0,1fr)_22rem]"
@@ -119,6 +122,7 @@ export function WatchList({ homeId, watch, gone }: Rows) {
             {trend && <p className="text-second">{trend}</p>}
           </div>
           <div className="col-start-2 flex flex-wrap items-start gap-x-4 wide:col-start-3 wide:-mt-2.5">
+            {call && <CallNow {...call} />}
             {next && (
               <Link
                 href={`/homes/${homeId}/${next.href}`}

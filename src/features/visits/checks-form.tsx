@@ -4,7 +4,7 @@ import { SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import type { Instrument } from "@/core/readings/conditions";
-import type { CapacitorSchool } from "@/core/readings/judge";
+import type { CapacitorStrategy } from "@/core/readings/judge";
 import { judgementOf } from "@/core/history/readings-taken";
 import { readReading } from "@/lib/reading-form";
 import { adviceWords } from "@/presentation/reading-advice";
@@ -14,7 +14,7 @@ import { Needle } from "@/ui/needle";
 import { ConditionFields } from "./condition-fields";
 import type { CheckRow } from "./visit-queries";
 
-type Common = { system: UnitSystem; fogLimit: number; school: CapacitorSchool };
+type Common = { system: UnitSystem; fogLimit: number; school: CapacitorStrategy };
 
 /** The checks of one machine, each beside last time’s and judged as it is typed. */
 export function ChecksForm({

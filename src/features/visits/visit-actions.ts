@@ -90,7 +90,7 @@ export async function saveChecks(
       system: snapshot.home.unitSystem,
       instruments: snapshot.instruments,
       fogLimit: fogLimitOn(snapshot, visits.dayOfVisit(home, visit)),
-      school: snapshot.home.capacitorSchool ?? "label",
+      school: snapshot.home.capacitorStrategy ?? "label",
     });
     if (has(problems)) return refused(previous, typed, problems);
     const { newInstrument, readings } = values;

@@ -2,7 +2,7 @@ import { readMoney } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { Instrument } from "@/core/readings/conditions";
-import type { CapacitorSchool } from "@/core/readings/judge";
+import type { CapacitorStrategy } from "@/core/readings/judge";
 import type { ReadingTaken } from "@/core/history/history-event";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { DECISIONS, VISIT_REASONS, VISIT_VERDICTS, type Finding } from "@/core/visits/visit";
@@ -108,7 +108,7 @@ export const checkKey = ({ kind, partId }: CheckAt): string => `${kind}@${partId
 export function checkFields(
   typed: FormFields,
   check: CheckAt,
-  school: CapacitorSchool,
+  school: CapacitorStrategy,
 ): ReadingFields {
   const one = (name: string) => (typed[`${name} ${checkKey(check)}`]?.[0] ?? "").trim();
   return {
@@ -136,8 +136,8 @@ export function readChecks(
     system: UnitSystem;
     instruments: readonly Instrument[];
     fogLimit: number;
-    /** Which capacitor school the home follows. */
-    school: CapacitorSchool;
+    /** Which capacitor strategy the home follows. */
+    school: CapacitorStrategy;
   },
 ): Read<{ readings: CheckedReading[]; newInstrument: string | undefined }> {
   const problems: Problems = {};

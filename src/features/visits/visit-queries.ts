@@ -10,7 +10,7 @@ import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import { moneyFigure } from "@/core/quantities/money";
 import { dayAndMonth, inSentence } from "@/core/quantities/words";
 import type { Instrument } from "@/core/readings/conditions";
-import type { CapacitorSchool } from "@/core/readings/judge";
+import type { CapacitorStrategy } from "@/core/readings/judge";
 import { goingOf, seriesByPlace, type Going } from "@/core/readings/going";
 import { watchedReadings } from "@/core/readings/watch";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
@@ -322,8 +322,8 @@ export type UnitChecksPage = VisitPage & {
   partNames: { value: string; label: string; kind: string }[];
   initial: Typed;
   fogLimit: number;
-  /** Which capacitor school the home follows. */
-  school: CapacitorSchool;
+  /** Which capacitor strategy the home follows. */
+  school: CapacitorStrategy;
 };
 
 /** The checks of a machine on a visit: each with what was read the last time. */
@@ -362,7 +362,7 @@ export async function unitChecksOf(
     partNames: snapshot.parts
       .filter((part) => part.unitId === unitId)
       .map(({ id, name, kind }) => ({ value: id, label: name, kind })),
-    school: snapshot.home.capacitorSchool ?? "label",
+    school: snapshot.home.capacitorStrategy ?? "label",
     initial: draft?.typed ?? checkValues(snapshot, checks, at, visitId),
     fogLimit: fogLimitOn(snapshot, visit.on ?? today),
   };

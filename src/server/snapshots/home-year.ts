@@ -1,4 +1,4 @@
-import { doerOf, homePlan } from "@/core/planning/home-plan";
+import { personFor, homePlan } from "@/core/planning/home-plan";
 import { naivePlan, PlanModel, type Occurrence, type PlanView } from "@/core/planning/plan";
 import { asOfToday, planLeft, type PlanLeft } from "@/core/planning/published";
 import { peopleOf, type Person, type YearPlan } from "@/core/planning/year";
@@ -78,7 +78,7 @@ function roundsOf({ snapshot, today, jobs }: HomeStatus): HungRound[] | null {
   const rounds = new Map<string, HungRound>();
   const put = ({ task, day }: Occurrence, isMissed: boolean) => {
     const job = byId.get(task);
-    const person = job && doerOf(people, job, factsOf(job.task), today);
+    const person = job && personFor(people, job, factsOf(job.task), today);
     if (!job || !person) return;
     const key = `${isMissed ? "missed" : "ahead"} ${day} ${person.id}`;
     const round = rounds.get(key) ?? { person, day, tasks: [], minutes: 0, isMissed };

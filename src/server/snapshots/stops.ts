@@ -3,7 +3,7 @@ import { signOf } from "@/content/signs";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { verdictOfSign } from "@/core/noticed/sign";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { standingStops } from "@/core/readings/stops";
+import { stopsThatHold } from "@/core/readings/stops";
 import { scheduleNow } from "./snapshot-cache";
 
 /** By machine: why nothing of it comes back on, as its stop says. */
@@ -22,7 +22,7 @@ export function stopsByUnit(
     const sign = signOf(id);
     return sign !== undefined && verdictOfSign(sign) === "stop";
   };
-  const stops = standingStops(snapshot, scheduleNow(snapshot, today), today, isStopSign);
+  const stops = stopsThatHold(snapshot, scheduleNow(snapshot, today), today, isStopSign);
   return new Map(
     stops.flatMap(({ unitId, runId, reading, sign }) => {
       if (unitId === undefined || (runId !== undefined && runId === exceptRun)) return [];

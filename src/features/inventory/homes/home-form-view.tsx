@@ -66,7 +66,7 @@ export function HomeFormView({
         >
           <ChoiceField
             label="A capacitor is replaced"
-            name="capacitorSchool"
+            name="capacitorStrategy"
             options={[
               { value: "label", label: "beyond the tolerance on its label, usually 6 %" },
               { value: "general", label: "beyond 10 %" },

@@ -7,7 +7,7 @@ import {
   toCelsius,
   type TemperatureUnit,
 } from "@/core/quantities/temperature";
-import type { CapacitorSchool } from "@/core/readings/judge";
+import type { CapacitorStrategy } from "@/core/readings/judge";
 import type { Main, Mains } from "@/core/inventory/inventory";
 import { climateSchema, DEFAULT_DAILY_RANGE_K, type Climate } from "@/core/climate/climate";
 
@@ -67,7 +67,7 @@ const shape = z.object({
   coolingDesign: z.string(),
   dailyRange: z.string(),
   localRules: z.string().max(400, "Shorter, please: up to 400 letters.").optional(),
-  capacitorSchool: z.enum(["label", "general"], "Choose one of these.").default("label"),
+  capacitorStrategy: z.enum(["label", "general"], "Choose one of these.").default("label"),
   mainWater: mainPlace,
   mainWaterOff: mainPlace,
   mainGas: mainPlace,
@@ -107,7 +107,7 @@ export type HomeFields = {
   timeZone: string;
   climate: Climate;
   localRules?: string;
-  capacitorSchool: CapacitorSchool;
+  capacitorStrategy: CapacitorStrategy;
   mains?: Mains;
 };
 
@@ -165,7 +165,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
     unitSystem: fields.unitSystem,
     currency: fields.currency,
     timeZone: fields.timeZone,
-    capacitorSchool: fields.capacitorSchool,
+    capacitorStrategy: fields.capacitorStrategy,
     ...(fields.localRules ? { localRules: fields.localRules } : {}),
     ...(Object.keys(mains).length > 0 ? { mains } : {}),
     climate: climateSchema.parse({

@@ -19,7 +19,7 @@ export function fieldsOfHome({
   timeZone,
   climate,
   localRules,
-  capacitorSchool = "label",
+  capacitorStrategy = "label",
   mains = {},
 }: Home): Values {
   const unit = unitSystem === "us" ? "F" : "C";
@@ -33,7 +33,7 @@ export function fieldsOfHome({
     // Most people know UTC by this name only; the form reads it back as the same zone.
     timeZone: [timeZone === "Etc/UTC" ? "UTC" : timeZone],
     localRules: [localRules ?? ""],
-    capacitorSchool: [capacitorSchool],
+    capacitorStrategy: [capacitorStrategy],
     mainWater: [mains.water?.place ?? ""],
     mainWaterOff: [mains.water?.offPosition ?? ""],
     mainGas: [mains.gas?.place ?? ""],

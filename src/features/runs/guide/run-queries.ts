@@ -276,7 +276,7 @@ function aroundIt({
   const known = litres.filter((each) => Number.isFinite(each) && each > 0);
   return {
     ratedBefore,
-    school: home.capacitorSchool ?? "label",
+    school: home.capacitorStrategy ?? "label",
     works: worksOf(snapshot, run.unitId, today),
     position: (ofItsAir.find(({ attributes }) => attributes["position"]) ?? unit)?.attributes[
       "position"

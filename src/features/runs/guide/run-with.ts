@@ -1,4 +1,4 @@
-import type { CapacitorSchool } from "@/core/readings/judge";
+import type { CapacitorStrategy } from "@/core/readings/judge";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import type { UnitSystem } from "@/core/quantities/length";
 import type { Contact, FilterSlot, Unit } from "@/core/inventory/inventory";
@@ -33,8 +33,8 @@ export type RunWith = {
   settings: SettingAt[];
   /** By kind of reading: what stood on the plate beside the last one here, in the home’s units. */
   ratedBefore: Partial<Record<ReadingKind, readonly string[]>>;
-  /** Which capacitor school the home follows. */
-  school: CapacitorSchool;
+  /** Which capacitor strategy the home follows. */
+  school: CapacitorStrategy;
   /** The jobs of its machine that a visit may do, to tick those that were done. */
   works: { value: string; label: string; hint?: string }[];
   /** What decides whether what is seen here leads on: its machine, its part, the weather. */

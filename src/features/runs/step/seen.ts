@@ -5,7 +5,7 @@ import type { Direction } from "@/core/inventory/directions";
 import { judgementOf } from "@/core/history/readings-taken";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
-import type { CapacitorSchool, Judgement } from "@/core/readings/judge";
+import type { CapacitorStrategy, Judgement } from "@/core/readings/judge";
 import { MM_PER_INCH, readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import { readDecimal } from "@/lib/forms";
@@ -49,8 +49,8 @@ export function readSeen(
   step: Step,
   typed: Typed,
   system: UnitSystem,
-  /** Which capacitor school the home follows. */
-  school: CapacitorSchool = "label",
+  /** Which capacitor strategy the home follows. */
+  school: CapacitorStrategy = "label",
 ): ReadSeen {
   const { records } = step;
   const place = typed.place ? { place: typed.place } : {};
@@ -145,7 +145,7 @@ function readMeasured(
   kind: ReadingKind,
   typed: Typed,
   system: UnitSystem,
-  school: CapacitorSchool,
+  school: CapacitorStrategy,
   seen: Found,
 ): ReadSeen {
   const { value = "", unit = "", rated = "", ratedMin = "", ratedMax = "" } = typed;

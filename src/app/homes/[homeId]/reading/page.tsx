@@ -32,7 +32,7 @@ export default async function ReadingPage({
           action={noteReading.bind(null, homeId)}
           initial={emptyForm({
             date: [page.today],
-            school: [page.snapshot.home.capacitorSchool ?? "label"],
+            school: [page.snapshot.home.capacitorStrategy ?? "label"],
             ...(typeof place === "string" ? { place: [place] } : {}),
             ...(typeof kind === "string" ? { kind: [kind] } : {}),
           })}
