@@ -37,7 +37,10 @@ const MONTHLY_DAYS = 40;
 const MONTHLY_KEPT_DAYS = 400;
 
 /** Jobs that were thought of later draw their days apart, so that all the others stay where they were. */
-const LATER = ["home:shut-offs", "ducts:boots", "drain-ports:drain", "drain-ports:wake"];
+const LATER = [
+  ...["home:shut-offs", "ducts:boots", "drain-ports:drain", "drain-ports:wake"],
+  ...["flame-sensor:polish", "line-insulation:look", "supply-run:clean"],
+];
 
 /** How people keep their days: some early, more of them late, within the window. */
 function doneOn(

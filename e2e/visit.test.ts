@@ -72,6 +72,10 @@ describe("a technician’s visit on a phone", () => {
     await demo.page.type("Cost, EUR", "150");
     await demo.page.setDate("Next appointment", "2026-09-21");
     await demo.page.press("End the visit");
+    // Nothing counts as done that nobody ticked.
+    await demo.page.seen("Tick what was done, or that nothing of it was.");
+    await demo.page.tick("Nothing of this");
+    await demo.page.press("End the visit");
     await demo.page.seen("Left well, with something to watch, signed by Ottoline Ferrow");
     const said = await text("main");
     expect(said).toContain("4.6 µF");
@@ -105,6 +109,7 @@ describe("a technician’s visit on a phone", () => {
     await demo.page.press("Save, go on");
     await demo.page.heading("How did it end?");
     await demo.page.tick("all well");
+    await demo.page.tick("Nothing of this");
     await demo.page.press("End the visit");
     await demo.page.heading("Fri 2 May 2025");
     expect(await text("main")).toContain("9.9 °C");

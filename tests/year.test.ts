@@ -86,7 +86,8 @@ describe("the demo’s year", () => {
     expect(pegsPath).toBe("year");
     const missed = pegs.find(({ past, lines }) => past && lines[0]!.startsWith("Round"));
     expect(missed?.lines[1]).toBe("Scullery dryer vent: brush out the dryer’s duct");
-    const next = pegs.find(({ past }) => !past)!;
+    // At today what was missed hangs by itself: a later round is all there is of its day.
+    const next = pegs.find(({ past, path }) => !past && !path?.includes(today))!;
     expect(next.path).toMatch(/^year\/2026-03-\d\d\/(owner|ruben)$/);
     expect(next.lines).toHaveLength(
       1 + (await roundSheet(HOME, next.day, next.path.split("/")[2]!))!.left,
