@@ -219,7 +219,9 @@ describe("the year on a desk", () => {
       "return document.querySelector(\"section[aria-label='Lanes of the year'] .overflow-x-auto > div\").style.width";
     expect(await driver().executeScript(width)).toBe("400%");
     const pegs = await driver().findElements(
-      By.css(`nav[aria-label='The year and what hangs from it'] a[href*='/year/2026']`),
+      By.css(
+        `nav[aria-label='The year and what hangs from it'] a[href*='/year/2026'][href$='/owner']`,
+      ),
     );
     expect(pegs.length).toBeGreaterThan(3);
     await driver().executeScript("arguments[0].click()", pegs[0]);

@@ -95,6 +95,8 @@ export const strategyForm = z
       case "wear":
         return {};
       case "calendar": {
+        // Left empty it goes by what is usual for such a filter, which may count by the season.
+        if (fields.n.trim() === "") return { school: "calendar" };
         const n = whole("n", MOST_SPAN);
         const trigger: Trigger = { kind: "every", n, unit: fields.unit, within: undefined };
         const checked = triggerSchema.safeParse(trigger);

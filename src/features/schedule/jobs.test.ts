@@ -226,6 +226,14 @@ describe("the strategies of a filter", () => {
       strategy: "calendar",
       says: "Mon 20 Apr",
     });
+    // Left empty it is what the card says: usual for such a filter.
+    await landing(chooseStrategy(HOME, FILTER, nothingSent, choose({ school: "calendar", n: "" })));
+    const usual = (await strategiesOf(HOME, "cellar-filter"))!;
+    expect(usual.cards.find((card) => card.governs)).toMatchObject({
+      strategy: "calendar",
+      says: "Mon 6 Apr",
+    });
+    expect(usual.values["n"]).toEqual([""]);
     const looks = choose({ school: "look", lookEvery: "14" });
     expect(await previewStrategy(HOME, FILTER, looks)).toMatchObject({
       due: "",

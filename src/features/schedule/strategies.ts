@@ -80,7 +80,7 @@ function strategiesShown(status: HomeStatus, slotId: string): StrategiesOf | nul
     hasLearnt: filterStatus.wear !== null && filterStatus.wear.belief.mu !== 0,
     values: {
       school: [governing],
-      n: [String(every?.n ?? 90)],
+      n: [every ? String(every.n) : ""],
       unit: [every?.unit ?? "day"],
       lookEvery: [String(lookEveryDays)],
     },

@@ -91,7 +91,13 @@ function Choice() {
         hint={STRATEGY_WORDS[strategy].hint}
       />
       <div hidden={strategy !== "calendar"} className="flex gap-4">
-        <TextField label="Every" name="n" inputMode="numeric" className="max-w-24" />
+        <TextField
+          label="Every"
+          name="n"
+          inputMode="numeric"
+          className="max-w-24"
+          hint="Empty: as is usual for such a filter."
+        />
         <SelectField label="Counted in" name="unit" options={SPANS} />
       </div>
       <div hidden={strategy !== "look"}>

@@ -51,6 +51,8 @@ export function YearLanes({
   const asked = useRef<PlainDate | null>(null);
   // The keys ask where it stands while it is lifted: what they close over is from before.
   const target = useRef<PlainDate | null>(null);
+  /** The day the arrow keys chose; null where it is dragged by a pointer. */
+  const keyed = useRef<PlainDate | null>(null);
   const lanes = shown?.lanes ?? page.bare;
   const rounds = useMemo(() => shown?.rounds ?? [], [shown]);
   const stretch: Stretch = page;
@@ -70,12 +72,14 @@ export function YearLanes({
     setPriced(null);
     asked.current = null;
     target.current = data.day;
+    keyed.current = null;
   };
   const drag = ({ active, delta }: DragMoveEvent) => {
     if (!shown) return;
     const data = active.data.current as Grouped;
     const px = { dragged: delta.x, day: dayWidth() };
-    const to = droppedOn(page, roundDays(shown, data.person), data.day, px);
+    // By the keys it is the very day: beside a round a pointer would be drawn back to it.
+    const to = keyed.current ?? droppedOn(page, roundDays(shown, data.person), data.day, px);
     target.current = to;
     setLifted((before) => (before && before.to !== to ? { ...before, to } : before));
     if (asked.current !== to) void ask(data.of, to, data.day);
@@ -94,6 +98,7 @@ export function YearLanes({
     event.preventDefault();
     const liked = page.people.find(({ id }) => id === data.person)?.liked ?? [];
     const to = nextDay(page, roundDays(shown, data.person), liked, from, by);
+    keyed.current = to;
     return { ...currentCoordinates, x: currentCoordinates.x + daysFrom(from, to) * dayWidth() };
   };
   const sensors = useSensors(
