@@ -1,4 +1,5 @@
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { addDays } from "@/core/quantities/plain-date";
 import { judgeInput } from "@/core/readings/judge";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { watchOf } from "./today-watch";
@@ -17,6 +18,42 @@ describe("what is on watch", () => {
       ["watch", "units/yard-condenser"],
     ]);
   });
+
+  it("asks at an act for what one can do oneself first, at a stop for a call and a visit made for it", () => {
+    const at = (id: string, kind: "flame-current-ua" | "flame", value: number | string) => ({
+      ...{ id, kind: "reading" as const, unitId: "cellar-furnace", date: today },
+      partId: "cellar-furnace-flame-sensor",
+      recordedAt: `${today}T08:00:00.000Z`,
+      reading: judgeInput.parse({ kind, value, ...(kind === "flame" ? {} : { unit: "uA" }) }),
+    });
+    const seen = (event: HistoryEvent) => {
+      const home = { ...snapshot, history: snapshot.history.with(event) };
+      return watchOf(home, today, scheduleNow(home, today)).find(
+        ({ unitId }) => unitId === "cellar-furnace",
+      )!;
+    };
+    const weak = seen(at("weak", "flame-current-ua", 0.5));
+    expect([weak.verdict, weak.call]).toEqual(["act", undefined]);
+    expect(weak.next!.words).toMatch(/polish/i);
+    const soot = seen(at("soot", "flame", "sooting"));
+    expect(soot.verdict).toBe("stop");
+    expect(soot.call?.phone).toMatch(/^\+99/);
+    // The service in nine days is none that was made for it.
+    expect(soot.next).toMatchObject({ words: "Make a visit for it" });
+    const made = {
+      ...{ id: "made", reason: "breakdown" as const, unitIds: ["cellar-furnace"] },
+      on: addDays(today, 1),
+    };
+    const home = {
+      ...snapshot,
+      visits: [...snapshot.visits, made],
+      history: snapshot.history.with(at("soot", "flame", "sooting")),
+    };
+    expect(watchOf(home, today, scheduleNow(home, today))[0]!.next!.words).toMatch(
+      /^The visit made for it/,
+    );
+  });
+
   it("misses an alarm on a lived-in level, and speaks of a shut return", () => {
     const units = snapshot.units.filter(({ id }) => id !== "alarm-upper");
     const registers = snapshot.registers.map((each) =>

@@ -9,10 +9,10 @@ import { event } from "../../../../tests/run-events";
 import type { Store } from "@/db/client";
 import { updateUnit } from "@/db/repositories/units";
 import { insertPart } from "@/db/repositories/parts";
-import { prepareOf, readyOn } from "../prepare/prepare-queries";
+import { prepareIn, prepareOf, readyOn } from "../prepare/prepare-queries";
 import { deferJob, startRun } from "./run-actions";
 import { recordRunEvents } from "@/server/commands/run-record";
-import { readRun } from "@/server/snapshots/read-runs";
+import { readRun, runsBefore } from "@/server/snapshots/read-runs";
 import { runSheetOf, runWith } from "../guide/run-queries";
 
 jest.mock("next/navigation", () => jest.requireActual("../../../../tests/acting").navigation);
@@ -86,6 +86,19 @@ describe("before a job", () => {
     // Two days to dry: back together on the sixteenth.
     expect(readyOn(loft!)).toBe("2026-03-16");
     expect(loft?.going).toBe("demo-core-run");
+  });
+
+  it("has a part’s own tool among what to bring, and where it hangs", async () => {
+    const { snapshot, going } = await demo.read("boathouse");
+    const own = { tool: "Lid key", toolHangs: "On the return pipe" };
+    const parts = snapshot.parts.map((part) =>
+      part.kind === "magnetic-filter" ? { ...part, identity: own } : part,
+    );
+    const before = runsBefore(demo.store.db, "boathouse");
+    const today = plainDate("2026-03-14");
+    const grounds = { snapshot: { ...snapshot, parts }, going, today, before };
+    const start = await prepareIn(grounds, "boat-boiler-magnetic-filter.clean", undefined);
+    expect(start!.tools[0]).toBe("its own lid key (on the return pipe)");
   });
 
   it("leads through no job that is not there", async () => {
