@@ -1,4 +1,5 @@
 import type { Procedure } from "@/core/runs/procedure";
+import { WHICH_WAY } from "./common";
 
 export const cleanWashableFilter = {
   id: "clean-washable-filter",
@@ -45,15 +46,7 @@ export const cleanWashableFilter = {
       opens: [{ key: "filter", end: "part-out", thing: "filter", state: "out" }],
       consumables: ["newspaper to lay it on"],
     },
-    {
-      id: "which-way",
-      kind: "inspect",
-      title: "By which side does the air leave it?",
-      detail: "Its arrow, or its cleaner side. Asked once, and kept for the next time.",
-      when: "direction-unasked",
-      records: { kind: "direction" },
-      recordIsOptional: true,
-    },
+    WHICH_WAY,
     {
       id: "look",
       kind: "inspect",

@@ -13,6 +13,17 @@ export const unlessOff = { unlessSeen: { step: "power-on", is: [LEFT_OPEN] } };
 export const HOT_VENT =
   "A metal vent is 150 to 200 °C (300 to 400 °F) while it runs: tap it first.";
 
+/** Nobody holds paper before it: its way is read off once, and kept. */
+export const WHICH_WAY: Step = {
+  id: "which-way",
+  kind: "inspect",
+  title: "By which side does the air leave it?",
+  detail: "Its arrow, or its cleaner side. Asked once, and kept for the next time.",
+  when: "direction-unasked",
+  records: { kind: "direction" },
+  recordIsOptional: true,
+};
+
 const POWER: StepEnd = { key: "power", end: "switch-off", thing: "power", state: "off" };
 
 export const powerOff = (more: More = {}): Step => ({

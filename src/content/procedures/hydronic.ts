@@ -3,14 +3,12 @@ import { callFor, licensed } from "./common";
 import {
   IS_IT_COOL,
   MAGNET,
-  NO_DEMAND,
   POWER_OFF,
   PRESSURE_OUT,
   TOWELS,
-  VALVE_ONE,
-  VALVE_TWO,
   WATER_SIDE,
   WAY_BACK,
+  WITHOUT_PRESSURE,
 } from "./magnetic-filter";
 
 /** What is done at a boiler’s water: pressure, air, inhibitor, the lid of its magnetic filter. */
@@ -273,13 +271,7 @@ export const newLidRing: Procedure = {
   asks: [WATER_SIDE],
   checks: [COLD, { id: "ring", words: "The new ring is here: under warranty, the maker’s own" }],
   steps: [
-    NO_DEMAND,
-    POWER_OFF,
-    TOWELS,
-    IS_IT_COOL,
-    VALVE_ONE,
-    VALVE_TWO,
-    PRESSURE_OUT,
+    ...WITHOUT_PRESSURE,
     {
       id: "lid-off",
       kind: "open",

@@ -1,7 +1,7 @@
 import type { PlaceAsk, Procedure, Step } from "@/core/runs/procedure";
 
 /** How a magnetic filter is shut off and let down, in both of its jobs. */
-export const NO_DEMAND: Step = {
+const NO_DEMAND: Step = {
   id: "no-demand",
   kind: "shut",
   title: "Turn the heating’s demand off",
@@ -40,14 +40,14 @@ export const IS_IT_COOL: Step = {
     wait: { minutes: 30, words: "The pipes cool down" },
   },
 };
-export const VALVE_ONE: Step = {
+const VALVE_ONE: Step = {
   id: "valve-one",
   kind: "shut",
   title: "Shut the first valve beside it",
   detail: "A quarter turn: the handle across the pipe.",
   opens: [{ key: "one", end: "valve-shut", thing: "first valve", state: "shut" }],
 };
-export const VALVE_TWO: Step = {
+const VALVE_TWO: Step = {
   id: "valve-two",
   kind: "shut",
   title: "Shut the second valve",
@@ -70,6 +70,12 @@ export const PRESSURE_OUT: Step = {
   opens: [{ key: "bleed", end: "bleed-open", thing: "bleed", state: "open" }],
   tools: ["a bleed key"],
 };
+
+/** The way down to a filter that is shut off, cool and without pressure: before anything of it is opened. */
+export const WITHOUT_PRESSURE: readonly Step[] = [
+  ...[NO_DEMAND, POWER_OFF, TOWELS, IS_IT_COOL],
+  ...[VALVE_ONE, VALVE_TWO, PRESSURE_OUT],
+];
 export const MAGNET =
   "A strong magnet: at arm’s length from a pacemaker, away from cards and watches.";
 
@@ -310,13 +316,7 @@ export const magneticQuickFlush = {
   ],
   checks: [{ id: "bucket", words: "A bucket fits under its drain" }],
   steps: [
-    NO_DEMAND,
-    POWER_OFF,
-    TOWELS,
-    IS_IT_COOL,
-    VALVE_ONE,
-    VALVE_TWO,
-    PRESSURE_OUT,
+    ...WITHOUT_PRESSURE,
     { id: "bleed-shut", kind: "restore", title: "Shut the bleed", closes: "bleed" },
     {
       id: "magnet-out",
@@ -414,13 +414,7 @@ export const magneticFullClean = {
     { id: "seals", words: "Spare washer and lid ring, or know where they come from" },
   ],
   steps: [
-    NO_DEMAND,
-    POWER_OFF,
-    TOWELS,
-    IS_IT_COOL,
-    VALVE_ONE,
-    VALVE_TWO,
-    PRESSURE_OUT,
+    ...WITHOUT_PRESSURE,
     {
       id: "drain-open",
       kind: "open",

@@ -1,4 +1,4 @@
-import type { Procedure, Step } from "@/core/runs/procedure";
+import type { Procedure } from "@/core/runs/procedure";
 import {
   countedIn,
   countedOut,
@@ -12,6 +12,7 @@ import {
   setToDry,
   unlessOff,
   unplugged,
+  WHICH_WAY,
 } from "./common";
 
 /** What is done at a ventilator, its filters, valves and grilles; and at a purifier’s cylinder. */
@@ -19,17 +20,6 @@ const OFF = {
   title: "Switch the ventilator off",
   detail: "At its own switch, until its fans stand.",
   why: "It runs all year: what is off is forgotten, and condensation shows overnight.",
-};
-
-/** Nobody holds paper before it: its way is read off once, and kept. */
-const WHICH_WAY: Step = {
-  id: "which-way",
-  kind: "inspect",
-  title: "By which side does the air leave it?",
-  detail: "Its arrow, or its cleaner side. Asked once, and kept for the next time.",
-  when: "direction-unasked",
-  records: { kind: "direction" },
-  recordIsOptional: true,
 };
 
 export const changeVentFilter: Procedure = {

@@ -1,3 +1,4 @@
+import { telOf } from "@/presentation/phone";
 import { EMERGENCIES } from "@/content/emergencies";
 import { CONTACT_ROLE_WORDS, MAIN_WORDS, SHUT_OFF_WORDS } from "@/content/words";
 import { isAlarm, isCoAlarm } from "@/core/inventory/alarms";
@@ -61,7 +62,7 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
         {first ? (
           <>
             <a
-              href={`tel:${(first.phone ?? "").replace(/[^\d+]/g, "")}`}
+              href={telOf(first.phone ?? "")}
               className="flex min-h-18 flex-wrap items-center gap-x-4 bg-ink px-5 py-2 text-ground no-underline"
             >
               <span className="font-semibold">Call {first.name}</span>
@@ -70,7 +71,7 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
             {others.map((contact) => (
               <a
                 key={contact.id}
-                href={`tel:${(contact.phone ?? "").replace(/[^\d+]/g, "")}`}
+                href={telOf(contact.phone ?? "")}
                 className="flex min-h-14 flex-wrap items-center gap-x-4 border-2 border-ink px-5 text-[1.1875rem] text-ink no-underline"
               >
                 <span>

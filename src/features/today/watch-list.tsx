@@ -1,3 +1,4 @@
+import { telOf } from "@/presentation/phone";
 import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { Needle } from "@/ui/needle";
@@ -95,7 +96,7 @@ export function StopList({ homeId, watch, gone }: Rows) {
 /** Who sees to a stop: one press calls. */
 const CallNow = ({ name, phone }: NonNullable<Watch["call"]>) => (
   <a
-    href={`tel:${phone.replace(/[^\d+]/g, "")}`}
+    href={telOf(phone)}
     className="inline-flex min-h-11 items-center px-2 font-semibold text-link underline underline-offset-4"
   >
     Call now: {name}, <span className="figures ml-1">{phone}</span>

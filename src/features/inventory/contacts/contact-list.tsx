@@ -1,5 +1,6 @@
 "use client";
 
+import { telOf } from "@/presentation/phone";
 import { Link } from "@/ui/link";
 import { useMemo } from "react";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
@@ -58,7 +59,7 @@ const columnsOf = (homeId: string): Column<ContactRow>[] => [
     cell: ({ contact: { phone, email } }) => (
       <>
         {phone && (
-          <a href={`tel:${phone.replace(/\s/g, "")}`} className={`figures ${LINK}`}>
+          <a href={telOf(phone)} className={`figures ${LINK}`}>
             {phone}
           </a>
         )}

@@ -1,3 +1,4 @@
+import { telOf } from "@/presentation/phone";
 import { Link } from "@/ui/link";
 import { PartList } from "../parts/part-list";
 import { Fragment, type ReactNode } from "react";
@@ -328,7 +329,7 @@ function UnitFacts({ sheet }: { sheet: UnitSheet }) {
                   <>
                     ,{" "}
                     <a
-                      href={`tel:${contact.phone.replace(/\s/g, "")}`}
+                      href={telOf(contact.phone)}
                       className="text-link underline underline-offset-4"
                     >
                       {contact.phone}

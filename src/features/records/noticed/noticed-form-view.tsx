@@ -1,5 +1,6 @@
 "use client";
 
+import { telOf } from "@/presentation/phone";
 import { Link } from "@/ui/link";
 import { SIGN_GROUPS, signOf } from "@/content/signs";
 import { verdictOfSign } from "@/core/noticed/sign";
@@ -133,7 +134,7 @@ function AtOnce({ homeId, page }: { homeId: string; page: NoticedPage }) {
           )}
           {(lead?.call || isStop) &&
             (technician?.phone ? (
-              <a href={`tel:${technician.phone.replace(/[^\d+]/g, "")}`} className={PRESS}>
+              <a href={telOf(technician.phone)} className={PRESS}>
                 Call {technician.name}, <span className="figures">{technician.phone}</span>
               </a>
             ) : (

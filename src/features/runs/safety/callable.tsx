@@ -1,3 +1,4 @@
+import { telOf } from "@/presentation/phone";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
 import type { Contact } from "@/core/inventory/inventory";
 
@@ -12,7 +13,7 @@ export function Callable({ contact }: { contact: Contact }) {
       </span>
       {phone ? (
         <a
-          href={`tel:${phone.replace(/[^+\d]/g, "")}`}
+          href={telOf(phone)}
           className="figures inline-flex min-h-14 items-center font-semibold text-link underline underline-offset-4"
         >
           {phone}
