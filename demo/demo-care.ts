@@ -1,9 +1,11 @@
 import { JOBS } from "@/content/default-tasks";
+import { CLEAN_DUCTS } from "@/content/keys";
 import { dueCalculatorOf } from "@/core/scheduling/chain";
-import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
+import { civil, fromDay, plainDate, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dueTaskOf, scheduleGrounds } from "@/core/scheduling/schedule";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
+import { partsOf } from "@/core/scheduling/trigger";
 import { RENEW, type PlannedTask } from "@/core/scheduling/task";
 import { tasksOf } from "../src/core/scheduling/home-tasks";
 import type { PartKindId } from "../src/content/part-kinds";
@@ -39,8 +41,16 @@ const MONTHLY_KEPT_DAYS = 400;
 /** Jobs that were thought of later draw their days apart, so that all the others stay where they were. */
 const LATER = [
   ...["home:shut-offs", "ducts:boots", "drain-ports:drain", "drain-ports:wake"],
-  ...["flame-sensor:polish", "line-insulation:look", "supply-run:clean"],
+  ...["flame-sensor:polish", "line-insulation:look", "supply-run:clean", "filter:look"],
 ];
+
+/** What is brushed before it goes into the shed. */
+const PUT_AWAY = "box-cooler-condenser-coil.clean";
+/** The middle of each September. */
+const autumns = (start: number, now: number): number[] =>
+  Array.from({ length: 5 }, (_, i) => toDay(plainDate(`${civil(start).year + i}-09-14`))).filter(
+    (day) => day > start && day < now,
+  );
 
 /** How people keep their days: some early, more of them late, within the window. */
 function doneOn(
@@ -62,7 +72,8 @@ export function demoCare(
   const [chance, later] = [chanceFrom(seed), chanceFrom(seed + 1)];
   const [start, now] = [toDay(snapshot.home.enteredOn!), toDay(today)];
   const grounds = scheduleGrounds(snapshot);
-  return tasksOf(snapshot, JOBS)
+  const tasks = tasksOf(snapshot, JOBS);
+  const cared = tasks
     .filter((task) => task.key !== RENEW && !task.isOff)
     .flatMap((task): HistoryEvent[] => {
       const unit = snapshot.units.find((each) => each.id === task.unitId) ?? null;
@@ -91,6 +102,36 @@ export function demoCare(
           .map((day, i) => entryOf(snapshot.home.id, task, fromDay(day), i, stream.uniform()))
       );
     });
+  const putAway = tasks
+    .filter(({ id }) => id === PUT_AWAY)
+    .flatMap((task) =>
+      autumns(start, now).map((day, i) =>
+        entryOf(`${snapshot.home.id}-autumn`, task, fromDay(day), i, 0.5),
+      ),
+    );
+  return [...cared, ...putAway, ...looksAfterDucts(snapshot.home.id, tasks, cared, now)];
+}
+
+/** Ducts that were cleaned have their filters looked at a few days later. */
+function looksAfterDucts(
+  homeId: string,
+  tasks: readonly PlannedTask[],
+  cared: readonly HistoryEvent[],
+  now: number,
+): HistoryEvent[] {
+  const ofDucts = tasks.filter((task) => task.kind === "supply-run" && task.key === CLEAN_DUCTS);
+  const isCleaning = ({ taskKey, partId }: HistoryEvent) =>
+    ofDucts.some((task) => task.key === taskKey && task.partId === partId);
+  const days = [...new Set(cared.filter(isCleaning).map(({ date }) => toDay(date) + 4))];
+  const isAfterDucts = ({ trigger }: PlannedTask) =>
+    partsOf(trigger).some((each) => each.kind === "after" && each.event === "duct-cleaning");
+  return tasks
+    .filter((task) => task.kind === "filter" && isAfterDucts(task))
+    .flatMap((task) =>
+      days
+        .filter((day) => day < now)
+        .map((day, i) => entryOf(`${homeId}-ducts`, task, fromDay(day), i, 0.5)),
+    );
 }
 
 function entryOf(

@@ -7,9 +7,9 @@ import type { FilterSlot, Item } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { HistoryEvent } from "@/core/history/history-event";
 import { SEEN_BY_GRADE, type Grade } from "@/core/filters/belief";
-import { MEDIA } from "@/core/filters/media";
-import { wearInputNow } from "@/core/filters/place-history";
-import { likelyDue, wear } from "@/core/filters/wear";
+import { isPaper, MEDIA } from "@/core/filters/media";
+import { wearStatusOf } from "@/core/filters/wear-status";
+import { wear } from "@/core/filters/wear";
 import { ratedHours } from "@/core/filters/wear-course";
 import { chanceFrom } from "@/core/quantities/chance";
 
@@ -65,8 +65,8 @@ export function demoHistory(
       items: made.items,
       history: new HistoryRecord(made.events),
     };
-    const input = wearInputNow(context, installedPeriodsOf(so, slot), today);
-    const likely = input && likelyDue(input);
+    const likely = wearStatusOf({ context, installedPeriods: installedPeriodsOf(so, slot) }, today)
+      .wear?.likely;
     const off = likely ? truth.dueIn - daysFrom(today, likely) : 0;
     // Nothing is to be past its day: a day too late is better than one too early.
     const isPast = off > truth.dueIn;
@@ -94,6 +94,7 @@ function dailyLoads(
     airflowM3h: airflowThrough(snapshot, slot),
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
+    agesInUse: isPaper(slot.media),
     cleanDropPa: undefined,
     finalRatio: 2,
     upstream: undefined,

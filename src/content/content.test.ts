@@ -136,7 +136,7 @@ describe("the procedure library", () => {
     for (const { id, steps } of PROCEDURES)
       for (const step of steps as readonly Step[])
         if (turns.test(`${step.title}. ${step.detail ?? ""}`) && step.kind !== "inspect")
-          expect([id, step.id, step.changesSetting === true || step.who]).not.toEqual([
+          expect([id, step.id, step.changesSetting !== undefined || step.who]).not.toEqual([
             id,
             step.id,
             undefined,

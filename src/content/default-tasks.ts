@@ -3,7 +3,7 @@ import type { JobCatalogue } from "@/core/scheduling/catalogue";
 import type { TaskDefinition } from "@/core/scheduling/task";
 import type { Trigger } from "@/core/scheduling/trigger";
 import { after, BEFORE_HEATING, earliest, every, job, led, onReading } from "./jobs/define";
-import { PART_TASKS, PART_TASKS_AT } from "./jobs/part-jobs";
+import { PART_TASKS, PART_TASKS_AT, partTasksByBuild } from "./jobs/part-jobs";
 import { UNIT_TASKS } from "./jobs/unit-jobs";
 import { GREY_LOOK, LOOK, RENEW, VACUUM } from "./keys";
 import type { PartKindId } from "./part-kinds";
@@ -12,6 +12,8 @@ import type { UnitKindId } from "./unit-kinds";
 
 /** How soon a filter is looked at once the ducts were cleaned, days. */
 const LOOK_AFTER_DUCTS_DAYS = 7;
+/** The same once building work has ended. */
+const LOOK_AFTER_WORKS_DAYS = 7;
 /** How soon after moving in everybody has to find water, gas and power, days. Our choice. */
 const SHUT_OFFS_AFTER_MOVING_DAYS = 7;
 
@@ -96,17 +98,26 @@ const VACUUM_FILTER = job(
   led("vacuum-vent-filter"),
 );
 
+/** When building work ends the dust it raised is in the filter, whatever its hours say. */
+const AFTER_WORKS = after("renovation", LOOK_AFTER_WORKS_DAYS);
+
 /** In ducts that were cleaned a new filter fills fast: it is looked at within a week. */
 const LOOK_AFTER_DUCTS = job(
   LOOK,
   "Look at the filter",
-  after("duct-cleaning", LOOK_AFTER_DUCTS_DAYS),
+  earliest(after("duct-cleaning", LOOK_AFTER_DUCTS_DAYS), AFTER_WORKS),
   "owner",
   2,
   { onlyWhen: true, ...led("look-at-filter") },
 );
 
-/** Elsewhere only something noticed asks for a look. */
+/** Where no ducts are, only the end of building work, or something noticed, asks for a look. */
+const LOOK_AFTER_WORKS = job(LOOK, "Look at the filter", AFTER_WORKS, "owner", 2, {
+  onlyWhen: true,
+  ...led("look-at-filter"),
+});
+
+/** A panel that water runs over holds no dust of building: only something noticed asks for a look. */
 const LOOK_WHEN_ASKED = job(LOOK, "Look at the filter", after("asked", 0), "owner", 2, {
   onlyWhen: true,
   ...led("look-at-filter"),
@@ -119,7 +130,8 @@ const LOOK_WHEN_ASKED = job(LOOK, "Look at the filter", after("asked", 0), "owne
 export const JOBS: JobCatalogue = {
   home: HOME_TASKS,
   unit: (kind) => UNIT_TASKS[kind as UnitKindId] ?? [],
-  part: (kind, unitKind) =>
+  part: (kind, unitKind, attributes) =>
+    partTasksByBuild(kind as PartKindId, attributes) ??
     PART_TASKS_AT[unitKind as UnitKindId]?.[kind as PartKindId] ??
     PART_TASKS[kind as PartKindId] ??
     [],
@@ -128,9 +140,16 @@ export const JOBS: JobCatalogue = {
     media === "vent-coarse" || media === "vent-fine" ? [VACUUM_FILTER] : [],
   calendar: (media) => CALENDAR[media],
   look: (everyDays) =>
-    job(LOOK, "Look at the filter", every(everyDays, "day"), "owner", 2, led("look-at-filter")),
+    job(
+      LOOK,
+      "Look at the filter",
+      earliest(every(everyDays, "day"), AFTER_WORKS),
+      "owner",
+      2,
+      led("look-at-filter"),
+    ),
   lookAfterDucts: LOOK_AFTER_DUCTS,
-  lookWhenAsked: LOOK_WHEN_ASKED,
+  lookWhenAsked: (media) => (media === "humidifier-panel" ? LOOK_WHEN_ASKED : LOOK_AFTER_WORKS),
   atLight: onReading("indicator-light"),
   atGrey: after(GREY_LOOK, 0),
   soonerBesideLint: {

@@ -87,6 +87,20 @@ describe("when things come round by default", () => {
     expect(by).toEqual({ look: "owner", mend: "licensed" });
   });
 
+  it("has a dryer’s duct brushed yearly, and twice where it is long, bent or flexible", () => {
+    const rhythm = (attributes: Record<string, string>) =>
+      JOBS.part("dryer-duct", "dryer", attributes)[0]!.trigger;
+    const yearly = expect.objectContaining({ kind: "every", n: 1, unit: "year" });
+    const halfYearly = expect.objectContaining({ kind: "every", n: 6, unit: "month" });
+    expect(rhythm({})).toEqual(yearly);
+    expect(rhythm({ length: "6", bends: "2", tube: "rigid" })).toEqual(yearly);
+    expect(rhythm({ length: "6.1" })).toEqual(halfYearly);
+    expect(rhythm({ length: "2", bends: "3" })).toEqual(halfYearly);
+    expect(rhythm({ tube: "flexible" })).toEqual(halfYearly);
+    const entered = home([unit("dryer")], [{ ...part("dryer-duct"), attributes: { bends: "3" } }]);
+    expect(job(entered, "new-dryer-duct.brush")!.task.trigger).toEqual(halfYearly);
+  });
+
   it("asks two visits a year and a cooling test for a ducted heat pump", () => {
     const keys = JOBS.unit("ducted-heat-pump").map(({ key }) => key);
     expect(keys).toEqual(expect.arrayContaining(["test", "visit", "visit-heating"]));

@@ -279,8 +279,22 @@ export const PART_KINDS = [
     id: "dryer-duct",
     name: "Dryer duct",
     done: "Cleaned",
-    care: "lint burns: every year, end to end",
-    attributes: [long("Length")],
+    care: "lint burns: every year, end to end; twice where it is long, bent or flexible",
+    attributes: [
+      long("Length"),
+      { key: "bends", label: "How many bends has it?", fact: "Bends", kind: "count" },
+      {
+        key: "tube",
+        label: "What is it made of?",
+        fact: "Tube",
+        kind: "choice",
+        options: [
+          { value: "rigid", label: "smooth metal pipe" },
+          { value: "half-rigid", label: "half-rigid metal" },
+          { value: "flexible", label: "flexible foil or plastic" },
+        ],
+      },
+    ],
   },
   {
     id: "outside-flap",

@@ -143,7 +143,7 @@ export const HOUSEHOLD_WORDS: Readonly<Record<HouseholdKind, HouseholdWords>> = 
   },
   "breathing-trouble": {
     name: "Asthma or another breathing trouble",
-    reason: plain("easier breathing"),
+    reason: plain("breathing trouble"),
     ask: "Does anybody here have asthma or another breathing trouble?",
     dates: "spell",
   },

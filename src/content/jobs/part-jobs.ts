@@ -1,3 +1,4 @@
+import type { Attributes } from "@/core/inventory/attribute";
 import type { TaskDefinition } from "@/core/scheduling/task";
 import type { Trigger } from "@/core/scheduling/trigger";
 import { CLEAN_DUCTS, DRIFTING_OUT } from "../keys";
@@ -38,6 +39,33 @@ const CLEAR_LINE = job("clear", "Clear the blocked line", onReading("drain"), "o
   alsoDoes: ["condensate-line:flush"],
   ...led("flush-condensate-line"),
 });
+
+function brushDryerDuct(trigger: Trigger): TaskDefinition {
+  return job("brush", "Brush out the dryer’s duct", trigger, "owner", 30, {
+    safety: true,
+    ...led("brush-dryer-duct"),
+  });
+}
+
+/** A dryer’s duct longer than this, in metres, or with more bends, chokes on its lint in half a year. */
+const LONG_DRYER_DUCT_M = 6;
+const MANY_BENDS = 2;
+const HALF_YEARLY = every(6, "month");
+
+/**
+ * The jobs of a part whose rhythm follows from how it is built; undefined where it follows from nothing,
+ * or where nobody knows how it is built.
+ */
+export function partTasksByBuild(
+  kind: PartKindId,
+  { length, bends, tube }: Attributes = {},
+): readonly TaskDefinition[] | undefined {
+  const isHard =
+    Number(length ?? 0) > LONG_DRYER_DUCT_M ||
+    Number(bends ?? 0) > MANY_BENDS ||
+    tube === "flexible";
+  return kind === "dryer-duct" && isHard ? [brushDryerDuct(HALF_YEARLY)] : undefined;
+}
 
 export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> = {
   blower: [
@@ -454,12 +482,7 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
   "outside-terminal": [
     job("brush", "Clear the outside terminal", yearly, "owner", 10, led("brush-outside-terminal")),
   ],
-  "dryer-duct": [
-    job("brush", "Brush out the dryer’s duct", yearly, "owner", 30, {
-      safety: true,
-      ...led("brush-dryer-duct"),
-    }),
-  ],
+  "dryer-duct": [brushDryerDuct(yearly)],
   "outside-flap": [
     job("free", "See that the flap moves", every(6, "month"), "owner", 5, led("free-outside-flap")),
   ],

@@ -64,7 +64,7 @@ export const rinseOutdoorCoil = {
       kind: "shut",
       title: "Switch its breaker off as well",
       detail: "Have somebody call for cooling for a moment: nothing may happen. Then off again.",
-      changesSetting: true,
+      changesSetting: "setting",
       caution: "Its capacitor holds a charge with the power off: the electrical cover stays on.",
       shows: "shut-off",
       opens: [{ key: "breaker", end: "breaker-off", thing: "breaker", state: "off" }],

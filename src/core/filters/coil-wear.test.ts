@@ -137,7 +137,7 @@ describe("what the sheet of a coil says", () => {
     const dog: ScopedDriver = { id: "dog", scope: "home", kind: "shedding-pets", count: 2 };
     const at = home([cleaned(indoor, 200)], { drivers: [{ ...dog, label: "the dogs" }] });
     const { sentence, causes } = coilSheetOf(at, coilStatusOf(at, indoor, today)!, today, wordsFor);
-    expect(sentence).toMatch(/ before the book: of its load by then 2\d points are the dogs\.$/);
+    expect(sentence).toMatch(/ sooner than usual: of what will be on it 2\d % is the dogs\.$/);
     expect(causes).toHaveLength(1);
   });
 

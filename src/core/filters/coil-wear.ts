@@ -123,6 +123,7 @@ const wearSlotOf = (coil: Coil, unitKind: string, upstream: Upstream | null): We
   airflowM3h: undefined,
   baseHours: undefined,
   maxAgeDays: undefined,
+  agesInUse: undefined,
   cleanDropPa: undefined,
   finalRatio: FINAL_RATIO,
   upstream:

@@ -49,6 +49,19 @@ describe("an indoor coil", () => {
     expect(years(upstream)).toBe(expected);
   });
 
+  it("sits behind its filter in the book too", () => {
+    const behind = (upstream: object | undefined) =>
+      wear(wearInput.parse({ ...raw, slot: { ...raw.slot, upstream } }));
+    for (const upstream of [
+      undefined,
+      { rating: merv("8"), bypass: 0.05 },
+      { rating: merv("4") },
+    ]) {
+      const { bookDue, likely } = behind(upstream);
+      expect(bookDue).toBe(likely);
+    }
+  });
+
   it("takes the dust of its house, and what slips past the frame spares it nothing", () => {
     expect(years(undefined, { drivers: [{ kind: "dusty-hobby" }] })).toBe(7.69);
     const bypass = [{ kind: "bypass", fraction: 0.5 }];

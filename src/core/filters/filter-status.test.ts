@@ -7,6 +7,7 @@ import { fillBand } from "./wear-status";
 import { type ScopedDriver } from "../inventory/inventory";
 import { type HomeSnapshot } from "../history/home-snapshot";
 import { bySoonest, filterStatusOf } from "./filter-status";
+import { weatherWords } from "./weather-words";
 import { planned, RENEW } from "../scheduling/task";
 import { today, day, slot, event, look, snapshot, wordsFor } from "../../../tests/small-home";
 
@@ -37,7 +38,7 @@ describe("a breathing trouble in the home", () => {
     // Nothing else moves it: all of the difference is for the lungs.
     const sooner = daysFrom(with_.wear!.likely!, without.wear!.likely!);
     expect(with_.causes.map(({ words, days: by }) => [words, by])).toEqual([
-      ["easier breathing", sooner],
+      ["breathing trouble", sooner],
     ]);
   });
 
@@ -96,11 +97,11 @@ describe("the status of a filter", () => {
     { id: "dog", scope: "home", kind: "shedding-pets", count: 1, label: "the dog" },
     { id: "clay", scope: "home", kind: "dusty-hobby", label: "clay dust" },
   ];
-  it("says how long before the book, and for what, the strongest first", () => {
+  it("says how much sooner than usual, and for what, the strongest first", () => {
     const home = snapshot([event("fitted", -20)], { drivers });
     const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
     expect(filterStatus.sentence).toMatch(
-      /^[\d½]+ (days|weeks|months) before the book: clay dust [\d½]+ and the dog [\d½]+\.$/,
+      /^[\d½]+ (days|weeks|months) sooner than usual: clay dust \([\d½]+ \w+\) and the dog \([\d½]+\)\.$/,
     );
     const [first, second] = filterStatus.causes;
     expect(first!.days).toBeGreaterThan(second!.days!);
@@ -118,21 +119,33 @@ describe("the status of a filter", () => {
       actuals: actuals.map((each) => ({ ...each, meanC: 0 })),
     });
     expect(filterStatusOf(mild, mild.slots[0]!, today, wordsFor).sentence).toMatch(
-      /after the book: a mild February/,
+      /later than usual: a mild February/,
     );
+  });
+
+  it("speaks only of the hours that count: a water panel knows nothing of a hot one", () => {
+    const hot = Array.from({ length: 60 }, (_, i) => ({ date: day(i - 250), meanC: 29 }));
+    const words = (media: "humidifier-panel" | "pleated-100") => {
+      const panel = slot({ media });
+      const home = snapshot([event("fitted", -270)], { actuals: hot, slots: [panel] });
+      const { context } = filterStatusOf(home, panel, today, wordsFor);
+      return weatherWords(context, media, day(-270), day(-150));
+    };
+    expect(words("pleated-100")).toMatch(/^a hot /);
+    expect(words("humidifier-panel")).toBeNull();
   });
 
   it("names the place's own pace when looks taught one", () => {
     const home = snapshot([event("fitted", -20), look(-10, "loaded"), look(-5, "blocked")]);
     const filterStatus = filterStatusOf(home, home.slots[0]!, today, wordsFor);
-    expect(filterStatus.causes.map(({ words }) => words)).toContain("this slot’s own pace");
+    expect(filterStatus.causes.map(({ words }) => words)).toContain(
+      "this slot filling faster than most",
+    );
   });
 
   it("has nothing to explain at the rated pace", () => {
     const home = snapshot([event("fitted", -45)]);
-    expect(filterStatusOf(home, home.slots[0]!, today, wordsFor).sentence).toBe(
-      "When the book says.",
-    );
+    expect(filterStatusOf(home, home.slots[0]!, today, wordsFor).sentence).toBe("As usual.");
   });
 
   it("says so when age decides", () => {

@@ -66,6 +66,22 @@ export const WEARING_KINDS = Object.keys(WEARING) as [Wearing, ...Wearing[]];
 /** Whether what wears is a coil rather than a filter. @example isCoil("indoor-coil") // true */
 export const isCoil = (media: Wearing): media is Coil => media in COILS;
 
+const PAPER: readonly Wearing[] = [
+  "fibreglass-25",
+  "pleated-25",
+  "pleated-50",
+  "pleated-100",
+  "pleated-125",
+];
+
+/**
+ * Whether it is paper or spun glass in a frame: what ages it is air that passes, so that months of
+ * standing still do not count. Our choice.
+ *
+ * @example isPaper("pleated-25") // true
+ */
+export const isPaper = (media: Wearing): boolean => PAPER.includes(media);
+
 /** Share of coarse dust that a filter holds back, up to each MERV; our choice, from how fast coils mat. */
 const ARRESTANCE: readonly [upTo: number, share: number][] = [
   [4, 0.75],

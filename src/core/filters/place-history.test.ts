@@ -53,6 +53,7 @@ const installedPeriodsOf = ({ media, age, looks }: Drawn): InstalledPeriod[] => 
       airflowM3h: undefined,
       baseHours: undefined,
       maxAgeDays: undefined,
+      agesInUse: undefined,
       cleanDropPa: undefined,
       finalRatio: 2,
       upstream: undefined,

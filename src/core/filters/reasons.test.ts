@@ -38,10 +38,10 @@ function sentence(causes: WearCause[], age: AgeFacts | null = null): string {
 describe("the sentence of causes", () => {
   it("names the three greatest, joins the rest, and adds up in days", () => {
     expect(sentence([clay(9), dog(6), of("weather", 4)])).toBe(
-      "19 days before the book: clay dust 9, the dog 6 and a cold January 4.",
+      "19 days sooner than usual: clay dust (9 days), the dog (6) and a cold January (4).",
     );
     expect(sentence([clay(8), dog(5), of("weather", 3), of("place", 2), of("relief", 1)])).toBe(
-      "19 days before the book: clay dust 8, the dog 5, a cold January 3 and smaller causes 3.",
+      "19 days sooner than usual: clay dust (8 days), the dog (5), a cold January (3) and smaller causes (3).",
     );
   });
 
@@ -50,27 +50,27 @@ describe("the sentence of causes", () => {
     expect(
       sentence([of("breathing", 30), clay(28), dog(15), of("place", 10), of("weather", 8)]),
     ).toBe(
-      "13 weeks before the book: easier breathing 4½, clay dust 4, the dog 2 and smaller causes 2½.",
+      "13 weeks sooner than usual: breathing trouble (4½ weeks), clay dust (4), the dog (2) and smaller causes (2½).",
     );
     expect(sentence([clay(300), dog(34)])).toBe(
-      "11 months before the book: clay dust 10 and the dog 1.",
+      "11 months sooner than usual: clay dust (10 months) and the dog (1).",
     );
   });
 
   it("says what works the other way as less", () => {
     expect(sentence([clay(24), of("weather", -6)])).toBe(
-      "18 days before the book: clay dust 24, less a cold January 6.",
+      "18 days sooner than usual: clay dust (24 days); put off by a cold January (6).",
     );
     expect(sentence([of("relief", -16), dog(3)])).toBe(
-      "13 days after the book: vacuuming it in place 16, less the dog 3.",
+      "13 days later than usual: vacuuming it in place (16 days); brought nearer by the dog (3).",
     );
   });
 
   it("says so where nothing sets it apart, and what makes up for each other", () => {
-    expect(sentence([])).toBe("When the book says.");
-    expect(sentence([dog(1)])).toBe("When the book says.");
+    expect(sentence([])).toBe("As usual.");
+    expect(sentence([dog(1)])).toBe("As usual.");
     expect(sentence([clay(10), of("weather", -9)])).toBe(
-      "When the book says: clay dust and a cold January make up for each other.",
+      "As usual: clay dust and a cold January make up for each other.",
     );
     const never = { likely: null, totalDays: null };
     expect(causesSentence(never, [], null)).toBe("Not due within three years at this rate.");
@@ -78,13 +78,13 @@ describe("the sentence of causes", () => {
 
   it("of a filter that goes by its age names what shortens it, and what loads it, most points first", () => {
     const causes = [of("breathing", 30, 0), dog(0, 9), clay(0, 20), of("weather", 0, 0)];
-    expect(sentence(causes, { days: 90, wholeDays: 120, byLoad: null })).toBe(
-      "By its age of 90 days instead of 120, for easier breathing: it runs too little to fill up first. " +
+    expect(sentence(causes, { days: 90, wholeDays: 120, byLoad: null, isInUse: false })).toBe(
+      "By its age of 90 days instead of 120, for somebody’s breathing: it runs too little to fill up first. " +
         "What counts here beside: clay dust and the dog.",
     );
-    expect(sentence([], { days: 120, wholeDays: 120, byLoad: plainDate("2026-03-30") })).toBe(
-      "By its age of 120 days: full it would be 2 weeks later.",
-    );
+    expect(
+      sentence([], { days: 120, wholeDays: 120, byLoad: plainDate("2026-03-30"), isInUse: false }),
+    ).toBe("By its age of 120 days: full it would be 2 weeks later.");
   });
 
   it("always adds up to what it says in all", () => {
@@ -123,14 +123,14 @@ describe("names of causes", () => {
 
 describe("the place's own factor in words", () => {
   it.each([
-    [0.588, "about 1.8 times as fast as the book says"],
-    [0.7, "about 2.0 times as fast as the book says"],
-    [0.02, "about as fast as the book says"],
-    [-0.4, "about two thirds as fast as the book says"],
-    [-0.78, "about half as fast as the book says"],
-    [-1.5, "about a quarter as fast as the book says"],
-    [-0.1, "a little slower than the book says"],
-    [0.1, "a little faster than the book says"],
+    [0.588, "about 1.8 times as fast as usual"],
+    [0.7, "about 2.0 times as fast as usual"],
+    [0.02, "about as fast as usual"],
+    [-0.4, "about two thirds as fast as usual"],
+    [-0.78, "about half as fast as usual"],
+    [-1.5, "about a quarter as fast as usual"],
+    [-0.1, "a little slower than usual"],
+    [0.1, "a little faster than usual"],
   ])("for mu %d: %s", (mu, expected) => {
     expect(factorWords({ mu, sd: 0.1 })).toBe(expected);
   });

@@ -23,18 +23,24 @@ export type CauseNames = {
 export const named = ({ causes }: WearCauses, names: CauseNames): NamedCause[] =>
   causes.map((cause) => ({ ...cause, words: wordsOf(cause, names) }));
 
-function wordsOf({ cause, id, kind }: WearCause, names: CauseNames): string {
+/** Whether a cause brings the day nearer, or adds to the load where it moves no day. */
+const isNearer = ({ days, points }: Pick<WearCause, "days" | "points">): boolean =>
+  (days || points || 0) > 0;
+
+function wordsOf({ cause, id, kind, days, points }: WearCause, names: CauseNames): string {
   switch (cause) {
     case "driver":
       return id === undefined ? SMALLER : names.driver(id) || (kind ?? SMALLER);
     case "weather":
       return names.weather;
     case "place":
-      return `${names.place}’s own pace`;
+      return `${names.place} filling ${isNearer({ days, points }) ? "faster" : "slower"} than most`;
     case "breathing":
-      return "easier breathing";
+      return "breathing trouble";
     case "relief":
       return "vacuuming it in place";
+    case "look":
+      return "what was seen of it";
   }
 }
 
@@ -92,25 +98,32 @@ function partsOf(causes: readonly NamedCause[], total: number, { days, steps }: 
     .filter(({ amount }) => amount !== 0);
 }
 
-/** “13 weeks before the book” */
+/** “13 weeks sooner than usual” */
 function headWords(total: number): string {
   const { days, noun, steps } = measureOf(total);
   const whole = Math.round((steps * Math.abs(total)) / days) / steps;
-  return `${capitalised(counted(whole, noun))} ${total > 0 ? "before" : "after"} the book`;
+  return `${capitalised(counted(whole, noun))} ${total > 0 ? "sooner" : "later"} than usual`;
 }
 
-/** “13 weeks before the book: easier breathing 4, clay dust 4, the dog 2 and smaller causes 3” */
+/** “13 weeks sooner than usual: breathing trouble (4 weeks), clay dust (4), the dog (2)” */
 function differenceWords(causes: readonly NamedCause[], total: number): string {
   const measure = measureOf(total);
   const way = Math.sign(total);
   const parts = partsOf(causes, total, measure);
-  const figures = (of: readonly Part[]) =>
-    listWords(of.map(({ words, amount }) => `${words} ${figure(Math.abs(amount))}`));
-  const towards = parts.filter(({ amount }) => Math.sign(amount) === way);
-  const against = parts.filter(({ amount }) => Math.sign(amount) === -way);
+  // The first figure of a sentence carries its noun.
+  let isFirst = true;
+  const told = ({ words, amount }: Part): string => {
+    const n = Math.abs(amount);
+    const size = isFirst ? counted(n, measure.noun) : figure(n);
+    isFirst = false;
+    return `${words} (${size})`;
+  };
+  const towards = parts.filter(({ amount }) => Math.sign(amount) === way).map(told);
+  const against = parts.filter(({ amount }) => Math.sign(amount) === -way).map(told);
   const head = headWords(total);
-  const less = against.length > 0 ? `, less ${figures(against)}` : "";
-  return towards.length > 0 ? `${head}: ${figures(towards)}${less}.` : `${head}.`;
+  const back = total > 0 ? "put off by" : "brought nearer by";
+  const less = against.length > 0 ? `; ${back} ${listWords(against)}` : "";
+  return towards.length > 0 ? `${head}: ${listWords(towards)}${less}.` : `${head}.`;
 }
 
 /** What makes up for each other is worth a word from this on, days. Our choice. */
@@ -121,8 +134,8 @@ function evenWords(causes: readonly NamedCause[]): string {
     causes.find(({ days }) => days !== null && way * days >= WORTH_A_WORD_DAYS);
   const [nearer, later] = [most(1), most(-1)];
   return nearer && later
-    ? `When the book says: ${nearer.words} and ${later.words} make up for each other.`
-    : "When the book says.";
+    ? `As usual: ${nearer.words} and ${later.words} make up for each other.`
+    : "As usual.";
 }
 
 /** What is said of a part that goes by its age: how old it may get, and how full it will be. */
@@ -132,6 +145,8 @@ export type AgeFacts = {
   wholeDays: number;
   /** When it would be full; null when not within three years. */
   byLoad: PlainDate | null;
+  /** Only days on which it ran count. */
+  isInUse: boolean;
 };
 
 /** Full so much later than too old it runs too little, as a share of its age. Our choice. */
@@ -139,8 +154,8 @@ const SLOW_SHARE = 0.5;
 
 /** Why a filter goes by its age, what shortens that, and what loads it meanwhile. */
 function ageSentence(likely: PlainDate, age: AgeFacts, causes: readonly NamedCause[]): string {
-  const { days, wholeDays: whole, byLoad } = age;
-  const short = days < whole ? ` instead of ${whole}, for easier breathing` : "";
+  const { days, wholeDays: whole, byLoad, isInUse } = age;
+  const short = days < whole ? ` instead of ${whole}, for somebody’s breathing` : "";
   const later = byLoad === null ? Infinity : daysFrom(likely, byLoad);
   const because =
     later > SLOW_SHARE * days
@@ -151,25 +166,31 @@ function ageSentence(likely: PlainDate, age: AgeFacts, causes: readonly NamedCau
     .slice(0, MOST_NAMED)
     .map(({ words }) => words);
   const meanwhile = loads.length > 0 ? `. What counts here beside: ${listWords(loads)}` : "";
-  return `By its age of ${days} days${short}: ${because}${meanwhile}.`;
+  return `By its age of ${days} days${isInUse ? " in use" : ""}${short}: ${because}${meanwhile}.`;
 }
 
+/** Said of what was seen full before it was reckoned to be. */
+const SEEN_FULL = "It was seen full: it is due, whatever its hours say.";
+
 /**
- * Why a due day is not the rated one, as a sentence whose parts add up: “13 weeks before the book: easier
- * breathing 4, clay dust 4, the dog 2 and smaller causes 3.”
+ * Why a due day is not the rated one, as a sentence whose parts add up: “13 weeks sooner than usual:
+ * breathing trouble (4 weeks), clay dust (4), the dog (2) and smaller causes (3).”
  *
  * @param age of a part that goes by its age
+ * @param isSeenFull a look saw it full before that
  * @source docs/sources.md#wear-causes
- * @example causesSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", days: 9 }], null) // "9 days before the book: the dog 9."
+ * @example causesSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", days: 9 }], null) // "9 days sooner than usual: the dog (9 days)."
  */
 export function causesSentence(
   { likely, totalDays }: Pick<WearCauses, "likely" | "totalDays">,
   causes: readonly NamedCause[],
   age: AgeFacts | null,
+  isSeenFull = false,
 ): string {
+  if (isSeenFull) return SEEN_FULL;
   if (!likely) return "Not due within three years at this rate.";
   if (age) return ageSentence(likely, age, causes);
-  if (totalDays === null) return "The book gives it no day within three years.";
+  if (totalDays === null) return "Usually it would not be due within three years.";
   return Math.abs(totalDays) < SMALLEST_SHIFT_DAYS
     ? evenWords(causes)
     : differenceWords(causes, totalDays);
@@ -177,29 +198,28 @@ export function causesSentence(
 
 /**
  * Why a coil is matted when it is: in points of its load by that day, because days leap the seasons in which
- * it stands still. “4½ years before the book: of its load by then 18 points are this coil’s own pace, 15
- * clay dust and 8 the dog.”
+ * it stands still. “4½ years sooner than usual: of what will be on it 18 % is this coil
+ * filling faster than most, 15 % clay dust and 8 % the dog.”
  *
  * @param causes in their order
  * @source docs/sources.md#wear-causes
- * @example pointsSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", points: 12.3 }]) // "9 days before the book: of its load by then 12 points are the dog."
+ * @example pointsSentence({ likely: "2026-03-16", totalDays: 9 }, [{ cause: "driver", words: "the dog", points: 12.3 }]) // "9 days sooner than usual: of what will be on it 12 % is the dog."
  */
 export function pointsSentence(
   { likely, totalDays }: Pick<WearCauses, "likely" | "totalDays">,
   causes: readonly NamedCause[],
+  isSeenFull = false,
 ): string {
+  if (isSeenFull) return SEEN_FULL;
   if (!likely) return "Not matted within fifteen years at this rate.";
   const by = byPoints(causes).slice(0, MOST_NAMED);
-  const points = listWords(
-    by.map(({ words, points: n }, i) => `${Math.round(n!)}${i === 0 ? POINTS_ARE : " "}${words}`),
+  const shares = listWords(
+    by.map(({ words, points: n }, i) => `${Math.round(n!)} %${i === 0 ? " is" : ""} ${words}`),
   );
-  const loads = by.length > 0 ? `: of its load by then ${points}` : "";
-  if (totalDays === null || Math.abs(totalDays) < SMALLEST_SHIFT_DAYS)
-    return `When the book says${loads}.`;
+  const loads = by.length > 0 ? `: of what will be on it ${shares}` : "";
+  if (totalDays === null || Math.abs(totalDays) < SMALLEST_SHIFT_DAYS) return `As usual${loads}.`;
   return `${headWords(totalDays)}${loads}.`;
 }
-
-const POINTS_ARE = " points are ";
 
 /** The causes that add a point of load or take one off, most first. */
 const byPoints = (causes: readonly NamedCause[]): NamedCause[] =>
@@ -220,16 +240,16 @@ const SLOWER: readonly [upTo: number, words: string][] = [
  * A place's own factor in words: “about half as fast as rated”, “about 1.8 times as fast”, or a little
  * either way.
  *
- * @example factorWords({ mu: 0, sd: 0.4 }) // "about as fast as the book says"
+ * @example factorWords({ mu: 0, sd: 0.4 }) // "about as fast as usual"
  */
 export function factorWords(belief: Belief): string {
   const k = Math.exp(belief.mu);
-  if (Math.abs(k - 1) < 0.05) return "about as fast as the book says";
+  if (Math.abs(k - 1) < 0.05) return "about as fast as usual";
   const slower = SLOWER.find(([upTo]) => k <= upTo);
-  if (slower) return `about ${slower[1]} the book says`;
-  if (k < 1) return "a little slower than the book says";
-  if (k < 1.15) return "a little faster than the book says";
-  return `about ${k.toFixed(1)} times as fast as the book says`;
+  if (slower) return `about ${slower[1]} usual`;
+  if (k < 1) return "a little slower than usual";
+  if (k < 1.15) return "a little faster than usual";
+  return `about ${k.toFixed(1)} times as fast as usual`;
 }
 
 /**

@@ -1,5 +1,6 @@
 import { filterFit, type FilterFit } from "../calculators/filter-fit";
 import { ratingCrosswalk, type RatingCrosswalk } from "../calculators/rating-crosswalk";
+import { atMost } from "../quantities/rounding";
 import { actualSize, outgrows, type SizeMm } from "../quantities/size";
 import { MEDIA, type MediaFacts } from "./media";
 import type { AirSystem, FilterSlot } from "../inventory/inventory";
@@ -39,6 +40,7 @@ export function fitOfSlot(
     ? system.airflowM3h / slot.filterCount
     : areaM2 * velocity * SECONDS_PER_HOUR;
   const dropPa = slot.cleanDropPa ?? USUAL_DROP_PA;
+  const seat = isOrdinary(slot, filter, opening) ? "gasket" : slot.seat;
   const sized = ({ w, h, d }: SizeMm) => ({ w, h, depth: d });
   const fit = filterFit({
     slotMm: sized(opening),
@@ -47,7 +49,7 @@ export function fitOfSlot(
     dropPa,
     airflowM3h,
     efficiency: undefined,
-    seat: slot.seat,
+    seat,
   });
   return {
     ...fit,
@@ -57,6 +59,24 @@ export function fitOfSlot(
       ...(system?.airflowM3h ? [] : (["airflow"] as const)),
     ],
   };
+}
+
+/**
+ * Printed inches are larger than the frame by custom, and slots are built for that: so much play in all, mm,
+ * lies behind the lips of the rail. Half an inch of it is the custom, a quarter the slot’s. Our choice.
+ */
+const ORDINARY_PLAY_MM = 0.75 * 25.4;
+
+/** Whether the gap about a filter is the one every such slot has: no air to speak of finds its way past. */
+function isOrdinary(
+  { nominal, measured, seat }: Pick<FilterSlot, "nominal" | "measured" | "seat">,
+  filter: SizeMm,
+  opening: SizeMm,
+): boolean {
+  // What somebody measured counts as it is.
+  const isCustom = nominal.unit === "in" && !measured && seat === "rail";
+  const play = Math.max(opening.w - filter.w, opening.h - filter.h);
+  return isCustom && atMost(play, ORDINARY_PLAY_MM);
 }
 
 /** A filter that is over by no more than a tape's error counts as just filling its slot. */

@@ -1,6 +1,7 @@
 import type { PlainDate } from "../quantities/plain-date";
 import { FINAL_RATIO } from "./belief";
 import type { Driver, DriverKind } from "./drivers";
+import { isPaper } from "./media";
 import { airflowThrough, faceAreaM2 } from "./slot-airflow";
 import { SHORTER_LIFE_SHARE, type PlaceContext, type InstalledPeriod } from "./place-history";
 import { RELIEF_SHARE, type Relief, type WearLook, type WearSlot } from "./wear-schema";
@@ -134,6 +135,7 @@ function wearSlotOf(
     airflowM3h,
     baseHours: slot.baseHours,
     maxAgeDays: slot.maxAgeDays,
+    agesInUse: isPaper(item?.media ?? slot.media),
     cleanDropPa: slot.cleanDropPa,
     finalRatio: FINAL_RATIO,
     upstream: undefined,

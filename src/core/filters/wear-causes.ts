@@ -13,13 +13,14 @@ import {
   NO_WEATHER,
   penetration,
   ratedHours,
+  seenFullOn,
   wearingHours,
   weatherOf,
 } from "./wear-course";
 import type { WearInput } from "./wear-schema";
 
 /** What can set a due day apart from the book's, in the order that settles ties. */
-export const CAUSES = ["driver", "weather", "place", "breathing", "relief"] as const;
+export const CAUSES = ["driver", "weather", "place", "breathing", "relief", "look"] as const;
 
 const causeSchema = z.strictObject({
   cause: z.enum(CAUSES),
@@ -67,6 +68,8 @@ type Ground = {
   /** By weather and breathing: when age sets the day. */
   ageDue: (isReal: boolean, isShort: boolean) => number | null;
   dust: readonly Dust[];
+  /** The index of the first look that saw it full. */
+  seenFull: number | null;
   /** The index of the likely day, once it is known. */
   likely: number | null;
 };
@@ -92,6 +95,7 @@ function groundOf(input: WearInput): Ground {
       driver,
       factors: driverFactors(driver, airSide, fitted, normal.length, input.climate),
     })),
+    seenFull: seenFullOn(input),
     likely: null,
   };
 }
@@ -125,6 +129,7 @@ function worthOf(ground: Ground, players: readonly Player[]): Worth {
   const kept = has("relief") ? keptOf(input) : NO_RELIEF;
   const from = Math.max(0, ...kept.keys());
   const tooOld = ground.ageDue(isReal, isShort);
+  const full = has("look") ? ground.seenFull : null;
   const past = penetration(input.slot);
   const seen = ground.likely ?? -1;
 
@@ -135,7 +140,8 @@ function worthOf(ground: Ground, players: readonly Player[]): Worth {
     sum *= kept.get(i) ?? 1;
     const load = (k * sum) / rated;
     if (i === seen) percent = (100 * load) / dueAt;
-    if (day === null && (i === tooOld || (i >= from && reaches(load, dueAt)))) day = i;
+    if (day === null && (i === tooOld || i === full || (i >= from && reaches(load, dueAt))))
+      day = i;
     let multiplier = 1;
     for (const factors of kinds) multiplier *= strongest(factors, i);
     sum += hours[i]! * clampDust(multiplier) * past;

@@ -5,7 +5,7 @@ import { toMerv } from "../quantities/rating";
 import { clamp, reaches } from "../quantities/rounding";
 import { dustMultipliers, type Driver } from "./drivers";
 import { coilDust, isCoil, ratingFactor, WEARING, type MediaFacts } from "./media";
-import type { WearInput, WearSlot } from "./wear-schema";
+import type { WearInput, WearLook, WearSlot } from "./wear-schema";
 
 /** How far the area of a slot may stretch or shorten the life of its filter. */
 const LEAST_AREA_FACTOR = 0.5;
@@ -87,6 +87,16 @@ export const maxAgeOf = (slot: WearSlot): number =>
   slot.maxAgeDays ?? WEARING[slot.media].maxAgeDays;
 
 /**
+ * Whether its age counts the days it ran and no others: of what is cleaned, and of what is said to.
+ *
+ * @example agesByHours({ media: "head-mesh" }) // true
+ */
+export const agesByHours = ({ media, agesInUse }: WearSlot): boolean => {
+  const facts: MediaFacts = WEARING[media];
+  return facts.cleaned || agesInUse === true;
+};
+
+/**
  * By how many days, 0 to 1, a day adds to the age of what is in place. What is cleaned ages with its hours,
  * so that one mild day in an idle season moves no date by weeks.
  *
@@ -94,8 +104,7 @@ export const maxAgeOf = (slot: WearSlot): number =>
  * @example agesBy({ slot: { media: "head-mesh" }, equipment: {} }, 0.5, 0) // 0.5
  */
 export function agesBy({ slot, equipment }: WearInput, hours: number, day: DayNumber): number {
-  const facts: MediaFacts = WEARING[slot.media];
-  if (facts.cleaned) return Math.min(HOURS_THAT_AGE, hours) / HOURS_THAT_AGE;
+  if (agesByHours(slot)) return Math.min(HOURS_THAT_AGE, hours) / HOURS_THAT_AGE;
   return inUseOn(equipment, day) ? 1 : 0;
 }
 
@@ -104,7 +113,7 @@ export type Weather = { actuals: readonly Actual[]; measured: readonly Measured[
 export const NO_WEATHER: Weather = { actuals: [], measured: [] };
 
 /** An outdoor coil takes in less while it heats. */
-const HEATING_SHARE_OF_COIL = 0.3;
+export const HEATING_SHARE_OF_COIL = 0.3;
 
 /**
  * The hours a part wears by on each day of a span, both ends included: those of heating for a
@@ -308,9 +317,8 @@ export const horizonOf = (input: WearInput): DayNumber =>
  * @example decisiveDay(asked) - horizonOf(asked) // 120 - 1095
  */
 export function decisiveDay(input: WearInput): DayNumber {
-  const facts: MediaFacts = WEARING[input.slot.media];
   const horizon = horizonOf(input);
-  if (facts.cleaned || input.equipment.inUse) return horizon;
+  if (agesByHours(input.slot) || input.equipment.inUse) return horizon;
   return Math.min(
     horizon,
     Math.max(toDay(input.today), toDay(input.fittedOn) + maxAgeOf(input.slot)),
@@ -332,3 +340,74 @@ export const upTo = (
   load: load.subarray(0, index + 1),
   ageDue: ageDue !== null && ageDue <= index ? ageDue : null,
 });
+
+/** What a look says that leaves no doubt: full, whatever was reckoned. */
+const FULL_GRADES: readonly string[] = ["blocked", "collapsed", "white-powder", "matted"];
+
+/** Whether a look saw it full; a pressure drop weighs more than a grade. */
+function isSeenFull({ grade, pressureDropPa }: WearLook, slot: WearSlot): boolean {
+  if (pressureDropPa !== undefined && slot.cleanDropPa !== undefined)
+    return reaches(pressureDropPa / slot.cleanDropPa, slot.finalRatio);
+  return grade !== undefined && FULL_GRADES.includes(grade);
+}
+
+/**
+ * The day index from fitting of the first look that saw it full, after the last relief that counts: what
+ * was seen full is due, however little it ran. Null where nobody saw that.
+ *
+ * @source docs/sources.md#looks
+ * @example seenFullOn({ ...asked, looks: [{ date: "2026-03-20", grade: "blocked" }], today: "2026-03-21" }) // 6
+ */
+export function seenFullOn(input: WearInput): number | null {
+  const { fittedOn, today, looks, slot } = input;
+  const fitted = toDay(fittedOn);
+  const relieved = Math.max(0, ...keptOf(input).keys());
+  const seen = looks
+    .filter((look) => look.date <= today && isSeenFull(look, slot))
+    .map(({ date }) => toDay(date) - fitted)
+    .filter((index) => index > relieved);
+  return seen.length === 0 ? null : Math.min(...seen);
+}
+
+/** A machine that stands still so long is put away, days. Our choice, from what seasons leave between them. */
+const LEAST_IDLE_DAYS = 60;
+/** Less than this a day, expected, is none, h. */
+const USED_HOURS = 0.25;
+
+/** Days, by index, on which a machine stands still for at least two months: from, up to but without `to`. */
+export type Idle = { from: number; to: number };
+
+/**
+ * The long stretches without use in the hours of each day; the last may go on past their end.
+ *
+ * @example idleStretches(new Float64Array([...Array(60).fill(0), 5])) // [{"from":0,"to":60}]
+ */
+export function idleStretches(hours: Float64Array): Idle[] {
+  const found: Idle[] = [];
+  let from = 0;
+  for (let i = 0; i <= hours.length; i++) {
+    if (i < hours.length && hours[i]! < USED_HOURS) continue;
+    if (i - from >= LEAST_IDLE_DAYS) found.push({ from, to: i });
+    from = i + 1;
+  }
+  return found;
+}
+
+/**
+ * The last day of use before a long stretch of standing still that lies between two days; null where none
+ * does. What may be due before or after such a stretch belongs before it: else a mild night moves its day by
+ * months.
+ *
+ * @param late null for never
+ * @example lastUseBetween([{ from: 10, to: 90 }], 5, 100) // 9
+ */
+export function lastUseBetween(
+  stretches: readonly Idle[],
+  early: number,
+  late: number | null,
+): number | null {
+  const idle = stretches.find(
+    ({ from, to }) => Math.min(to, late ?? to) - Math.max(from, early) >= LEAST_IDLE_DAYS,
+  );
+  return idle && idle.from > 0 ? idle.from - 1 : null;
+}

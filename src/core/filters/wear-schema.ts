@@ -33,6 +33,8 @@ export const slotSchema = z.strictObject({
   airflowM3h: optional(positiveSchema),
   baseHours: optional(positiveSchema),
   maxAgeDays: optional(z.number().int().min(1)),
+  /** Its age counts only days on which it ran: paper that stands dry and still does not grow old. */
+  agesInUse: optional(z.boolean()),
   cleanDropPa: optional(positiveSchema),
   finalRatio: withDefault(z.number().gt(1), FINAL_RATIO),
   /** Of an indoor coil only; without it a tight filter of MERV 8 is supposed. */
@@ -115,7 +117,7 @@ export const wearOutput = z.strictObject({
   early: maybeDate,
   likely: maybeDate,
   late: maybeDate,
-  limitedBy: z.enum(["load", "age"]).nullable(),
+  limitedBy: z.enum(["load", "age", "look"]).nullable(),
   percentNow: z.number(),
   belief: z.strictObject({ mu: z.number(), sd: z.number() }),
   looksUsed: z.number(),

@@ -7,13 +7,17 @@ import { maxAgeOf } from "./wear-course";
 import { wearInputNow, type InstalledPeriod, type PlaceContext } from "./place-history";
 import { causesSentence, named, pointsSentence, type AgeFacts, type NamedCause } from "./reasons";
 import { driversOf, type WearPlace } from "./slot-wear";
-import { likelyDue, wearSummary, type WearSummary } from "./wear";
+import { beforePutAway, likelyDue, wearSummary, type WearSummary } from "./wear";
 import { wearCauses } from "./wear-causes";
 import type { WearInput } from "./wear-schema";
 import { weatherWords } from "./weather-words";
 
 /** When what is in place is due, with what was asked of the engine. */
-export type WearNow = WearSummary & { input: WearInput };
+export type WearNow = WearSummary & {
+  input: WearInput;
+  /** Its day was brought forward: else it would come due while it stands still, or only after. */
+  isBeforePutAway?: true;
+};
 
 /** How a place stands on a day: when what is in it is due. */
 export type WearStatus = {
@@ -48,12 +52,28 @@ export function wearStatusOf(ground: Ground, today: PlainDate, horizonDays?: num
     const input = wearInputNow(ground.context, ground.installedPeriods, today, horizonDays);
     return {
       ...ground,
-      wear: input && { ...wearSummary(input), input },
+      wear: input && wearNow(input),
       fittedOn: input?.fittedOn ?? null,
     };
   } catch {
     return { ...ground, wear: null, fittedOn: null, isAtOdds: true };
   }
+}
+
+function wearNow(input: WearInput): WearNow {
+  const summary = wearSummary(input);
+  // What takes years to load is in no hurry before one winter.
+  const dates = input.slot.media === "indoor-coil" ? summary : beforePutAway(input, summary);
+  const isBefore = dates.likely !== summary.likely;
+  const { early, likely, late } = dates;
+  return {
+    ...summary,
+    early,
+    likely,
+    late,
+    input,
+    ...(isBefore ? { isBeforePutAway: true as const } : {}),
+  };
 }
 
 /** What is put in words of a place: “this slot”, and what is missing where it has no day. */
@@ -86,10 +106,13 @@ export function explain(
     place: words.place,
   });
   const sentence = isCoil(wear.input.slot.media)
-    ? pointsSentence(found, causes)
-    : causesSentence(found, causes, ageFacts(wear));
-  return { causes, sentence };
+    ? pointsSentence(found, causes, wear.limitedBy === "look")
+    : causesSentence(found, causes, ageFacts(wear), wear.limitedBy === "look");
+  const put = wear.isBeforePutAway ? `${BEFORE_PUT_AWAY} ` : "";
+  return { causes, sentence: `${put}${sentence}` };
 }
+
+const BEFORE_PUT_AWAY = "Before it stands still for months.";
 
 const AT_ODDS = "No day can be worked out from what is stored here: look at its entries.";
 
@@ -97,7 +120,7 @@ const AT_ODDS = "No day can be worked out from what is stored here: look at its 
 function weatherOf(
   context: PlaceContext,
   drivers: readonly ScopedDriver[],
-  { fittedOn }: WearInput,
+  { fittedOn, slot }: WearInput,
   today: PlainDate,
   wordsFor: (driver: ScopedDriver) => string,
 ): string {
@@ -105,7 +128,7 @@ function weatherOf(
     ({ kind, from, to }) =>
       kind === "away" && from !== undefined && (to === undefined || to >= fittedOn),
   );
-  const weather = weatherWords(context, fittedOn, today);
+  const weather = weatherWords(context, slot.media, fittedOn, today);
   const measured = context.measured.some(({ date }) => date >= fittedOn);
   if (away) return weather ? `${wordsFor(away)} and ${weather}` : wordsFor(away);
   return weather ?? (measured ? "the hours it really ran" : "the weather");
@@ -121,6 +144,7 @@ function ageFacts({ limitedBy, input }: WearNow): AgeFacts | null {
   return {
     days: Math.ceil(input.lifeShare * whole),
     wholeDays: whole,
+    isInUse: input.slot.agesInUse === true,
     byLoad: likelyDue({ ...input, slot: { ...input.slot, maxAgeDays: AGELESS_DAYS } }),
   };
 }

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { compute } from "../compute/compute";
 import { daysFrom, plainDate, addDays, type PlainDate } from "../quantities/plain-date";
-import { beliefAfter, likelyDue, wear } from "./wear";
+import { beforePutAway, beliefAfter, likelyDue, wear, wearSummary } from "./wear";
+import { wearCauses } from "./wear-causes";
 import { ratedHours } from "./wear-course";
 import { slotSchema, wearInput, type WearResult } from "./wear-schema";
 
@@ -487,5 +488,139 @@ describe("refusals", () => {
       slot: { ...slot, baseHours: null },
     });
     expect(compute("wear", JSON.stringify(withNulls))).toEqual({ ok: true, value: of() });
+  });
+});
+
+describe("what was seen full", () => {
+  const day = (n: number) => addDays(plainDate("2026-01-18"), n);
+  const seen = (looks: object[], extra: object = {}) => ten({ looks, today: day(40), ...extra });
+
+  it("is due from the first such look on, at any load", () => {
+    // One day of ten hours is a load of 0.018: too little to learn from, and full all the same.
+    const result = seen([{ date: day(1), grade: "blocked" }]);
+    expect(result).toMatchObject({ early: day(1), likely: day(1), late: day(1) });
+    expect(result).toMatchObject({ limitedBy: "look", looksUsed: 0, percentNow: 100 });
+    const twice = seen([
+      { date: day(20), grade: "collapsed" },
+      { date: day(10), grade: "white-powder" },
+    ]);
+    expect([twice.likely, twice.limitedBy]).toEqual([day(10), "look"]);
+  });
+
+  it("by its pressure, which weighs more than its grade", () => {
+    const withDrop = { slot: { ...slot, cleanDropPa: 40, finalRatio: 2 } };
+    const full = { date: day(2), grade: "light", pressureDropPa: 80 };
+    expect(seen([full], withDrop).limitedBy).toBe("look");
+    const not = { date: day(2), grade: "blocked", pressureDropPa: 79 };
+    expect(seen([not], withDrop).limitedBy).not.toBe("look");
+  });
+
+  it("counts neither on the day it was fitted, nor ahead of today, nor before a relief", () => {
+    expect(seen([{ date: day(0), grade: "blocked" }]).limitedBy).not.toBe("look");
+    expect(seen([{ date: day(41), grade: "blocked" }]).limitedBy).not.toBe("look");
+    const relieved = { reliefs: [{ date: day(5), share: 0.3 }] };
+    expect(seen([{ date: day(5), grade: "blocked" }], relieved).limitedBy).not.toBe("look");
+    expect(seen([{ date: day(6), grade: "blocked" }], relieved).likely).toBe(day(6));
+  });
+
+  it("moves neither the book’s day nor what others bring it forward", () => {
+    const drivers = { drivers: dogAndClay };
+    const without = seen([], drivers);
+    const result = seen([{ date: day(1), grade: "blocked" }], drivers);
+    expect([result.bookDue, result.drivers]).toEqual([without.bookDue, without.drivers]);
+    expect(result.weatherDays).toBe(0);
+  });
+
+  it("is a cause of its own among those that add up", () => {
+    const causes = wearCauses(
+      wearInput.parse(
+        raw({
+          equipment: tenHours,
+          today: day(40),
+          drivers: dogAndClay,
+          looks: [{ date: day(20), grade: "blocked" }],
+        }),
+      ),
+    );
+    expect(causes.likely).toBe(day(20));
+    const look = causes.causes.find(({ cause }) => cause === "look")!;
+    expect([look.days! > 0, look.points]).toEqual([true, 0]);
+    expect(causes.causes.reduce((sum, { days }) => sum + days!, 0)).toBe(causes.totalDays);
+  });
+
+  it("is due of a coil that was seen matted", () => {
+    const coil = { slot: { media: "outdoor-coil", airSide: "outdoor" } };
+    expect(seen([{ date: day(3), grade: "matted" }], coil).likely).toBe(day(3));
+    expect(seen([{ date: day(3), grade: "dusty" }], coil).limitedBy).not.toBe("look");
+  });
+});
+
+describe("paper that ages only while it is used", () => {
+  const stands = {
+    measured: [] as object[],
+    equipment: { heats: false, cools: false, fan: { mode: "auto" } },
+  };
+  const paper = (agesInUse: boolean) => of({ ...stands, slot: { ...slot, agesInUse } });
+
+  it("never grows too old where it never runs", () => {
+    expect(daysFrom(plainDate("2026-01-18"), paper(false).likely!)).toBe(120);
+    expect(paper(true).likely).toBeNull();
+  });
+
+  it("counts the days it runs, and those only", () => {
+    // Half an hour every other day ages it by half a day each: 120 days of use take 480.
+    const half = { heats: false, cools: false, fan: { mode: "minimum", hours: 0.25 } };
+    const result = of({ equipment: half, slot: { ...slot, agesInUse: true }, horizonDays: 900 });
+    expect(daysFrom(plainDate("2026-01-18"), result.likely!)).toBe(480);
+    expect(result.limitedBy).toBe("age");
+  });
+});
+
+describe("the day before a machine is put away", () => {
+  const cooler = { heats: false, cools: true, fan: { mode: "auto" } };
+  const mesh = { media: "portable-mesh", airSide: "recirculated" };
+  const inputAt = (today: PlainDate, fittedOn: PlainDate, actuals: object[] = []) =>
+    wearInput.parse(raw({ equipment: cooler, slot: mesh, today, fittedOn, actuals }));
+
+  it("ends the window of what may be due before or after the winter", () => {
+    const input = inputAt(plainDate("2026-08-10"), plainDate("2026-08-10"));
+    const whole = wearSummary(input);
+    expect(daysFrom(whole.early!, whole.late!)).toBeGreaterThan(200);
+    const put = beforePutAway(input, whole);
+    expect(put.early).toBe(whole.early);
+    expect(put.late! < "2026-10-15").toBe(true);
+    expect(put.likely! <= put.late!).toBe(true);
+  });
+
+  it("leaves alone what has no long stretch in its window", () => {
+    const ran = wearInput.parse(raw({ equipment: tenHours }));
+    const { early: e, likely: l, late: t } = wearSummary(ran);
+    expect(beforePutAway(ran, wearSummary(ran))).toEqual({ early: e, likely: l, late: t });
+  });
+
+  it("moves no day by months from one night to the next, whatever the weather", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 60 }),
+        fc.array(fc.integer({ min: -5, max: 5 }), { minLength: 25, maxLength: 25 }),
+        (offset, noise) => {
+          const fittedOn = addDays(plainDate("2026-07-01"), offset);
+          let before: { early: PlainDate; likely: PlainDate } | null = null;
+          noise.forEach((_, n) => {
+            const actuals = noise
+              .slice(0, n)
+              .map((by, i) => ({ date: addDays(fittedOn, i), meanC: 20 + by }));
+            const input = inputAt(addDays(fittedOn, n), fittedOn, actuals);
+            const whole = wearSummary(input);
+            const { likely } = beforePutAway(input, whole);
+            // As long as its early day stays on this side of the winter, so does its likely one.
+            if (before && before.early < "2026-10-01" && whole.early! < "2026-10-01")
+              expect(Math.abs(daysFrom(before.likely, likely!))).toBeLessThan(60);
+            before = { early: whole.early!, likely: likely! };
+          });
+        },
+      ),
+      { numRuns: 20 },
+    );
   });
 });

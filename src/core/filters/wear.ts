@@ -27,12 +27,15 @@ import {
   type Pace,
 } from "./belief";
 import type { Driver } from "./drivers";
-import { isCoil, WEARING, type MediaFacts } from "./media";
+import { isCoil } from "./media";
 import {
   ageDueIndex,
   agesBy,
+  agesByHours,
   courseTo,
   decisiveDay,
+  lastUseBetween,
+  idleStretches,
   dueByLoadOrAge,
   dueIndex,
   earlier,
@@ -43,6 +46,7 @@ import {
   multipliers,
   NO_WEATHER,
   ratedHours,
+  seenFullOn,
   upTo,
   wearingHours,
   weatherOf,
@@ -134,7 +138,8 @@ export function filtersInTurn(input: WearInput, end: DayNumber): DayNumber[] {
  */
 export function likelyDue(input: WearInput): PlainDate | null {
   const course = courseTo(input, weatherOf(input), input.drivers, decisiveDay(input));
-  const index = dueByLoadOrAge(course, paceOf(learnt(input, course).known).lnK);
+  const byLoadOrAge = dueByLoadOrAge(course, paceOf(learnt(input, course).known).lnK);
+  const index = earlier(byLoadOrAge, seenFullOn(input));
   return index === null ? null : fromDay(toDay(input.fittedOn) + index);
 }
 
@@ -147,7 +152,8 @@ export type WearDays = {
 
 /**
  * When the filters after this one would be due, fitted on any day from `from` to `until`, as far as
- * is known today; null where that is after `last`. One table of hours and dust serves them all: a load between two days is the
+ * is known today; null where that is after `last`. With `isPutAway` none lies beyond the last day of use
+ * before its machine stands still for months. One table of hours and dust serves them all: a load between two days is the
  * difference of two sums.
  *
  * @example laterFilters({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }, 20526, 20600)(20530).likely // 20540
@@ -157,10 +163,10 @@ export function laterFilters(
   from: DayNumber,
   until: DayNumber,
   last = Infinity,
+  isPutAway = false,
 ): (fitted: DayNumber) => WearDays {
-  const facts: MediaFacts = WEARING[input.slot.media];
   const limit = input.lifeShare * maxAgeOf(input.slot);
-  const agesDaily = !facts.cleaned && !input.equipment.inUse;
+  const agesDaily = !agesByHours(input.slot) && !input.equipment.inUse;
   const reach = agesDaily ? Math.min(input.horizonDays, Math.ceil(limit)) : input.horizonDays;
   const end = Math.max(from, Math.min(last, until + reach));
   const hours = wearingHours(input, weatherOf(input), from, end);
@@ -170,6 +176,7 @@ export function laterFilters(
   for (let i = 0; i + 1 < hours.length; i++)
     age[i + 1] = age[i]! + agesBy(input, hours[i]!, from + i);
   const { lnK, spread } = paceOf(atFitting(carried(beliefAfter(input))));
+  const idle = isPutAway ? idleStretches(hours) : [];
 
   return (fitted) => {
     const start = fitted - from;
@@ -193,13 +200,49 @@ export function laterFilters(
       );
       return index === null ? null : from + index;
     };
-    return {
+    const days = {
       early: due(lnK + TENTH * spread),
       likely: due(lnK),
       late: due(lnK - TENTH * spread),
     };
+    if (idle.length === 0 || days.early === null) return days;
+    const lateIndex = days.late === null ? null : days.late - from;
+    const lastUse = lastUseBetween(idle, days.early - from, lateIndex);
+    return lastUse === null ? days : noLaterThan(days, Math.max(fitted, from + lastUse));
   };
 }
+
+const noLaterThan = ({ early, likely, late }: WearDays, day: DayNumber): WearDays => ({
+  early: earlier(early, day),
+  likely: earlier(likely, day),
+  late: earlier(late, day),
+});
+
+/**
+ * Early, likely and late of what a summary says, no later than the last day before its machine stands still
+ * for months: what may be due before or after that belongs before it is put away.
+ *
+ * @example beforePutAway(asked, { early: null, likely: null, late: null }) // {"early":null,"likely":null,"late":null}
+ */
+export function beforePutAway(
+  input: WearInput,
+  { early, likely, late }: Pick<WearResult, "early" | "likely" | "late">,
+): Pick<WearResult, "early" | "likely" | "late"> {
+  const same = { early, likely, late };
+  if (early === null) return same;
+  const fitted = toDay(input.fittedOn);
+  const end = late === null ? horizonOf(input) : toDay(late);
+  if (end - toDay(early) < LEAST_STRADDLED_DAYS) return same;
+  const idle = idleStretches(wearingHours(input, NO_WEATHER, fitted, end));
+  const lastUse = lastUseBetween(idle, toDay(early) - fitted, late === null ? null : end - fitted);
+  if (lastUse === null) return same;
+  const bound = fromDay(fitted + lastUse);
+  const capped = (date: PlainDate | null) => (date === null || date > bound ? bound : date);
+  return { early: capped(early), likely: capped(likely), late: capped(late) };
+}
+
+/** A shorter band holds no long stretch of standing still, days. */
+const LEAST_STRADDLED_DAYS = 60;
 
 /** What `wear` says, but for its days, and how fast what is in place loads. */
 export type WearSummary = Omit<WearResult, "days"> & { pace: Pace };
@@ -210,7 +253,8 @@ export type WearSummary = Omit<WearResult, "days"> & { pace: Pace };
  * The load rises with run hours, dust and this filter's own factor k; 1 is due. A look narrows what is
  * known of k, of the place and of the filter. A relief (a filter vacuumed on the spot) takes a share of
  * the load off, and neither the filter nor its age is new. `likely` takes the middle of what is known,
- * `early` and `late` its tenths; none is later than the day the part is simply too old.
+ * `early` and `late` its tenths; none is later than the day the part is simply too old, or than the first
+ * look that saw it full.
  *
  * @source docs/sources.md#wear; assumes that dust adds up in proportion to hours
  * @example wearSummary({ ...asked, slot: { ...asked.slot, maxAgeDays: 10 } }).limitedBy // "age"
@@ -244,18 +288,28 @@ function summaryOf(input: WearInput, real: Course): WearSummary {
   const hasWeather = input.actuals.length > 0 || input.measured.length > 0;
   const normal = hasWeather ? courseTo(input, NO_WEATHER, input.drivers, fitted + size - 1) : real;
   const book = {
-    ...loads(normal.hours, new Float64Array(size).fill(1), rated),
+    // An indoor coil sits behind its filter in the book too.
+    ...loads(normal.hours, multipliers(input, [], fitted, size), rated),
     ageDue: ageDueIndex(input, normal.hours, fitted, 1),
     dueAt: 1,
   };
   const loadNow = real.load[toDay(input.today) - fitted] ?? 0;
 
+  const seenFull = seenFullOn(input);
+  const shown = (index: number | null) => dateAt(earlier(index, seenFull));
+  const percent = (100 * Math.exp(lnK) * loadNow) / input.lifeShare;
+  const limitedBy = (): WearResult["limitedBy"] => {
+    if (seenFull !== null && (likely === null || seenFull < likely)) return "look";
+    if (likely === null) return null;
+    return byLoad !== null && byLoad <= likely ? "load" : "age";
+  };
+
   return {
-    early: dateAt(due(lnK + TENTH * spread)),
-    likely: dateAt(likely),
-    late: dateAt(due(lnK - TENTH * spread)),
-    limitedBy: likely === null ? null : byLoad !== null && byLoad <= likely ? "load" : "age",
-    percentNow: roundPercent((100 * Math.exp(lnK) * loadNow) / input.lifeShare),
+    early: shown(due(lnK + TENTH * spread)),
+    likely: shown(likely),
+    late: shown(due(lnK - TENTH * spread)),
+    limitedBy: limitedBy(),
+    percentNow: roundPercent(seenFull === null ? percent : Math.max(100, percent)),
     belief: { mu: roundLoad(belief.mu), sd: roundLoad(belief.sd) },
     looksUsed: used,
     drivers: input.drivers.map((driver) => ({

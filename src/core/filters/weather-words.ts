@@ -1,16 +1,27 @@
 import { runDays } from "../climate/run-hours";
 import { civil, toDay, type PlainDate } from "../quantities/plain-date";
 import { MONTHS } from "../quantities/words";
+import type { Wearing } from "./media";
 import type { PlaceContext } from "./place-history";
+import { HEATING_SHARE_OF_COIL } from "./wear-course";
+
+/** How much of each kind of hours a part takes in: a humidifier’s panel knows nothing of a hot August. */
+function sharesOf(media: Wearing): { heating: number; cooling: number } {
+  if (media === "humidifier-panel") return { heating: 1, cooling: 0 };
+  if (media === "outdoor-coil") return { heating: HEATING_SHARE_OF_COIL, cooling: 1 };
+  return { heating: 1, cooling: 1 };
+}
 
 /**
  * The month that moved the hours most since a filter was fitted, in words: “a cold January”, “a
- * mild March”, “a hot July”. Null when no real weather is known, or it changed nothing.
+ * mild March”, “a hot July”. It goes by the hours that count for what the part is made of. Null when no real
+ * weather is known, or it changed nothing.
  *
- * @example weatherWords({ actuals: [] }, today, today) // null
+ * @example weatherWords({ actuals: [] }, "pleated-25", today, today) // null
  */
 export function weatherWords(
   context: PlaceContext,
+  media: Wearing,
   fittedOn: PlainDate,
   today: PlainDate,
 ): string | null {
@@ -20,12 +31,13 @@ export function weatherWords(
   const { climate, equipment } = context;
   const real = runDays(climate, context.actuals, equipment, [], from, to);
   const normal = runDays(climate, [], equipment, [], from, to);
+  const share = sharesOf(media);
   const byMonth = new Map<number, { heating: number; cooling: number }>();
   for (let i = 0; i <= to - from; i++) {
     const { month } = civil(from + i);
     const sums = byMonth.get(month) ?? { heating: 0, cooling: 0 };
-    sums.heating += real.heating[i]! - normal.heating[i]!;
-    sums.cooling += real.cooling[i]! - normal.cooling[i]!;
+    sums.heating += share.heating * (real.heating[i]! - normal.heating[i]!);
+    sums.cooling += share.cooling * (real.cooling[i]! - normal.cooling[i]!);
     byMonth.set(month, sums);
   }
   const total = [...byMonth.values()].reduce((sum, m) => sum + m.heating + m.cooling, 0);

@@ -68,6 +68,10 @@ const isSwollen = (input: Pick<JudgeInput, "kind" | "flags">) =>
   input.kind === "capacitor-uf" &&
   input.flags.some((flag) => flag === "bulged" || flag === "leaking");
 
+/** Measured against a target that may be any temperature difference, 0 too. */
+const isDifference = (kind: ReadingKind): boolean =>
+  kind === "superheat-k" || kind === "subcooling-k";
+
 /** What a reading must bring with it to be judged at all. */
 function checkReading(input: JudgeInput, context: z.RefinementCtx): void {
   const { kind, value, unit, rated } = input;
@@ -94,15 +98,20 @@ function checkReading(input: JudgeInput, context: z.RefinementCtx): void {
       problem("value", `${value} is out of range: between ${min} and ${max}`);
     else if (facts.whole && !Number.isInteger(value)) problem("value", "a whole number is needed");
   } else if (value !== undefined || !isSwollen(input)) problem("value", "a number is needed");
-  if (unit !== facts.unit) problem("unit", `this is measured in ${facts.unit}`);
+  // A swollen one is done for, whatever it reads: nothing needs measuring.
+  const isSeenOnly = isSwollen(input) && value === undefined;
+  if (unit !== facts.unit && !(isSeenOnly && unit === undefined))
+    problem("unit", `this is measured in ${facts.unit}`);
   if (facts.rated === "band" && typeof rated !== "object")
     problem("rated", "give the plate’s range as min and max");
-  const mayLack = facts.usualRated !== undefined || facts.ratedIsOptional === true;
+  const mayLack =
+    facts.usualRated !== undefined || facts.ratedIsOptional === true || isSwollen(input);
   if (facts.rated === "value" && (rated !== undefined || !mayLack)) {
-    const isDifference = kind === "superheat-k" || kind === "subcooling-k";
     if (typeof rated !== "number") problem("rated", "a single rated value is needed");
-    else if (!isDifference && rated <= 0) problem("rated", "must be more than 0");
+    else if (!isDifference(kind) && rated <= 0) problem("rated", "must be more than 0");
     else if (facts.whole && !Number.isInteger(rated)) problem("rated", "a whole number is needed");
+    else if (kind === "closed-registers" && typeof value === "number" && value > rated)
+      problem("value", `more are shut than the ${rated} there are`);
   }
   if (facts.rated === "none" && rated !== undefined)
     problem("rated", "this is not compared with a rated value");
@@ -133,10 +142,18 @@ function limitOf(value: number, { watch }: Bands): number | null {
   return nearest === undefined ? null : roundPhysical(nearest);
 }
 
-/** Percent of a single rated value, else how far outside the sound band in the reading’s own unit. */
-function deviationOf(value: number, rated: number | null, { sound }: Bands): number | null {
-  if (rated !== null) return rated === 0 ? null : roundPercent((100 * (value - rated)) / rated);
-  return roundPhysical(Math.max(0, sound.low - value, value - sound.high));
+/**
+ * Percent above or below a single rated value; else, and for differences of temperature, how far above (+)
+ * or below (−) the sound band in the reading’s own unit.
+ */
+function deviationOf(
+  kind: ReadingKind,
+  value: number,
+  rated: number | null,
+  { sound }: Bands,
+): number | null {
+  if (rated !== null && !isDifference(kind)) return roundPercent((100 * (value - rated)) / rated);
+  return roundPhysical(Math.min(0, value - sound.low) + Math.max(0, value - sound.high));
 }
 
 /** On which side of what is sound it lies, where both can be: too much may want something else than too little. */
@@ -171,6 +188,10 @@ export function judge(input: JudgeInput): Judgement {
   if (typeof value !== "number")
     return answer(kind, "stop", { deviation: null, limit: null, facts: { flags: input.flags } });
   const grounds = groundsOf(input);
+  if (isSwollen(input) && grounds.rated === null) {
+    const facts = { value, unit, flags: input.flags };
+    return answer(kind, "stop", { deviation: null, limit: null, facts });
+  }
   const bands = kind === "plate-range" ? plateBands(grounds) : MEASURED_KINDS[kind].bands(grounds);
   const verdict = isSwollen(input) ? "stop" : bands.verdict(value);
   const facts = {
@@ -185,7 +206,7 @@ export function judge(input: JudgeInput): Judgement {
     ...(input.flags.length > 0 ? { flags: input.flags } : {}),
   };
   return answer(kind, verdict, {
-    deviation: deviationOf(value, grounds.rated, bands),
+    deviation: deviationOf(kind, value, grounds.rated, bands),
     limit: limitOf(value, bands),
     facts,
   });

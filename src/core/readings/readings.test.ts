@@ -41,11 +41,11 @@ describe("judging what is measured", () => {
     [{ kind: "motor-amps", value: 9.5, unit: "A", rated: 10 }, "watch", -5, 10],
     [{ kind: "motor-amps", value: 10.1, unit: "A", rated: 10 }, "act", 1, 10],
     [{ kind: "thermocouple-mv", value: 17, unit: "mV" }, "sound", 0, 15],
-    [{ kind: "thermocouple-mv", value: 15, unit: "mV" }, "watch", 2, 15],
-    [{ kind: "thermocouple-mv", value: 14.9, unit: "mV" }, "act", 2.1, 15],
+    [{ kind: "thermocouple-mv", value: 15, unit: "mV" }, "watch", -2, 15],
+    [{ kind: "thermocouple-mv", value: 14.9, unit: "mV" }, "act", -2.1, 15],
     [{ kind: "thermocouple-mv", value: 33, unit: "mV" }, "act", 1, 32],
     [{ kind: "thermocouple-mv", value: 12, unit: "mV", mode: "loaded" }, "sound", 0, 9],
-    [{ kind: "thermocouple-mv", value: 8.9, unit: "mV", mode: "loaded" }, "act", 3.1, 9],
+    [{ kind: "thermocouple-mv", value: 8.9, unit: "mV", mode: "loaded" }, "act", -3.1, 9],
     [
       { kind: "temperature-rise-k", value: 40, unit: "K", rated: { min: 20, max: 40 } },
       "sound",
@@ -55,7 +55,7 @@ describe("judging what is measured", () => {
     [
       { kind: "temperature-rise-k", value: 18, unit: "K", rated: { min: 20, max: 40 } },
       "watch",
-      2,
+      -2,
       18,
     ],
     [
@@ -71,7 +71,7 @@ describe("judging what is measured", () => {
       42,
     ],
     [{ kind: "cooling-split-k", value: 13, unit: "K" }, "watch", 1, 14],
-    [{ kind: "cooling-split-k", value: 5, unit: "K" }, "act", 3, 6],
+    [{ kind: "cooling-split-k", value: 5, unit: "K" }, "act", -3, 6],
     // Nobody gave the plate’s: 125 Pa.
     [{ kind: "static-pressure-pa", value: 100, unit: "Pa" }, "sound", -20, 125],
     [{ kind: "static-pressure-pa", value: 126, unit: "Pa" }, "act", 0.8, 125],
@@ -94,8 +94,8 @@ describe("judging what is measured", () => {
     [{ kind: "co-ppm", value: 30, unit: "ppm" }, "stop", 30, 9],
     [{ kind: "relative-humidity", value: 50, unit: "%" }, "sound", 0, 60],
     [{ kind: "relative-humidity", value: 42, unit: "%", limits: { fogLimit: 38 } }, "watch", 4, 60],
-    [{ kind: "relative-humidity", value: 19, unit: "%", limits: { fogLimit: 38 } }, "act", 11, 20],
-    [{ kind: "sensor-offset-k", value: -2, unit: "K" }, "watch", 1, -2],
+    [{ kind: "relative-humidity", value: 19, unit: "%", limits: { fogLimit: 38 } }, "act", -11, 20],
+    [{ kind: "sensor-offset-k", value: -2, unit: "K" }, "watch", -1, -2],
     [{ kind: "heat-recovery-efficiency", value: 0.63, unit: "1", rated: 0.84 }, "watch", -25, 0.63],
     [{ kind: "heat-recovery-efficiency", value: 0.62, unit: "1", rated: 0.84 }, "act", -26.2, 0.63],
     [{ kind: "closed-registers", value: 3, unit: "1", rated: 18 }, "sound", -83.3, 6],
@@ -107,11 +107,16 @@ describe("judging what is measured", () => {
       -100,
       6,
     ],
-    [{ kind: "superheat-k", value: 9, unit: "K", rated: 6 }, "sound", 50, 11],
-    [{ kind: "subcooling-k", value: 0.9, unit: "K", rated: 6 }, "act", -85, 1],
+    [{ kind: "superheat-k", value: 9, unit: "K", rated: 6 }, "sound", 0, 11],
+    [{ kind: "subcooling-k", value: 0.9, unit: "K", rated: 6 }, "act", -2.1, 1],
+    [{ kind: "superheat-k", value: 10.5, unit: "K", rated: 6 }, "watch", 1.5, 11],
+    [{ kind: "superheat-k", value: 4, unit: "K", rated: 0 }, "watch", 1, 5],
+    // A swollen one is done for, whatever it reads and whatever is printed on it.
+    [{ kind: "capacitor-uf", flags: ["bulged"] }, "stop", null, null],
+    [{ kind: "capacitor-uf", value: 40, unit: "uF", flags: ["leaking"] }, "stop", null, null],
     [{ kind: "alarm-age-years", value: 5, unit: "yr" }, "watch", 0, 7],
     [{ kind: "alarm-age-years", value: 7, unit: "yr" }, "act", 2, 7],
-    [{ kind: "clearance-m", value: 0.6, unit: "m" }, "watch", 0.3, 0.6],
+    [{ kind: "clearance-m", value: 0.6, unit: "m" }, "watch", -0.3, 0.6],
     [{ kind: "plate-range", value: 3.4, unit: "kPa", rated: { min: 1, max: 3 } }, "act", 0.4, 3.1],
     [
       { kind: "plate-range", value: 3.1, unit: "kPa", rated: { min: 1, max: 3 } },
@@ -130,6 +135,8 @@ describe("judging what is measured", () => {
     [{ ...capacitor(40), unit: "A" }, ["unit"]],
     [{ kind: "capacitor-uf", value: 40, unit: "uF" }, ["rated"]],
     [{ ...capacitor(40), rated: 0 }, ["rated"]],
+    [{ kind: "closed-registers", value: 19, unit: "1", rated: 18 }, ["value"]],
+    [{ kind: "capacitor-uf", unit: "A", flags: ["bulged"] }, ["unit"]],
     [{ kind: "capacitor-uf", unit: "uF", rated: 45 }, ["value"]],
     [{ kind: "co-ppm", value: 3, unit: "ppm", rated: 3 }, ["rated"]],
     [{ kind: "temperature-rise-k", value: 30, unit: "K", rated: 40 }, ["rated"]],
@@ -173,7 +180,7 @@ describe("what a reading can be", () => {
         kind,
         unit,
         value,
-        ...(rated === "value" ? { rated: 20 } : {}),
+        ...(rated === "value" ? { rated: kind === "closed-registers" ? 500 : 20 } : {}),
         ...(rated === "band" ? { rated: { min: 20, max: 40 } } : {}),
       })?.path;
     expect([least, most].map(at)).toEqual([undefined, undefined]);
@@ -260,7 +267,9 @@ it("never gets better the further a value leaves its sound band", () => {
         const { accepts, unit, rated } = MEASURED_KINDS[kind];
         const whole = kind === "closed-registers";
         const at = (share: number) => {
-          const value = accepts.min + share * (accepts.max - accepts.min);
+          // No more can be shut than there are.
+          const most = kind === "closed-registers" ? 18 : accepts.max;
+          const value = accepts.min + share * (most - accepts.min);
           return whole ? Math.round(value) : value;
         };
         const of = (value: number) =>

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { changePanelFilter } from "@/content/procedures/change-panel-filter";
 import { coolingTest } from "@/content/procedures/cooling-test";
 import { flushCondensateLine } from "@/content/procedures/flush-condensate-line";
@@ -8,8 +9,8 @@ import { technicianVisit, testHeatExchanger } from "@/content/procedures/technic
 import { washElectrostaticCells } from "@/content/procedures/wash-electrostatic-cells";
 import { washFineFilter } from "@/content/procedures/wash-fine-filter";
 import { washRecoveryCore } from "@/content/procedures/wash-recovery-core";
-import { lintProcedures, lintProceduresInput, waysOf, type LintRule } from "./lint";
-import type { Procedure, Step } from "./procedure";
+import { lintProcedures, lintProceduresInput, LINT_RULES, waysOf, type LintRule } from "./lint";
+import type { Procedure, Step, StepEnd } from "./procedure";
 
 const faultsOf = (procedure: Procedure): [string, LintRule][] =>
   lintProcedures({ procedures: [procedure] }).faults.map(({ step, rule }) => [step, rule]);
@@ -256,6 +257,67 @@ describe("lint", () => {
     expect(
       flushes.some((ids) => ids.includes("flush-bleach") && ids.includes("flush-after-bleach")),
     ).toBe(false);
+  });
+
+  describe("two of a kind", () => {
+    const step = (id: string, more: Partial<Step> = {}): Step =>
+      ({ id, kind: "clean", title: id, ...more }) as Step;
+    const opens = (key: string, end: StepEnd["end"], more: Partial<StepEnd> = {}) => ({
+      opens: [{ key, end, thing: key, state: "out", ...more }],
+    });
+    const wet = (what: string) => ({ cleans: { what, how: "wet" as const } });
+    const dries = (key: string) => opens(key, "part-drying", { dryMinutes: 60 });
+    const faults = (...steps: Step[]) =>
+      faultsOf({
+        ...with_(coolingTest, () => [...steps, step("done", { renews: true })]),
+        variants: undefined,
+      }).filter(([, rule]) => rule === "refit-before-dry" || rule === "setting-unmarked");
+    const off = step("off", opens("power", "switch-off"));
+    const out = (key: string) => step(`${key}-out`, opens(key, "part-out"));
+    const back = (key: string) => step(`${key}-back`, { closes: key, outOfTurn: "it may" });
+
+    it("a drying frees only what was wet when it began", () => {
+      const both = [
+        off,
+        out("core"),
+        out("tray"),
+        step("w-core", wet("core")),
+        step("d1", dries("a")),
+      ];
+      const later = [
+        step("w-tray", wet("tray")),
+        step("dry-1", { closes: "a", outOfTurn: "it may" }),
+      ];
+      expect(faults(...both, ...later, back("core"))).toEqual([]);
+      expect(faults(...both, ...later, back("tray"))).toEqual([["tray-back", "refit-before-dry"]]);
+    });
+
+    it("nothing goes back while its own drying runs, though another’s is over", () => {
+      const steps = [
+        ...[off, out("core"), out("tray")],
+        ...[step("w-core", wet("core")), step("d1", dries("a"))],
+        ...[step("w-tray", wet("tray")), step("d2", dries("b"))],
+        step("dry-1", { closes: "a", outOfTurn: "it may" }),
+      ];
+      expect(faults(...steps, back("core"))).toEqual([]);
+      expect(faults(...steps, back("tray"))).toContainEqual(["tray-back", "refit-before-dry"]);
+    });
+
+    it("an open setting covers only itself", () => {
+      const first = step("fan-down", { changesSetting: true, ...opens("fan", "setting-changed") });
+      const second = (changesSetting: true | "fan" | "pump") => step("again", { changesSetting });
+      const unmarked = [["again", "setting-unmarked"]];
+      expect(faults(first, second(true))).toEqual(unmarked);
+      expect(faults(first, second("pump"))).toEqual(unmarked);
+      expect(faults(first, second("fan"))).toEqual([]);
+      const putBack = step("again", { changesSetting: true, closes: "fan" });
+      expect(faults(first, putBack)).toEqual([]);
+    });
+  });
+
+  it("has every rule by name in its document", () => {
+    const text = readFileSync("docs/procedure-rules.md", "utf8");
+    expect(LINT_RULES.filter((rule) => !text.includes(`| \`${rule}\``))).toEqual([]);
   });
 
   it("takes no procedure with a word misspelt", () => {

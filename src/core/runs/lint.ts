@@ -274,13 +274,19 @@ function checkRunning(steps: readonly Step[], note: Note): void {
   }
 }
 
-/** What is turned up or down for a while is an end like any other. */
+/**
+ * What is turned up or down for a while is an end like any other: of the step that turns it, which opens it or
+ * puts it back. An end that another setting left open covers no second one.
+ */
 function checkSettings(steps: readonly Step[], note: Note): void {
   const open = new Set<string>();
-  for (const step of steps) {
-    if (step.closes !== undefined) open.delete(step.closes);
-    for (const { key, end } of step.opens ?? []) if (end === "setting-changed") open.add(key);
-    if (step.changesSetting && open.size === 0) note(step.id, "setting-unmarked");
+  for (const { id, closes, opens = [], changesSetting } of steps) {
+    const putsBack = closes !== undefined && open.delete(closes);
+    const turned = opens.filter(({ end }) => end === "setting-changed");
+    for (const { key } of turned) open.add(key);
+    const isItsOwn = typeof changesSetting === "string" && open.has(changesSetting);
+    if (changesSetting && turned.length === 0 && !putsBack && !isItsOwn)
+      note(id, "setting-unmarked");
   }
 }
 
@@ -377,19 +383,33 @@ function checkEnds(woken: ReturnType<typeof wokenEnds>, steps: readonly Step[], 
   for (const { end, step } of open) if (!end.parks) note(step, "left-open");
 }
 
-/** Dry cleaning comes before wet, and what was wet dries before it goes back. */
+/**
+ * Dry cleaning comes before wet, and what was wet dries before it goes back. A drying takes in what is wet when
+ * it begins and dries nowhere else yet; its end frees that, and nothing that was wetted since.
+ */
 function checkCleaning(steps: readonly Step[], note: Note): void {
-  const wet = new Map<string, { isDry: boolean; staysWet: boolean }>();
-  const drying = new Set<string>();
-  for (const step of steps) {
-    const { cleans, closes } = step;
-    if (cleans?.how === "dry" && wet.has(cleans.what)) note(step.id, "wet-before-dry");
+  /** By the part; `dryingIn` is the end by which it dries, null before it is set down to. */
+  const wet = new Map<string, { isDry: boolean; staysWet: boolean; dryingIn: string | null }>();
+  for (const { id, cleans, closes, opens = [] } of steps) {
+    if (cleans?.how === "dry" && wet.has(cleans.what)) note(id, "wet-before-dry");
     if (cleans?.how === "wet")
-      wet.set(cleans.what, { isDry: false, staysWet: cleans.staysWet === true });
-    for (const end of step.opens ?? []) if (end.end === "part-drying") drying.add(end.key);
-    if (closes !== undefined && drying.has(closes))
-      for (const each of wet.values()) each.isDry = true;
-    const goesBack = closes === undefined ? undefined : wet.get(closes);
-    if (goesBack && !goesBack.isDry && !goesBack.staysWet) note(step.id, "refit-before-dry");
+      wet.set(cleans.what, {
+        isDry: false,
+        staysWet: cleans.staysWet === true,
+        dryingIn: null,
+      });
+    for (const { end, key } of opens)
+      if (end === "part-drying")
+        for (const part of wet.values()) if (!part.isDry) part.dryingIn ??= key;
+    if (closes === undefined) continue;
+    for (const part of wet.values())
+      if (part.dryingIn === closes) {
+        part.isDry = true;
+        part.dryingIn = null;
+      }
+    const goesBack = wet.get(closes);
+    if (!goesBack) continue;
+    const isStillDrying = goesBack.dryingIn !== null;
+    if (isStillDrying || (!goesBack.isDry && !goesBack.staysWet)) note(id, "refit-before-dry");
   }
 }

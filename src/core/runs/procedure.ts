@@ -184,8 +184,11 @@ export const stepSchema = z.strictObject({
   opens: z.array(stepEndSchema).optional(),
   /** The key of an end that an earlier step opened. */
   closes: id.optional(),
-  /** Turns something up, down or over for a while: such a step opens `setting-changed`, or finds it open. */
-  changesSetting: z.literal(true).optional(),
+  /**
+   * Turns something up, down or over for a while: such a step opens `setting-changed` or puts it back. One that
+   * turns the same thing again names the end that is open for it.
+   */
+  changesSetting: z.union([z.literal(true), id]).optional(),
   /** The machine has to run for it: it stands before its power is off, or after it is back. */
   runs: z.literal(true).optional(),
   /** Ends what a job of an earlier season left parked, where it did: closes it like an end of this job. */

@@ -1,4 +1,5 @@
 import type { Media } from "../filters/media";
+import type { Attributes } from "../inventory/attribute";
 import type { TaskDefinition } from "./task";
 import type { Trigger } from "./trigger";
 
@@ -11,8 +12,8 @@ export type JobCatalogue = {
   home: readonly TaskDefinition[];
   /** Of a unit as a whole, by its kind; none for a kind nobody knows. */
   unit: (unitKind: string) => readonly TaskDefinition[];
-  /** Of a part other than a filter slot, by its kind and that of its unit. */
-  part: (partKind: string, unitKind: string) => readonly TaskDefinition[];
+  /** Of a part other than a filter slot, by its kind, that of its unit, and how it is built. */
+  part: (partKind: string, unitKind: string, attributes?: Attributes) => readonly TaskDefinition[];
   /** The change or cleaning of a filter at a machine of a kind. */
   renewal: (media: Media, unitKind: string) => TaskDefinition;
   /** What a filter wants beside its renewal. */
@@ -20,8 +21,8 @@ export type JobCatalogue = {
   /** The interval of the calendar strategy where no maker gave one. */
   calendar: (media: Media) => Trigger;
   look: (everyDays: number) => TaskDefinition;
-  /** A look that only something noticed asks for. */
-  lookWhenAsked: TaskDefinition;
+  /** A look that only an event, or something noticed, asks for. */
+  lookWhenAsked: (media: Media) => TaskDefinition;
   /** The look at a filter after its ducts were cleaned. */
   lookAfterDucts: TaskDefinition;
   /** When a filter goes that is looked at first. */

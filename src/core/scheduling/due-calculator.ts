@@ -200,7 +200,13 @@ function wearing({ wear, wearDays }: DueTask, span: CalculationSpan): DueCalcula
     },
     after: (done) => {
       // A plan asks for no day beyond its end; whoever asks for one task sees past it.
-      later ??= laterFilters(wear, span.from, span.until, wearDays ? span.until : undefined);
+      later ??= laterFilters(
+        wear,
+        span.from,
+        span.until,
+        wearDays ? span.until : undefined,
+        wearDays !== undefined,
+      );
       const { early, likely, late } = later(done);
       return { opens: early, due: likely, closes: late };
     },

@@ -36,7 +36,7 @@ const jobs: JobCatalogue = {
   besideRenewal: (media) => (media === "washable-panel" ? [job("dry")] : []),
   calendar: () => every(3),
   look: (everyDays) => job(LOOK, { kind: "every", n: everyDays, unit: "day", within: undefined }),
-  lookWhenAsked: job(LOOK, { kind: "after", event: "asked", days: 0 }),
+  lookWhenAsked: () => job(LOOK, { kind: "after", event: "asked", days: 0 }),
   lookAfterDucts: job(LOOK, { kind: "after", event: "duct-cleaning", days: 7 }),
   atGrey,
   atLight: { kind: "reading", reading: "indicator-light", verdict: "act" },
@@ -126,7 +126,7 @@ describe("a filter by each strategy", () => {
   });
   it("is looked at after a duct cleaning only where its air comes out of ducts", () => {
     // Elsewhere only something noticed asks for a look.
-    const whenAsked = [LOOK, undefined, jobs.lookWhenAsked.trigger];
+    const whenAsked = [LOOK, undefined, jobs.lookWhenAsked("pleated-25").trigger];
     expect(by({}, { slots: [slot({ airSide: "extract" })] })[1]).toEqual(whenAsked);
     const [system] = snapshot([]).systems;
     expect(by({}, { systems: [{ ...system!, ducted: false }] })[1]).toEqual(whenAsked);

@@ -24,7 +24,8 @@ type Settings = ReadonlyMap<string, TaskSetting>;
 const inDucts = (snapshot: HomeSnapshot, slot: FilterSlot): boolean => {
   const unit = snapshot.units.find((each) => each.id === slot.unitId);
   const system = snapshot.systems.find((each) => each.id === unit?.systemId);
-  return slot.airSide === "recirculated" && system?.ducted === true;
+  const takesDust = slot.airSide === "recirculated" && slot.media !== "humidifier-panel";
+  return takesDust && system?.ducted === true;
 };
 
 /** A filter’s jobs: its renewal by the strategy somebody follows, and the looks that go with it. */
@@ -48,7 +49,7 @@ function slotTasks(
     slot.indicator ? { kind: "earliest", of: [usual, jobs.atLight] } : usual;
   const byGrey = { ...renewal, strategy: school, trigger: orByLight(jobs.atGrey) };
   const lookSetting = settings.get(taskId(place, LOOK));
-  const lookBeside = inDucts(snapshot, slot) ? jobs.lookAfterDucts : jobs.lookWhenAsked;
+  const lookBeside = inDucts(snapshot, slot) ? jobs.lookAfterDucts : jobs.lookWhenAsked(slot.media);
   switch (school) {
     case "wear":
       return [
@@ -169,10 +170,10 @@ export function tasksOfUnit(
       ]),
     ...snapshot.parts
       .filter((part) => part.unitId === unitId)
-      .flatMap(({ id, kind }) =>
+      .flatMap(({ id, kind, attributes }) =>
         planAll(
           snapshot,
-          here(snapshot, unit, isWithoutCooling, jobs, jobs.part(kind, unit.kind)),
+          here(snapshot, unit, isWithoutCooling, jobs, jobs.part(kind, unit.kind, attributes)),
           { unitId, partId: id, kind },
           settings,
         ),

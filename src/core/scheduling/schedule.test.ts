@@ -72,6 +72,33 @@ describe("when a job was last done", () => {
   });
 });
 
+describe("a look at a filter", () => {
+  const atSlot = { place: { unitId: "furnace", partId: "slot" }, kind: "filter" };
+  const lookAt = job("look", every(30), atSlot);
+
+  it("was taken by who changed it", () => {
+    expect(dueOf([lookAt], [event("fitted", -4)])).toEqual([day(26)]);
+    expect(dueOf([lookAt], [event("fitted", -40), look(-10, "light")])).toEqual([day(20)]);
+  });
+
+  it("is due within a week of the end of building work, whatever the load", () => {
+    const after = job("look", upon("renovation", 7), atSlot);
+    const works = (to: number | null): Partial<HomeSnapshot> => ({
+      drivers: [
+        {
+          ...{ id: "works", scope: "home", kind: "renovation", from: day(-60) },
+          ...(to === null ? {} : { to: day(to) }),
+        } as ScopedDriver,
+      ],
+    });
+    const fitted = event("fitted", -20);
+    expect(dueOf([after], [fitted], works(-3))).toEqual([day(4)]);
+    expect(dueOf([after], [fitted], works(null))).toEqual([null]);
+    expect(dueOf([after], [fitted, look(-1, "clean")], works(-3))).toEqual([null]);
+    expect(dueOf([after], [event("fitted", -2)], works(-3))).toEqual([null]);
+  });
+});
+
 describe("from when a job never done is owed", () => {
   const part: Part = {
     ...({ id: "trap", unitId: "furnace", kind: "trap" } as Part),

@@ -51,7 +51,7 @@ const WIDTH = [4, 96];
 export function staircaseOf(ground: StairGround): Staircase | null {
   const { explanation, wear, measure, today } = ground;
   const { bookDue, likely } = wear;
-  if (!bookDue || !likely) return null;
+  if (!bookDue || !likely || wear.isBeforePutAway) return null;
   const sizeOf = ({ days, points }: NamedCause) => (measure === "days" ? days : points) ?? 0;
   const moving = explanation.causes.filter((cause) => sizeOf(cause) !== 0);
   // Where age sets both days, all that is between them is the share for lungs; a coil that goes by its age
@@ -80,8 +80,7 @@ export function staircaseOf(ground: StairGround): Staircase | null {
   return {
     measure,
     top: {
-      words:
-        measure === "days" ? `By the book ${onDay(bookDue)}` : `By the book ${Math.round(start)} %`,
+      words: measure === "days" ? `Usually ${onDay(bookDue)}` : `Usually ${Math.round(start)} %`,
       at: scale(start),
     },
     foot: {
@@ -101,8 +100,8 @@ export function staircaseOf(ground: StairGround): Staircase | null {
 
 function amountWords(size: number, measure: Staircase["measure"]): string {
   const n = measure === "days" ? Math.abs(size) : Math.round(Math.abs(size));
-  const noun = measure === "days" ? "day" : "point";
-  return `${size < 0 ? "−" : ""}${n} ${noun}${n === 1 ? "" : "s"}`;
+  const sign = size < 0 && n > 0 ? "−" : "";
+  return measure === "days" ? `${sign}${n} day${n === 1 ? "" : "s"}` : `${sign}${n} %`;
 }
 
 /** What a cause is, since when, and where it is changed. */
@@ -151,6 +150,11 @@ function said(
       return {
         what: `Vacuumed where it sits on ${reliefs.map(({ date }) => dayAndMonth(date, today)).join(", ")}.`,
         change: { words: "See its record", href: `${part}#history` },
+      };
+    case "look":
+      return {
+        what: "Somebody saw it full: that counts more than what its hours say.",
+        change: { words: "See the looks", href: `${part}#history` },
       };
   }
 }
