@@ -41,7 +41,7 @@ const MONTHLY_KEPT_DAYS = 400;
 /** Jobs that were thought of later draw their days apart, so that all the others stay where they were. */
 const LATER = [
   ...["home:shut-offs", "ducts:boots", "drain-ports:drain", "drain-ports:wake"],
-  ...["flame-sensor:polish", "line-insulation:look", "supply-run:clean", "filter:look"],
+  ...["flame-sensor:polish", "line-insulation:look", "supply-run:clean"],
 ];
 
 /** What is brushed before it goes into the shed. */
@@ -69,7 +69,7 @@ export function demoCare(
   seed: number,
   forgotten: readonly string[],
 ): HistoryEvent[] {
-  const [chance, later] = [chanceFrom(seed), chanceFrom(seed + 1)];
+  const [chance, later, latest] = [chanceFrom(seed), chanceFrom(seed + 1), chanceFrom(seed + 2)];
   const [start, now] = [toDay(snapshot.home.enteredOn!), toDay(today)];
   const grounds = scheduleGrounds(snapshot);
   const tasks = tasksOf(snapshot, JOBS);
@@ -82,7 +82,8 @@ export function demoCare(
         return [];
       const work = dueCalculatorOf(dueTask, start, now);
       // What follows from an event is done at all its places on one day.
-      const stream = LATER.includes(`${task.kind}:${task.key}`) ? later : chance;
+      const name = `${task.kind}:${task.key}`;
+      const stream = name === "filter:look" ? latest : LATER.includes(name) ? later : chance;
       const draw = () => (dueTask.cadence.kind === "after" ? 0.5 : 0.3 + 0.5 * stream.uniform());
       const days: number[] = [];
       for (let dates = work.now(); dates?.due != null;) {

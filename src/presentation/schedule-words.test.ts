@@ -31,6 +31,7 @@ const jobStatus = (extra: Partial<JobStatus>): JobStatus => ({
   since: null,
   deferral: null,
   called: null,
+  isFirstTime: false,
   waits: null,
   ahead: [],
   ...extra,

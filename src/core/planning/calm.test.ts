@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { at, madeUpJob as job, wednesday as today } from "../../../tests/made-up-job";
 import { daysFrom } from "../quantities/plain-date";
-import { CALM_JOBS, CALM_MINUTES, calmFrom } from "./calm";
+import { CALM_JOBS, CALM_MINUTES } from "../scheduling/first-time";
+import { calmFrom } from "./calm";
 
 describe("jobs of a house that is new to its people", () => {
   it("wait their turn: safety first, then what is past, the worst first, then what is quickly done", () => {

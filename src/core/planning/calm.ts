@@ -1,9 +1,7 @@
 import { addDays, daysFrom, type PlainDate } from "../quantities/plain-date";
+import { CALM_JOBS, CALM_MINUTES } from "../scheduling/first-time";
 import { isDeferred, type JobStatus } from "../scheduling/schedule";
 
-/** Minutes of work and jobs that a first round takes at most. Our choice: an hour and a half is a morning. */
-export const CALM_MINUTES = 90;
-export const CALM_JOBS = 5;
 /** What comes within so many days is for the first rounds; the rest has its own month. */
 const SOON_DAYS = 45;
 const WEEK_DAYS = 7;

@@ -10,6 +10,8 @@ export type JobHistory = {
    * The last day it was done. What does not say which job it was stands under an empty key.
    */
   lastDay: (place: TaskPlace, key: string) => PlainDate | undefined;
+  /** The first day of which the same is known. */
+  firstDay: (place: TaskPlace, key: string) => PlainDate | undefined;
   /** The last time that somebody tried it in vain. */
   deferral: (place: TaskPlace, key: string) => HistoryEvent | undefined;
 };
@@ -36,18 +38,23 @@ function put<T>(byJob: ByJob<T>, place: string, key: string, value: T): void {
  */
 export function jobHistoryOf(entries: readonly HistoryEvent[]): JobHistory {
   const lastDays: ByJob<PlainDate> = new Map();
+  const firstDays: ByJob<PlainDate> = new Map();
   const deferrals: ByJob<HistoryEvent> = new Map();
   // The last one set is the latest, as the oldest comes first.
   for (const event of entries) {
     const { kind, partId, date } = event;
     const isChange = CHANGES.includes(kind);
-    if (kind === "done" || isChange) put(lastDays, placeKey(event), keyOf(event), date);
-    if (partId !== undefined && (kind === "look" || isChange))
-      put(lastDays, placeKey({ partId }), LOOK, date);
+    const done = (place: string, key: string) => {
+      put(lastDays, place, key, date);
+      if (!firstDays.get(place)?.has(key)) put(firstDays, place, key, date);
+    };
+    if (kind === "done" || isChange) done(placeKey(event), keyOf(event));
+    if (partId !== undefined && (kind === "look" || isChange)) done(placeKey({ partId }), LOOK);
     if (kind === "put-off") put(deferrals, placeKey(event), event.taskKey ?? "", event);
   }
   return {
     lastDay: (place, key) => lastDays.get(placeKey(place))?.get(key),
+    firstDay: (place, key) => firstDays.get(placeKey(place))?.get(key),
     deferral: (place, key) => deferrals.get(placeKey(place))?.get(key),
   };
 }

@@ -104,23 +104,64 @@ describe("from when a job never done is owed", () => {
     ...({ id: "trap", unitId: "furnace", kind: "trap" } as Part),
     attributes: {},
   };
-  const ofPart = job("rinse", every(10), { place: { unitId: "furnace", partId: "trap" } });
+  const ofPart = job("rinse", every(100), { place: { unitId: "furnace", partId: "trap" } });
 
-  it("is since its machine came, was entered, or its part was, whichever was last", () => {
-    const units = [{ ...unit, fittedOn: day(-300), enteredOn: day(-200) }];
-    expect(dueOf([job("look", every(10))], [], { units })).toEqual([day(-190)]);
+  it("is the week it was entered, for the machine, its part and the home", () => {
+    const units = [{ ...unit, enteredOn: day(-200) }];
+    const [look] = stands([job("look", every(100))], [], { units });
+    expect(look).toMatchObject({ opens: day(-200), due: day(-194), isFirstTime: true });
     const parts = [{ ...part, enteredOn: day(-50) }];
-    expect(dueOf([ofPart], [], { units, parts })).toEqual([day(-40)]);
-    expect(dueOf([ofPart], [], { units: [{ ...unit, fittedOn: day(-9) }], parts })).toEqual([
-      day(1),
-    ]);
-  });
-  it("is the home's own day where it is the home's job, and never known of a filter", () => {
+    expect(dueOf([ofPart], [], { units, parts })).toEqual([day(-44)]);
     const home = { ...snapshot([]).home, enteredOn: day(-7) };
-    const ofHome = job("round", every(10), { place: {}, kind: "home" });
-    expect(dueOf([ofHome], [], { home })).toEqual([day(3)]);
+    const ofHome = job("round", every(100), { place: {}, kind: "home" });
+    expect(dueOf([ofHome], [], { home })).toEqual([day(-1)]);
+  });
+  it("is counted from the day its machine was fitted, where that is later", () => {
+    const at = (fitted: number) => [{ ...unit, fittedOn: day(fitted), enteredOn: day(-5) }];
+    expect(dueOf([job("look", every(100))], [], { units: at(-20) })).toEqual([day(80)]);
+    // Fitted long ago and never done: soon, not in a hundred days.
+    expect(dueOf([job("look", every(100))], [], { units: at(-3000) })).toEqual([day(1)]);
+  });
+  it("is over once somebody says when it was, before the entry or after", () => {
+    const units = [{ ...unit, enteredOn: day(-5) }];
+    const [known] = stands([job("look", every(100))], [ofUnit("look", -60)], { units });
+    expect(known).toMatchObject({ due: day(40), isFirstTime: false });
+    expect(dueOf([job("look", every(100))], [ofUnit("look", -1)], { units })).toEqual([day(99)]);
+  });
+  it("moves nobody else’s week when one of them is done", () => {
+    const units = [{ ...unit, enteredOn: day(0) }];
+    const jobs = Array.from({ length: 12 }, (_, i) => job(`j${i}`, every(300)));
+    const before = dueOf(jobs, [], { units });
+    expect(before.filter((due) => due === day(6))).toHaveLength(5);
+    const after = dueOf(jobs, [ofUnit("j0", 0)], { units });
+    expect(after.slice(1)).toEqual(before.slice(1));
+  });
+  it("is never known of a filter", () => {
     const filter = job(RENEW, every(10), { place: { unitId: "furnace", partId: "slot" } });
     expect(dueOf([filter], [], { units: [{ ...unit, fittedOn: day(-9) }] })).toEqual([null]);
+  });
+  it("is soon for an alarm whose day of make nobody knows", () => {
+    const age: Trigger = { kind: "age", minYears: 7, maxYears: 10 };
+    const replace = job("replace", age, { safety: true });
+    const at = (attributes: Record<string, string>) => [
+      { ...unit, enteredOn: day(-3), attributes },
+    ];
+    expect(dueOf([replace], [], { units: at({}) })).toEqual([day(3)]);
+    const [known] = dueOf([replace], [], { units: at({ "made-on": "2024-01-01" }) });
+    expect(known! > "2031-01-01").toBe(true);
+  });
+  it("waits for an event, its weather or its part of the year as ever", () => {
+    const units = [{ ...unit, enteredOn: day(-200) }];
+    const soon = (trigger: Trigger, safety = false) =>
+      stands([job("x", trigger, safety ? { safety: true } : {})], [], { units })[0]!.isFirstTime;
+    const season = (anchor: string, offsetDays: number) =>
+      ({ kind: "season", anchor, offsetDays }) as Trigger;
+    expect(soon(season("heatingStart", -28))).toBe(true);
+    expect(soon(season("heatingStart", 7))).toBe(false);
+    expect(soon(season("coolingStart", -28))).toBe(false);
+    expect(soon(season("coolingStart", -28), true)).toBe(true);
+    expect(soon(season("leafFall", -28), true)).toBe(false);
+    expect(soon(upon("moved-in"))).toBe(false);
   });
   it("is the day somebody made it up, where that came later", () => {
     const own = job("own-x", every(10), { setting: { enteredOn: day(-4) } });

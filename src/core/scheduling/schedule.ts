@@ -12,6 +12,7 @@ import {
   type PlainDate,
 } from "../quantities/plain-date";
 import { GRADES, type Grade } from "../filters/belief";
+import { firstTimes, isOwedAnew } from "./first-time";
 import { jobHistoryOf, type JobHistory } from "./job-history";
 import { YearTables } from "./year-tables";
 import { DRIFTING_OUT, driftOf, REPLACE_WHEN } from "../readings/capacitor-drift";
@@ -38,6 +39,8 @@ export type JobStatus = {
   lastDone: PlainDate | null;
   /** From when it is owed where it was never done. */
   since: PlainDate | null;
+  /** Nobody knows when it was last done: its day is one in an order of calm. */
+  isFirstTime: boolean;
   /** What brought it forward, where that governs its day. */
   called: Call | null;
   /** Its weather has not called for it yet: until then it has no day. */
@@ -147,19 +150,48 @@ const latest = (...dates: (PlainDate | null | undefined)[]): PlainDate | null =>
     null,
   );
 
-function lastDoneOf(
-  history: JobHistory,
+/** The days of everything that counts as a job: its own, its place’s where it is the main one there, and others’. */
+function daysOf(
+  day: JobHistory["lastDay"],
   task: PlannedTask,
   isMain: boolean,
   others: readonly PlannedTask[],
-): PlainDate | null {
+): (PlainDate | undefined | null)[] {
   const name = `${task.kind}:${task.key}`;
   const with_ = others.filter((other) => other.alsoDoes.includes(name));
-  return latest(
-    history.lastDay(task, task.key),
-    isMain ? history.lastDay(task, "") : null,
-    ...with_.map((other) => history.lastDay(other, other.key)),
-  );
+  return [
+    day(task, task.key),
+    isMain ? day(task, "") : null,
+    ...with_.map((other) => day(other, other.key)),
+  ];
+}
+
+/** The jobs that nobody is known to have done before they were entered, with the days they are due first. */
+function firstTimesOf(
+  { snapshot, recordOf }: ScheduleGrounds,
+  tasks: readonly PlannedTask[],
+  mainIds: ReadonlySet<string>,
+  byUnit: ReadonlyMap<string | undefined, PlannedTask[]>,
+): ReadonlyMap<string, Dates> {
+  const units = new Map(snapshot.units.map((unit) => [unit.id, unit]));
+  const parts = new Map(snapshot.parts.map((part) => [part.id, part]));
+  const unknown = tasks.flatMap((task) => {
+    if (task.isOff || task.isOwn || !isOwedAnew(task.trigger, task.isSafety)) return [];
+    const unit = units.get(task.unitId ?? "");
+    const entered = unit
+      ? latest(unit.enteredOn, parts.get(task.partId ?? "")?.enteredOn)
+      : (snapshot.home.enteredOn ?? null);
+    if (entered === null) return [];
+    const { firstDay } = recordOf(task.unitId).jobs;
+    const isKnown = daysOf(
+      firstDay,
+      task,
+      mainIds.has(task.id),
+      byUnit.get(task.unitId) ?? [],
+    ).some((day) => day && day < entered);
+    return isKnown ? [] : [{ task, entered }];
+  });
+  return firstTimes(unknown);
 }
 
 /** Whether a driver is about this unit, one of its parts, or the whole home. */
@@ -334,16 +366,21 @@ export function scheduleOf(
 ): JobStatus[] {
   const units = new Map(snapshot.units.map((unit) => [unit.id, unit]));
   const byUnit = new Map<string | undefined, PlannedTask[]>();
+  const mainIds = new Set<string>();
   const seen = new Set<string>();
-  for (const task of tasks) byUnit.set(task.unitId, [...(byUnit.get(task.unitId) ?? []), task]);
+  for (const task of tasks) {
+    byUnit.set(task.unitId, [...(byUnit.get(task.unitId) ?? []), task]);
+    if (!seen.has(placeKey(task))) mainIds.add(task.id);
+    seen.add(placeKey(task));
+  }
+  const firsts = firstTimesOf(grounds, tasks, mainIds, byUnit);
   const [now, end] = [toDay(today), toDay(until)];
   return tasks.flatMap((task): JobStatus | JobStatus[] => {
     const unit = units.get(task.unitId ?? "") ?? null;
-    const isMain = !seen.has(placeKey(task));
-    seen.add(placeKey(task));
     if (wanted && !wanted.has(task.id)) return [];
     const { jobs } = grounds.recordOf(task.unitId);
-    const lastDone = lastDoneOf(jobs, task, isMain, byUnit.get(task.unitId) ?? []);
+    const others = byUnit.get(task.unitId) ?? [];
+    const lastDone = latest(...daysOf(jobs.lastDay, task, mainIds.has(task.id), others));
     const worn = wornParts.get(task.partId ?? "");
     const deferral = deferralOf(jobs, task, lastDone);
     const problem = task.isUnreadable ? UNREADABLE : null;
@@ -357,6 +394,7 @@ export function scheduleOf(
     };
     const nothing = {
       ...common,
+      isFirstTime: false,
       because: task.trigger,
       called: null,
       waits: null,
@@ -373,7 +411,15 @@ export function scheduleOf(
       const own = dueTask ? dueCalculatorOf(dueTask, now, end) : NEVER_DUE;
       const called = call ? datesOfCall(call) : null;
       const byCalendar = own.now();
-      const { dates: dueItself, waits } = byWeather(snapshot, task.trigger, byCalendar, now);
+      const calm = lastDone === null ? firsts.get(task.id) : undefined;
+      const firstTime =
+        calm && dueTask ? firstTimeOf(dueTask, calm, unit?.fittedOn, now, end) : null;
+      const { dates: dueItself, waits } = byWeather(
+        snapshot,
+        task.trigger,
+        firstTime ? soonerOf(firstTime, byCalendar) : byCalendar,
+        now,
+      );
       const isCalled = soonest([called, dueItself]) === 0;
       const dates = isCalled ? called : dueItself;
       const work = { ...own, now: () => dates };
@@ -382,6 +428,7 @@ export function scheduleOf(
         ...common,
         ...asDates(dates),
         because: dueTask ? governing(dueTask, now, end) : task.trigger,
+        isFirstTime: firstTime !== null && dates?.due === firstTime.due,
         called: isCalled ? call : null,
         waits: isCalled ? null : waits,
         state: stateOn(dates, now),
@@ -393,6 +440,27 @@ export function scheduleOf(
     }
   });
 }
+
+/**
+ * When a job of unknown past is due first: counted from the day its machine was fitted where that says later
+ * than the order of calm; null where what it goes by begins with that day anyhow, as the dust on a coil does, or
+ * where its day of make is known.
+ */
+function firstTimeOf(
+  task: DueTask,
+  calm: Dates,
+  fittedOn: PlainDate | undefined,
+  today: DayNumber,
+  until: DayNumber,
+): Dates | null {
+  const goesBy = (kind: Trigger["kind"]) => partsOf(task.cadence).some((each) => each.kind === kind);
+  if (goesBy("wear") || (goesBy("age") && task.manufactured)) return null;
+  if (!fittedOn) return calm;
+  const fromNew = dueCalculatorOf({ ...task, since: fittedOn }, today, until).now();
+  return fromNew?.due != null && fromNew.due > calm.due! ? fromNew : calm;
+}
+
+const soonerOf = (a: Dates, b: Dates | null): Dates => (b?.due != null && b.due < a.due! ? b : a);
 
 /** What waits for its weather has no day before that. */
 function byWeather(

@@ -27,6 +27,7 @@ const job = (
     since: null,
     deferral: null,
     called: null,
+    isFirstTime: false,
     waits: null,
     ahead: [],
     problem: null,
