@@ -22,6 +22,7 @@ export function DayField({
   hint,
   min,
   max,
+  mayBeYear = false,
   defaultValue,
   error,
 }: {
@@ -32,6 +33,8 @@ export function DayField({
   /** The first and last day that make sense, `YYYY-MM-DD`. */
   min?: string | undefined;
   max?: string | undefined;
+  /** A year alone is understood, as its first day. */
+  mayBeYear?: boolean;
   defaultValue?: string | undefined;
   error?: string | undefined;
 }) {
@@ -44,19 +47,19 @@ export function DayField({
   // The server writes the day as year, month and day, because that is what it can read if the form
   // is sent before this script runs. Now that it runs, the day is shown in the home's own order.
   useLayoutEffect(() => {
-    if (input) show(input, order);
-  }, [input, order]);
+    if (input) show(input, order, mayBeYear);
+  }, [input, order, mayBeYear]);
 
   // Whoever reads this form's FormData gets year, month and day, however the day was typed.
   useEffect(() => {
     const owner = input?.form;
     const gather = ({ formData }: FormDataEvent) => {
       const typed = formData.get(name);
-      if (typeof typed === "string") formData.set(name, isoOf(typed, order));
+      if (typeof typed === "string") formData.set(name, isoOf(typed, order, mayBeYear));
     };
     owner?.addEventListener("formdata", gather);
     return () => owner?.removeEventListener("formdata", gather);
-  }, [input, name, order]);
+  }, [input, name, order, mayBeYear]);
 
   return (
     <div className="relative max-w-56">
@@ -68,7 +71,7 @@ export function DayField({
         hint={hint}
         error={error}
         defaultValue={first}
-        onBlur={(event) => show(event.target, order)}
+        onBlur={(event) => show(event.target, order, mayBeYear)}
         placeholder={TYPED_AS[order]}
         data-day=""
         className="figures pr-12"
@@ -115,6 +118,6 @@ function typeInto(input: HTMLInputElement, text: string): void {
   input.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
-const show = (input: HTMLInputElement, order: DayOrder): void => {
-  input.value = shownDay(input.value, order);
+const show = (input: HTMLInputElement, order: DayOrder, mayBeYear: boolean): void => {
+  input.value = shownDay(input.value, order, mayBeYear);
 };

@@ -1,3 +1,4 @@
+import { dayOrderOf, type DayOrder } from "@/lib/day-order";
 import { listHomes } from "@/server/snapshots/beside";
 import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -36,7 +37,7 @@ export type Shell = {
   pegsPath: "year" | "jobs";
   hasRunHours: boolean;
   /** In which order days are written here. */
-  dayOrder: "day-first" | "month-first";
+  dayOrder: DayOrder;
 };
 
 export async function shellOf(homeId: string): Promise<Shell | null> {
@@ -53,7 +54,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     unitNames,
     pegs: shownOnce(status, "pegs", () => pegsOf(status)),
     pegsPath: snapshot.year.current ? "year" : "jobs",
-    dayOrder: snapshot.home.unitSystem === "us" ? "month-first" : "day-first",
+    dayOrder: dayOrderOf(snapshot.home.unitSystem),
     hasRunHours: snapshot.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
       return equipment.heats || equipment.cools;

@@ -2,6 +2,8 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { FinishedView } from "@/features/runs/finish/finished-view";
 import { RunView } from "@/features/runs/guide/run-view";
+import { DayOrderProvider } from "@/ui/day-order";
+import { dayOrderOf } from "@/lib/day-order";
 import { runSheetOf, runWith } from "@/features/runs/guide/run-queries";
 
 export const metadata: Metadata = { title: "Step by step" };
@@ -10,6 +12,13 @@ export default async function RunPage({ params }: PageProps<"/runs/[runId]">) {
   const { runId } = await params;
   const sheet = await runSheetOf(runId);
   if (!sheet) notFound();
-  if (sheet.state.status !== "going") return <FinishedView sheet={sheet} />;
-  return <RunView input={sheet.input} known={runWith(sheet)} />;
+  return (
+    <DayOrderProvider order={dayOrderOf(sheet.snapshot.home.unitSystem)}>
+      {sheet.state.status === "going" ? (
+        <RunView input={sheet.input} known={runWith(sheet)} />
+      ) : (
+        <FinishedView sheet={sheet} />
+      )}
+    </DayOrderProvider>
+  );
 }

@@ -119,6 +119,7 @@ export function SlotFormView({
             max={context.today}
             hint="A guess is a good start; empty if you have no idea."
             name="fittedOn"
+            mayBeYear
           />
         </FormSection>
       )}

@@ -84,6 +84,7 @@ function QuickSlotFields({
             max={today}
             hint="A guess is a good start."
             name={own("fittedOn")}
+            mayBeYear
           />
           <div>
             <CheckField name={own("indicator")} label="A light asks for it" />

@@ -49,7 +49,7 @@ export function IdentityFormView({
               <div className="grid gap-4 pb-5 wide:grid-cols-2">
                 {own.map(({ key, label, kind: of, hint }) =>
                   of === "day" ? (
-                    <DayField key={key} name={key} label={label} />
+                    <DayField key={key} name={key} label={label} mayBeYear />
                   ) : of === "yes-no" ? (
                     <ChoiceField
                       key={key}

@@ -32,7 +32,7 @@ export function ReplaceForm({
             label: `${name} (${hint})`,
           }))}
         />
-        <DayField label="In service since" name="date" id="replaced-on" max={today} />
+        <DayField label="In service since" name="date" id="replaced-on" max={today} mayBeYear />
         {parts.length > 0 && (
           <fieldset className="gap-x-6 wide:grid wide:grid-cols-2">
             <legend className="font-semibold">Stays in the house, with its record</legend>

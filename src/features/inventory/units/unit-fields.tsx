@@ -54,6 +54,7 @@ export function AttributeFields({
           <DayField
             key={attribute.key}
             max={attribute.kind === "past-day" ? today : undefined}
+            mayBeYear
             {...props}
           />
         );
@@ -103,7 +104,13 @@ export function PlateFields({
           hint="with a coil on top of it or beside it: its filter works in summer as well"
         />
       )}
-      <DayField label="In service since" max={today} hint="A guess is fine." name="fittedOn" />
+      <DayField
+        label="In service since"
+        max={today}
+        hint="A guess is fine; so is a year, or “May 2017”."
+        name="fittedOn"
+        mayBeYear
+      />
     </>
   );
 }

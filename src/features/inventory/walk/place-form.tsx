@@ -118,6 +118,7 @@ function FindFields({ row, unit, today }: Common & { row: FindRow }) {
               max={today}
               hint="On its back. Not to be read from here? Leave it empty."
               name={own("made")}
+              mayBeYear
             />
           )}
           {asks === "filter" && (
@@ -128,6 +129,7 @@ function FindFields({ row, unit, today }: Common & { row: FindRow }) {
                 max={today}
                 hint="A guess is a good start; the date may be scrawled on its frame."
                 name={own("fitted")}
+                mayBeYear
               />
             </>
           )}

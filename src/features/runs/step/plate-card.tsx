@@ -44,7 +44,7 @@ export default function PlateCard({
     press.blur();
     const filled = asked.flatMap(({ key, kind }): [string, unknown][] => {
       const text = (typed[key] ?? "").trim();
-      const value = kind === "day" ? isoOf(text, order) : kind === "yes-no" ? text === "yes" : text;
+      const value = kind === "day" ? isoOf(text, order, true) : kind === "yes-no" ? text === "yes" : text;
       return text === "" ? [] : [[key, value]];
     });
     const read = identitySchema.safeParse(Object.fromEntries(filled));
@@ -88,7 +88,7 @@ export default function PlateCard({
               name={key}
               label={label}
               hint={hint}
-              {...(kind === "day" ? { placeholder: TYPED_AS[order], inputMode: "numeric" } : {})}
+              {...(kind === "day" ? { placeholder: TYPED_AS[order] } : {})}
               maxLength={80}
               className="min-h-14"
               value={typed[key] ?? ""}

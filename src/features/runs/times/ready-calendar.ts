@@ -1,4 +1,5 @@
 import { readRun, findHome, listUnits } from "@/server/snapshots/beside";
+import { TZDate } from "@date-fns/tz";
 import ical, { ICalAlarmType } from "ical-generator";
 import { publicAddress } from "@/lib/addresses";
 import { now } from "@/lib/clock";
@@ -15,14 +16,15 @@ export async function getReadyCalendar(runId: string, request: Request): Promise
   if (!found || !drying) return new Response("Nothing is drying in this run.", { status: 404 });
   const home = await findHome(found.run.homeId);
   const unit = (await listUnits(found.run.homeId)).find(({ id }) => id === found.run.unitId);
-  const start = new Date(drying.readyAt);
+  // Written by the clock on its own wall, or else by the server’s.
+  const start = new TZDate(drying.readyAt, home?.timeZone);
   const address = publicAddress(request.headers.get("host"), readEnv(process.env));
   const page = address && `${address}/runs/${runId}`;
   const calendar = ical({ name: "Amber Lintel" });
   const entry = calendar.createEvent({
     id: `${runId}-dry`,
     start,
-    end: new Date(start.getTime() + ENTRY_MINUTES * 60_000),
+    end: new TZDate(start.getTime() + ENTRY_MINUTES * 60_000, home?.timeZone),
     stamp: now(),
     timezone: home?.timeZone ?? null,
     summary: `${unit?.name ?? home?.name}: dry, put it back`,
