@@ -171,14 +171,14 @@ describe("the demo's database", () => {
     expect(
       read.slots.map(({ measured, opening, nominal, ...rest }) => [
         rest,
-        nominal.mm,
+        nominal?.mm,
         measured?.mm,
         opening?.mm,
       ]),
     ).toEqual(
       book.slots.map(({ measured, opening, nominal, ...rest }) => [
         rest,
-        nominal.mm,
+        nominal?.mm,
         measured?.mm,
         opening?.mm,
       ]),

@@ -83,7 +83,7 @@ describe("a form's fields", () => {
 
 describe("the home's form", () => {
   it("reads figures in the home's own unit into °C", () => {
-    expect(homeForm.parse(home).climate).toEqual({
+    expect(homeForm.parse(home).home.climate).toEqual({
       monthlyMeanC: [-9, -7, -1, 7, 13, 18, 21, 20, 15, 8, 1, -6],
       heatingDesignC: -24,
       coolingDesignMeanC: 26,
@@ -98,7 +98,7 @@ describe("the home's form", () => {
       coolingDesign: "77",
       dailyRange: "18",
     });
-    expect(us.climate).toMatchObject({
+    expect(us.home.climate).toMatchObject({
       monthlyMeanC: [-10, -5, 0, 5, 10, 15, 20, 20, 15, 10, 5, 0],
       heatingDesignC: -15,
       coolingDesignMeanC: 25,
@@ -152,8 +152,8 @@ describe("the home's form", () => {
 
   it("takes twelve ranges, none, but no negative one", () => {
     const twelve = "8 8 9 10 11 12 12 11 10 9 8 8";
-    expect(homeForm.parse({ ...home, dailyRange: twelve }).climate.dailyRangeC).toHaveLength(12);
-    expect(homeForm.parse({ ...home, dailyRange: "" }).climate.dailyRangeC).toBe(10);
+    expect(homeForm.parse({ ...home, dailyRange: twelve }).home.climate.dailyRangeC).toHaveLength(12);
+    expect(homeForm.parse({ ...home, dailyRange: "" }).home.climate.dailyRangeC).toBe(10);
     expect(problems(homeForm.safeParse({ ...home, dailyRange: "-4" }))).toHaveProperty(
       "dailyRange",
     );

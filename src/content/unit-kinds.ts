@@ -590,6 +590,18 @@ export function unitKind(id: string): UnitKind {
 
 export const UNIT_KIND_IDS = UNIT_KINDS.map((kind) => kind.id) as [string, ...string[]];
 
+/** The media that carry a size printed on their frames; the others go by their machine’s model. */
+export const PRINTED_SIZES: readonly Media[] = [
+  "fibreglass-25",
+  "pleated-25",
+  "pleated-50",
+  "pleated-100",
+  "pleated-125",
+  "washable-panel",
+  "vent-coarse",
+  "vent-fine",
+];
+
 /** The media of a kind's usual slots first, then all the rest. */
 export function mediaFor(kindId: string, all: readonly Media[]): Media[] {
   const usual = unitKind(kindId).slots.map((each) => each.media);

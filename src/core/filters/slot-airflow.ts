@@ -5,14 +5,16 @@ import { isRound } from "../quantities/size";
 const MM2_PER_M2 = 1_000_000;
 
 /**
- * The area that air passes, all filters of the slot together, m².
+ * The area that air passes, all filters of the slot together, m²; undefined as long as nobody knows its size.
  *
  * @example faceAreaM2({ filterCount: 2, nominal: { text: "500x500x25", mm: { w: 500, h: 500 } } }) // 0.5
  */
 export function faceAreaM2({
   filterCount,
-  nominal: { text, mm },
-}: Pick<FilterSlot, "filterCount" | "nominal">): number {
+  nominal,
+}: Pick<FilterSlot, "filterCount" | "nominal">): number | undefined {
+  if (!nominal) return undefined;
+  const { text, mm } = nominal;
   // Through a cylinder air comes from all round.
   const width = isRound(text) ? Math.PI * mm.w : mm.w;
   return (filterCount * width * mm.h) / MM2_PER_M2;
@@ -56,6 +58,7 @@ export function airflowThrough(
       isBeside(slot, other) &&
       systemIdOf(other.unitId) === systemId,
   );
-  const area = faceAreaM2(slot);
-  return (total * area) / beside.reduce((sum, other) => sum + faceAreaM2(other), area);
+  // What nobody has measured is taken to be as large as the one asked about.
+  const area = faceAreaM2(slot) ?? 1;
+  return (total * area) / beside.reduce((sum, other) => sum + (faceAreaM2(other) ?? area), area);
 }

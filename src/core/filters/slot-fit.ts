@@ -30,7 +30,7 @@ export function fitOfSlot(
   >,
   system: Pick<AirSystem, "airflowM3h"> | undefined,
 ): SlotFit | null {
-  if (!slot.opening) return null;
+  if (!slot.opening || !slot.nominal) return null;
   const filter = actualSize(slot.nominal.mm, slot.nominal.unit, slot.measured?.mm);
   const opening = withinTape(filter, slot.opening.mm);
   const facts: MediaFacts = MEDIA[slot.media];
@@ -74,7 +74,7 @@ function isOrdinary(
   opening: SizeMm,
 ): boolean {
   // What somebody measured counts as it is.
-  const isCustom = nominal.unit === "in" && !measured && seat === "rail";
+  const isCustom = nominal?.unit === "in" && !measured && seat === "rail";
   const play = Math.max(opening.w - filter.w, opening.h - filter.h);
   return isCustom && atMost(play, ORDINARY_PLAY_MM);
 }

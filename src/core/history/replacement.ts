@@ -25,7 +25,7 @@ export function replacementOf(
     id: ids.item,
     partId: slot.id,
     media: slot.media,
-    sizeText: slot.nominal.text,
+    sizeText: slot.nominal?.text ?? "",
     ...(slot.rating ? { rating: slot.rating } : {}),
     ...(slot.priceMinor === undefined ? {} : { priceMinor: slot.priceMinor }),
   };

@@ -175,7 +175,8 @@ export type FilterSlot = {
   rating?: Rating;
   airSide: AirSide;
   filterCount: number;
-  nominal: TypedSize & { unit: LengthUnit };
+  /** As printed on its frame; none where nothing is printed, or nobody has read it yet. */
+  nominal?: TypedSize & { unit: LengthUnit };
   measured?: TypedSize;
   opening?: TypedSize;
   direction: Direction;

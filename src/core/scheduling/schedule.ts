@@ -453,7 +453,8 @@ function firstTimeOf(
   today: DayNumber,
   until: DayNumber,
 ): Dates | null {
-  const goesBy = (kind: Trigger["kind"]) => partsOf(task.cadence).some((each) => each.kind === kind);
+  const goesBy = (kind: Trigger["kind"]) =>
+    partsOf(task.cadence).some((each) => each.kind === kind);
   if (goesBy("wear") || (goesBy("age") && task.manufactured)) return null;
   if (!fittedOn) return calm;
   const fromNew = dueCalculatorOf({ ...task, since: fittedOn }, today, until).now();

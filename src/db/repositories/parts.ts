@@ -73,11 +73,6 @@ function toSlot(
     ...identityIn(readAttributesColumn(part.answers)),
     airSide: slot.airSide,
     filterCount: slot.filterCount,
-    nominal: {
-      text: slot.nominalText,
-      unit: slot.nominalUnit,
-      mm: sizeOf(slot.nominalWidthMm, slot.nominalHeightMm, slot.nominalDepthMm),
-    },
     direction: slot.direction as Direction,
     cutToSize: slot.cutToSize,
     seat: slot.seat,
@@ -86,6 +81,7 @@ function toSlot(
       place: part.place,
       roomId: part.roomId,
       note: part.note,
+      nominal: nominalOf(slot),
       measured: typedSize(
         slot.measuredText,
         slot.measuredWidthMm,
@@ -109,6 +105,18 @@ function toSlot(
   };
 }
 
+function nominalOf({
+  nominalText: text,
+  nominalUnit: unit,
+  nominalWidthMm: w,
+  nominalHeightMm: h,
+  nominalDepthMm: d,
+}: typeof filterSlots.$inferSelect): FilterSlot["nominal"] | null {
+  return text === null || unit === null || w === null || h === null
+    ? null
+    : { text, unit, mm: sizeOf(w, h, d) };
+}
+
 function toRow(slot: FilterSlot) {
   return {
     slotPlace: slot.slotPlace,
@@ -117,11 +125,11 @@ function toRow(slot: FilterSlot) {
     ratingClass: slot.rating?.class ?? null,
     airSide: slot.airSide,
     filterCount: slot.filterCount,
-    nominalText: slot.nominal.text,
-    nominalUnit: slot.nominal.unit,
-    nominalWidthMm: slot.nominal.mm.w,
-    nominalHeightMm: slot.nominal.mm.h,
-    nominalDepthMm: slot.nominal.mm.d ?? null,
+    nominalText: slot.nominal?.text ?? null,
+    nominalUnit: slot.nominal?.unit ?? null,
+    nominalWidthMm: slot.nominal?.mm.w ?? null,
+    nominalHeightMm: slot.nominal?.mm.h ?? null,
+    nominalDepthMm: slot.nominal?.mm.d ?? null,
     measuredText: slot.measured?.text ?? null,
     measuredWidthMm: slot.measured?.mm.w ?? null,
     measuredHeightMm: slot.measured?.mm.h ?? null,

@@ -37,10 +37,11 @@ export const filterSlots = sqliteTable(
     airSide: text("air_side", { enum: ["recirculated", "outdoor", "extract"] }).notNull(),
     filterCount: integer("filter_count").notNull(),
     /** Sizes stand twice: as they were typed, and in mm. */
-    nominalText: text("nominal_text").notNull(),
-    nominalUnit: text("nominal_unit", { enum: ["in", "mm", "cm"] }).notNull(),
-    nominalWidthMm: real("nominal_width_mm").notNull(),
-    nominalHeightMm: real("nominal_height_mm").notNull(),
+    /** None of them where nothing is printed on it, or nobody has read it yet. */
+    nominalText: text("nominal_text"),
+    nominalUnit: text("nominal_unit", { enum: ["in", "mm", "cm"] }),
+    nominalWidthMm: real("nominal_width_mm"),
+    nominalHeightMm: real("nominal_height_mm"),
     nominalDepthMm: real("nominal_depth_mm"),
     measuredText: text("measured_text"),
     measuredWidthMm: real("measured_width_mm"),

@@ -5,7 +5,7 @@ import { isAlarm, isCoAlarm } from "@/core/inventory/alarms";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { Link } from "@/ui/link";
 import type { EmergencyList, EmergencySheet } from "./emergency-queries";
-import { NumberForm } from "./number-form-view";
+import { MainForm, NumberForm } from "./number-form-view";
 import type { FormAction } from "@/ui/form";
 
 const PAGE = "mx-auto flex min-h-dvh max-w-3xl flex-col gap-5 px-4 pt-4 pb-8 wide:px-8 wide:pt-8";
@@ -43,7 +43,17 @@ export function EmergencyLines({
 }
 
 /** Three short sentences, one number to press, the shut-off that matters; then it is noted. */
-export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; save: FormAction }) {
+export function EmergencySheetView({
+  sheet,
+  save,
+  saveMain,
+}: {
+  sheet: EmergencySheet;
+  /** Keeps the number that was missing. */
+  save: FormAction;
+  /** Keeps where the main is. */
+  saveMain: FormAction;
+}) {
   const { emergency, contacts, mains, unit, homeId, rules } = sheet;
   const [first, ...others] = contacts;
   const main = mains[emergency.shutOff.main];
@@ -102,12 +112,7 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
             {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
           </p>
         ) : (
-          <p className="mt-1">
-            Where it is, nobody wrote down.{" "}
-            <Link href={`/homes/${homeId}/edit`} className="underline underline-offset-4">
-              Write it down once it is over
-            </Link>
-          </p>
+          <p className="mt-1">Where it is, nobody wrote down.</p>
         )}
         {unit && unit.shutOffs.length > 0 && (
           <>
@@ -122,6 +127,17 @@ export function EmergencySheetView({ sheet, save }: { sheet: EmergencySheet; sav
           </>
         )}
       </section>
+      {!main?.place && (
+        <details className="border-2 border-ink px-4 py-2">
+          <summary className="min-h-12 cursor-pointer content-center font-semibold">
+            Write it down, now or once it is over
+          </summary>
+          <MainForm
+            action={saveMain}
+            label={`${MAIN_WORDS[emergency.shutOff.main]}: where it is`}
+          />
+        </details>
+      )}
       {emergency.unlike && (
         <p className="text-[1.1875rem]">
           {emergency.unlike.words}{" "}

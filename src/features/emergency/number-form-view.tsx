@@ -24,3 +24,19 @@ export function NumberForm({ action, label }: { action: FormAction; label: strin
     </Form>
   );
 }
+
+/** Where a main is shut, as long as nobody wrote it down. */
+export function MainForm({ action, label }: { action: FormAction; label: string }) {
+  return (
+    <Form
+      action={action}
+      initial={emptyForm({})}
+      schema={() => import("./number-form").then(({ mainForm }) => ofSingles(mainForm))}
+      submit="Keep this"
+      stays={false}
+    >
+      <TextField label={label} name="place" className="min-h-12" />
+      <TextField label="Which position is off" name="off" className="min-h-12" />
+    </Form>
+  );
+}

@@ -2,7 +2,7 @@ import { findByWords, findBySize, type FoundRow } from "@/server/snapshots/besid
 import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedureIn } from "@/content/procedures/library";
-import { sizeAsPrinted, slotTitle } from "@/presentation/slot-words";
+import { sizeToBuy, slotTitle } from "@/presentation/slot-words";
 import { EMERGENCIES, EMERGENCY_WORDS } from "@/content/emergencies";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
@@ -59,7 +59,7 @@ async function bySize(
         id: `size ${slot.id}`,
         group: "Takes this size",
         title: `${unit.name}: ${inSentence(slotTitle(slot))}`,
-        detail: `buy ${slot.filterCount > 1 ? `${slot.filterCount} × ` : ""}${sizeAsPrinted(slot.nominal.text)}`,
+        detail: `buy ${sizeToBuy(slot)}`,
         href: `/homes/${snapshot.home.id}/parts/${slot.id}`,
       },
     ];

@@ -1,9 +1,11 @@
 import "server-only";
 import { randomUUID } from "node:crypto";
-import type { DriverFacts, Home, Level } from "@/core/inventory/inventory";
+import type { DriverFacts, Home, Level, Main } from "@/core/inventory/inventory";
 import type { Tx } from "@/db/client";
+import { insertContact } from "@/db/repositories/contacts";
 import { insertDriver } from "@/db/repositories/drivers";
 import { insertHome, insertLevel, markNoticeRead, updateHome } from "@/db/repositories/homes";
+import { contactsFrom, type Calls } from "./contacts";
 import { createdAt, type OpenHome } from "./home-command";
 
 /** Enters a home with its levels and what is known of its household; answers its id. */
@@ -13,6 +15,7 @@ export async function addHome(
   home: Omit<Home, "id">,
   levels: readonly Omit<Level, "id">[],
   drivers: readonly DriverFacts[],
+  calls: Calls,
 ): Promise<string> {
   const id = randomUUID();
   const createdAt = at.toISOString();
@@ -20,6 +23,8 @@ export async function addHome(
   for (const level of levels) await insertLevel(tx, id, { id: randomUUID(), ...level });
   for (const driver of drivers)
     await insertDriver(tx, id, { ...driver, id: randomUUID(), scope: "home" }, createdAt);
+  for (const contact of contactsFrom(calls))
+    await insertContact(tx, id, { id: randomUUID(), ...contact }, createdAt);
   return id;
 }
 
@@ -37,3 +42,10 @@ export const changeHome = (
 /** That somebody has read what their home was told once. */
 export const readNotice = (home: OpenHome, kind: string): Promise<void> =>
   markNoticeRead(home.tx, home.homeId, kind, createdAt(home));
+
+/** Where one main of the house is shut; the others stay as they were. */
+export const keepMain = (
+  { tx, snapshot: { home } }: OpenHome,
+  main: Main,
+  where: { place: string; offPosition?: string },
+): Promise<void> => updateHome(tx, { ...home, mains: { ...home.mains, [main]: where } });

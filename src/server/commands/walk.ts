@@ -21,6 +21,7 @@ export type Found = {
   unitId: string | null;
   /** Of a filter: its size as read off its frame, and the day it went in where that is known. */
   nominal?: FilterSlot["nominal"];
+  identity?: FilterSlot["identity"];
   fittedOn?: PlainDate;
   /** Of an alarm. */
   madeOn?: PlainDate;
@@ -115,7 +116,6 @@ async function enterFound(home: OpenHome, { level, room }: Place, found: Found):
   }
   const unitId = found.unitId ?? (await ownerOf(home, makes.at, level.id));
   if ("slot" in makes) {
-    if (!found.nominal) return;
     const names = home.snapshot.slots.filter((slot) => slot.unitId === unitId);
     await addSlot(
       home,
@@ -128,7 +128,8 @@ async function enterFound(home: OpenHome, { level, room }: Place, found: Found):
         ),
         ...(room ? { roomId: room.id } : { place: level.name }),
         filterCount: 1,
-        nominal: found.nominal,
+        ...(found.nominal ? { nominal: found.nominal } : {}),
+        ...(found.identity ? { identity: found.identity } : {}),
         direction: "unknown",
         cutToSize: false,
         seat: "rail",

@@ -1,6 +1,6 @@
 import QRCode from "qrcode";
 import { DIRECTION_WORDS } from "@/content/words";
-import { sizeAsPrinted } from "@/presentation/slot-words";
+import { sizeToBuy } from "@/presentation/slot-words";
 import { ratingWords } from "@/core/quantities/rating";
 import { longDate } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -39,9 +39,7 @@ export async function LabelSheet({
         <div>
           <p className="text-second">{unit.name}</p>
           <p className="figures font-display text-[2.5rem] leading-tight font-bold">
-            {label.kind === "part"
-              ? label.part.name
-              : `${label.slot.filterCount > 1 ? `${label.slot.filterCount} × ` : ""}${sizeAsPrinted(label.slot.nominal.text)}`}
+            {label.kind === "part" ? label.part.name : (sizeToBuy(label.slot) ?? label.slot.name)}
           </p>
           {label.kind === "slot" && label.slot.rating && (
             <p className="text-lg">{ratingWords(label.slot.rating)}</p>

@@ -6,7 +6,7 @@ import {
   SEAT_WORDS,
   SLOT_PLACE_WORDS,
 } from "@/content/words";
-import { sizeAsPrinted } from "@/presentation/slot-words";
+import { sizeAsPrinted, sizeMissing } from "@/presentation/slot-words";
 import { crosswalkWords, fitWords } from "@/presentation/fit-words";
 import { moneyWords } from "@/core/quantities/money";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -35,7 +35,6 @@ export function SlotFacts({
 }) {
   const { home } = snapshot;
   const unit = home.unitSystem === "us" ? "in" : "mm";
-  const actual = actualSize(slot.nominal.mm, slot.nominal.unit, slot.measured?.mm);
   const system = snapshot.systems.find(
     (each) => each.id === snapshot.units.find(({ id }) => id === slot.unitId)?.systemId,
   );
@@ -54,8 +53,7 @@ export function SlotFacts({
           "Size",
           <>
             {slot.filterCount > 1 && `${slot.filterCount} of `}
-            {sizeAsPrinted(slot.nominal.text)} printed; really {sizeWords(actual, unit)}
-            {!slot.measured && slot.nominal.unit === "in" && ", as the trade makes it"}
+            <SizeFact slot={slot} unit={unit} />
             {slot.cutToSize && "; cut from a sheet"}
           </>,
         ],
@@ -105,5 +103,17 @@ export function SlotFacts({
         ["Notes", slot.note],
       ]}
     />
+  );
+}
+
+function SizeFact({ slot, unit }: { slot: FilterSlot; unit: "in" | "mm" }) {
+  const { nominal, measured, identity } = slot;
+  if (!nominal) return identity?.model ?? sizeMissing(slot);
+  const actual = actualSize(nominal.mm, nominal.unit, measured?.mm);
+  return (
+    <>
+      {sizeAsPrinted(nominal.text)} printed; really {sizeWords(actual, unit)}
+      {!measured && nominal.unit === "in" && ", half an inch less, so that it slides"}
+    </>
   );
 }

@@ -24,7 +24,7 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { CheckField, FormSection, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { CompareFilters } from "./compare-filters";
-import { SizeField } from "../guided-add/quick-slots-form";
+import { SizeField } from "./size-choice-fields";
 
 type Around = {
   media: readonly Media[];
@@ -210,6 +210,10 @@ function SizeAndFit({ unit, media, airflowM3h }: Around) {
   return (
     <>
       <SizeField name="nominal" unit={unit} />
+      <p className="-mt-2 text-second">
+        Nothing printed on it, or not known yet? Leave it empty; its number goes under “What is on
+        its plate”.
+      </p>
       <TextField label="The filter, measured" hint="With a tape, if you can." name="measured" />
       <TextField label="The slot, measured" hint="The opening between its guides." name="opening" />
       <SelectField

@@ -84,8 +84,6 @@ export function slotForm({ home, rooms }: SlotHome, today: PlainDate) {
     };
     // Everything is looked at before anything is refused, so that all problems show at once.
     if (fields.name === "") problem("name", "Give it a name, such as “Filter”.");
-    if (fields.nominal === "")
-      problem("nominal", "Read the size off the old filter’s frame, such as 20x20x1.");
     const nominal = size("nominal");
     const measured = size("measured");
     const opening = size("opening");
@@ -126,13 +124,13 @@ export function slotForm({ home, rooms }: SlotHome, today: PlainDate) {
 
     const fitted = fields.fittedOn ? readPastDay(fields.fittedOn, today) : undefined;
     if (fitted !== undefined && !isDay(fitted)) problem("fittedOn", DAY_WORDS[fitted]);
-    if (context.issues.length > 0 || !nominal) return z.NEVER;
+    if (context.issues.length > 0) return z.NEVER;
     return {
       name: fields.name,
       media: fields.media,
       airSide: fields.airSide,
       filterCount: count,
-      nominal,
+      ...(nominal ? { nominal } : {}),
       direction: fields.direction,
       slotPlace: fields.slotPlace,
       cutToSize: Boolean(fields.cutToSize),

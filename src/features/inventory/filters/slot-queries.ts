@@ -69,7 +69,7 @@ export function slotFieldsOf({
     ],
     indicatorReset: [slot.indicatorReset ?? ""],
     place: [slot.place ?? ""],
-    nominal: [slot.nominal.text],
+    nominal: [slot.nominal?.text ?? ""],
     measured: [slot.measured?.text ?? ""],
     opening: [slot.opening?.text ?? ""],
     filterCount: [String(slot.filterCount)],

@@ -3,13 +3,13 @@
 import { useState } from "react";
 import { MEDIA_WORDS, SLOT_PLACE_WORDS } from "@/content/words";
 import type { UsualSlot } from "@/content/unit-kinds";
-import { actualSize, isRound, readSize, sizeWords } from "@/core/quantities/size";
 import { SLOT_PLACES } from "@/core/inventory/inventory";
 import type { Media } from "@/core/filters/media";
 import { DayField } from "@/ui/day-field";
-import { CheckField, SelectField, TextField } from "@/ui/field";
-import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
+import { CheckField, SelectField } from "@/ui/field";
+import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
+import { SizeChoice } from "../filters/size-choice-fields";
 
 type SlotToAsk = { nth: number; usual: UsualSlot };
 
@@ -63,7 +63,7 @@ function QuickSlotFields({
         onChange={(event) => setHas(event.target.checked)}
       />
       <div hidden={!has} className="mt-2 flex flex-col gap-4">
-        <SizeField name={own("nominal")} unit={unit} />
+        <SizeChoice id={nth} media={usual.media} unit={unit} />
         <div className="grid gap-4 wide:grid-cols-2">
           <SelectField
             label="Where it sits"
@@ -94,20 +94,4 @@ function QuickSlotFields({
       </div>
     </fieldset>
   );
-}
-
-/** A printed size, and how it was understood, as it is typed. */
-export function SizeField({ name, unit }: { name: string; unit: "in" | "mm" }) {
-  const text = useTypedText(name);
-  const reading = readSize(text, unit);
-  const understood = !reading.ok
-    ? "Width × height × depth off the old filter’s frame: 20x20x1, 20 x 25 x 4 in, 500×500×48. Round: ø200 × 300 mm."
-    : isRound(text)
-      ? `Read as ø ${sizeWords(reading.mm, unit)}: across, and its height.`
-      : reading.mm.d === undefined
-        ? `Read as ${sizeWords(reading.mm, reading.unit === "in" ? "in" : "mm")}. How deep is it? Add it: ${reading.unit === "in" ? "“x1”, “x2”, “x4”" : "“×25”, “×48”"}.`
-        : reading.unit === "in"
-          ? `Read as ${sizeWords(reading.mm, "in")}. Really about ${sizeWords(actualSize(reading.mm, "in"), unit)}: the trade makes it half an inch smaller, so that it slides.`
-          : `Read as ${sizeWords(reading.mm, "mm")}.`;
-  return <TextField label="Printed size" name={name} hint={understood} />;
 }

@@ -1,15 +1,30 @@
 import { z } from "zod";
 import { mediaFor, unitKind, type UsualSlot } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { readSize } from "@/core/quantities/size";
 import { SLOT_PLACES, type FilterSlot, type Unit } from "@/core/inventory/inventory";
 import { type HomeSnapshot } from "@/core/history/home-snapshot";
 import { MEDIA_KINDS } from "@/core/filters/media";
 import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
-import { SIZE_WORDS } from "../filters/slot-form";
+import { readSizeChoice } from "../filters/size-choice";
 
 type Typed = Record<string, string[]>;
 export type QuickSlot = { slot: Omit<FilterSlot, "id" | "unitId">; fittedOn?: PlainDate };
+
+const ORDINALS = ["Second", "Third", "Fourth", "Fifth", "Sixth", "Seventh", "Eighth"];
+
+/** The slots such a machine usually has; of one with several heads a mesh for each. */
+function usualSlots({ kind, attributes }: Unit): UsualSlot[] {
+  const { slots } = unitKind(kind);
+  const heads = Number(attributes["heads"] ?? 1);
+  const [first, ...others] = slots;
+  if (first?.media !== "head-mesh" || !(heads > 1)) return [...slots];
+  const more = ORDINALS.slice(0, heads - 1).map((nth) => ({
+    ...first,
+    name: `${nth} head’s mesh`,
+    usual: true,
+  }));
+  return [first, ...more, ...others.filter(({ name }) => !more.some((each) => each.name === name))];
+}
 
 /** The usual slots of a unit's kind that it does not have yet, by the order of its kind. */
 export function slotsToAsk(
@@ -17,7 +32,7 @@ export function slotsToAsk(
   snapshot: HomeSnapshot,
 ): { nth: number; usual: UsualSlot }[] {
   const has = snapshot.slots.filter((slot) => slot.unitId === unit.id).map((slot) => slot.name);
-  return unitKind(unit.kind).slots.flatMap((usual, nth) =>
+  return usualSlots(unit).flatMap((usual, nth) =>
     has.includes(usual.name) ? [] : [{ nth, usual }],
   );
 }
@@ -35,16 +50,15 @@ export function readQuickSlots(
   for (const { nth, usual } of slots) {
     if (!typed["has"]?.includes(String(nth))) continue;
     const text = (name: string) => (typed[`${name}-${nth}`]?.[0] ?? "").trim();
-    const reading = readSize(text("nominal"), fallback);
-    if (text("nominal") === "")
-      problems[`nominal-${nth}`] = "Read the size off the old filter’s frame, such as 20x20x1.";
-    else if (!reading.ok) problems[`nominal-${nth}`] = SIZE_WORDS[reading.why];
+    const named = (name: string) => (typed[name]?.[0] ?? "").trim();
+    const { size, problems: ofSize } = readSizeChoice(named, nth, usual.media, fallback);
+    Object.assign(problems, ofSize);
     const fitted = text("fittedOn") ? readPastDay(text("fittedOn"), today) : undefined;
     if (fitted !== undefined && !isDay(fitted)) problems[`fittedOn-${nth}`] = DAY_WORDS[fitted];
     else if (fitted !== undefined && isDay(fitted) && earliest && fitted < earliest)
       problems[`fittedOn-${nth}`] =
         "That is long before its machine was here. Look at the year again.";
-    if (!reading.ok) continue;
+    if (Object.keys(ofSize).length > 0) continue;
     values.push({
       slot: {
         name: usual.name,
@@ -52,7 +66,7 @@ export function readQuickSlots(
         media: z.enum(MEDIA_KINDS).catch(usual.media).parse(text("media")),
         airSide: usual.airSide,
         filterCount: 1,
-        nominal: { text: text("nominal"), mm: reading.mm, unit: reading.unit },
+        ...size,
         direction: "unknown",
         cutToSize: typed[`cutToSize-${nth}`] !== undefined,
         seat: "rail",

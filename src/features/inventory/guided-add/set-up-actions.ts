@@ -10,7 +10,7 @@ import { inHome, type Lead, type OpenHome } from "@/server/commands/home-command
 import * as units from "@/server/commands/units";
 import { kindForm, readPlace, readPlate, readShutOffs } from "../units/unit-form";
 import { levelFor, nameFor } from "../units/unit-names";
-import { asksForCooling, progress, stepAfter } from "./set-up";
+import { asksForCooling, nextHref, progress } from "./set-up";
 
 type Typed = Record<string, string[]>;
 
@@ -50,8 +50,7 @@ async function endStep(
   change: units.UnitChange,
 ): Promise<Lead> {
   await units.endStep(home, unit, step, { ...change, setUpStep: progress(unit, step) });
-  const next = stepAfter(unit.kind, step) ?? "done";
-  return { to: `/homes/${home.homeId}/units/${unit.id}/set-up/${next}` };
+  return { to: nextHref(home.homeId, unit, step) };
 }
 
 export async function savePlate(

@@ -80,7 +80,7 @@ export function ShutOffStep({ action, initial, keep, kind }: Step) {
 export function PartsStep({ action, initial, keep, kind }: Step) {
   const { parts } = unitKind(kind);
   return (
-    <Form {...{ action, initial, keep }} submit="Done">
+    <Form {...{ action, initial, keep }} submit="Next">
       <fieldset className="max-w-3xl pb-6">
         <legend className="mb-3 text-second">
           Ticked is what such machines usually have. Take out what yours lacks; any other part can

@@ -2,7 +2,7 @@ import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import type { SetUpStep, Unit } from "@/core/inventory/inventory";
-import { STEP_WORDS, stepsOf } from "./set-up";
+import { STEP_WORDS, stepsOf, whenLastHref } from "./set-up";
 
 /** One step of entering a unit: the question, where one is, and what to take a picture of. */
 export function SetUpFrame({
@@ -30,7 +30,7 @@ export function SetUpFrame({
     <div className="grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_17rem]">
       <div className="min-w-0">
         <p className="text-second">
-          {unit.name}: step {at + 1} of {steps.length}
+          {unit.name}: step {at + 1} of {steps.length + 1}
         </p>
         <h1 className="text-[1.75rem]">{STEP_WORDS[step].question}</h1>
         <nav aria-label="Steps" className="mt-3 mb-5 overflow-x-auto">
@@ -47,6 +47,14 @@ export function SetUpFrame({
                 </Link>
               </li>
             ))}
+            <li className="grow">
+              <Link
+                href={whenLastHref(homeId, unit.id)}
+                className="flex min-h-11 items-end border-b-4 border-rule pr-3 pb-1.5 text-[0.9375rem] whitespace-nowrap text-second no-underline"
+              >
+                Last done
+              </Link>
+            </li>
           </ol>
         </nav>
         {children}

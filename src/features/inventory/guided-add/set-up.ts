@@ -40,3 +40,17 @@ export function asksForCooling(kindId: string): boolean {
   const { ducted, equipment } = unitKind(kindId);
   return ducted && equipment.heats && !equipment.cools && kindId !== "humidifier";
 }
+
+/** Where a step leads: to the next, and from the last to what is known of the machine’s past. */
+export const nextHref = (
+  homeId: string,
+  { id, kind }: Pick<Unit, "id" | "kind">,
+  step: SetUpStep,
+) => {
+  const next = stepAfter(kind, step);
+  return next ? `/homes/${homeId}/units/${id}/set-up/${next}` : whenLastHref(homeId, id);
+};
+
+/** Where it is asked when each job of a machine was last done; with none to ask it leads on by itself. */
+export const whenLastHref = (homeId: string, unitId: string): string =>
+  `/homes/${homeId}/when-last?unit=${unitId}`;

@@ -13,6 +13,7 @@ import {
 } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
+import { CallFields } from "./call-fields";
 import { ClimateFields } from "./climate-fields";
 import { TimeZoneField } from "./time-zone-field";
 
@@ -74,23 +75,27 @@ export function HomeFormView({
           />
         </FormSection>
       )}
-      {!isNew && (
-        <FormSection
-          title="Shutting off the whole house"
-          intro="Printed first on the sheet for the cupboard door. Not known? Follow the pipe from the meter, and write it here."
-        >
-          {[
-            { name: "mainWater", label: "Main water valve" },
-            { name: "mainGas", label: "Main gas cock" },
-            { name: "mainPower", label: "Main breaker" },
-          ].map(({ name, label }) => (
-            <div key={name} className="grid gap-4 wide:grid-cols-2">
-              <TextField label={`${label}: where it is`} name={name} />
-              <TextField label="Which position is off" name={`${name}Off`} />
-            </div>
-          ))}
-        </FormSection>
-      )}
+      <FormSection
+        title="Shutting off the whole house"
+        intro="Printed first on the sheet for the cupboard door. Not known? Leave it empty: the first walk asks again."
+      >
+        {[
+          { name: "mainWater", label: "Main water valve" },
+          { name: "mainGas", label: "Main gas cock" },
+          { name: "mainPower", label: "Main breaker" },
+        ].map(({ name, label }) => (
+          <div key={name} className="grid gap-4 wide:grid-cols-2">
+            <TextField label={`${label}: where it is`} name={name} />
+            <TextField label="Which position is off" name={`${name}Off`} />
+          </div>
+        ))}
+      </FormSection>
+      <FormSection
+        title="Whom to call"
+        intro="It stands on the emergency card, to be pressed. The gas number is on the meter or the bill."
+      >
+        <CallFields />
+      </FormSection>
       {isNew && (
         <>
           <FormSection title="Who lives there" intro="All of it can be changed, and dated, later.">

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { PHONE, PHONE_WORDS } from "@/lib/phone";
 import { ofReader, problemsOf, singles, type FormFields } from "@/lib/forms";
 import { CURRENCIES } from "@/core/quantities/money";
 import {
@@ -55,6 +56,26 @@ const isTimeZone = (name: string) => {
   }
 };
 
+const optionalPhone = z
+  .string()
+  .max(40, "Shorter, please: up to 40 letters.")
+  .refine((text) => text === "" || PHONE.test(text), PHONE_WORDS)
+  .default("");
+
+/** Whom to call when something is wrong. */
+const callsShape = z.object({
+  gasPhone: optionalPhone,
+  technicianName: z.string().max(80, "Shorter, please: up to 80 letters.").default(""),
+  technicianPhone: optionalPhone,
+});
+export type Calls = z.output<typeof callsShape>;
+/** Of the fields of a home, or of its mains, those that name whom to call. */
+export const callsFrom = ({ gasPhone, technicianName, technicianPhone }: Calls): Calls => ({
+  gasPhone,
+  technicianName,
+  technicianPhone,
+});
+
 const mainPlace = z.string().max(200, "Shorter, please: up to 200 letters.").default("");
 
 const shape = z.object({
@@ -74,9 +95,10 @@ const shape = z.object({
   mainGasOff: mainPlace,
   mainPower: mainPlace,
   mainPowerOff: mainPlace,
+  ...callsShape.shape,
 });
 
-/** The fields of where the whole house is shut off. */
+/** The fields of where the whole house is shut off, and of whom to call. */
 export const mainsShape = shape.pick({
   mainWater: true,
   mainWaterOff: true,
@@ -84,6 +106,9 @@ export const mainsShape = shape.pick({
   mainGasOff: true,
   mainPower: true,
   mainPowerOff: true,
+  gasPhone: true,
+  technicianName: true,
+  technicianPhone: true,
 });
 
 /** Where the whole house is shut off, as far as it was written down. */
@@ -111,8 +136,11 @@ export type HomeFields = {
   mains?: Mains;
 };
 
+/** What a home’s form holds: the home, and whom to call. */
+export type HomeRead = { home: HomeFields; calls: Calls };
+
 /** Reads the fields of a home; temperatures come in the home's own unit and leave in °C. */
-export const homeForm = shape.transform((fields, context): HomeFields => {
+export const homeForm = shape.transform((fields, context): HomeRead => {
   const unit = unitOf(fields.unitSystem);
   const problem = (name: string, message: string) =>
     context.addIssue({ code: "custom", path: [name], message });
@@ -160,7 +188,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
     );
   if (context.issues.length > 0) return z.NEVER;
   const mains = mainsFrom(fields);
-  return {
+  const home = {
     name: fields.name,
     unitSystem: fields.unitSystem,
     currency: fields.currency,
@@ -175,6 +203,7 @@ export const homeForm = shape.transform((fields, context): HomeFields => {
       dailyRangeC: rangesK.length === 12 ? rangesK : (rangesK[0] ?? DEFAULT_DAILY_RANGE_K),
     }),
   };
+  return { home, calls: callsFrom(fields) };
 });
 
 const householdForm = z.object({
@@ -201,7 +230,7 @@ const levelsForm = z
 /** A new home: the home itself, who lives in it, and its levels; all their problems at once. */
 export const newHomeForm: z.ZodType<
   {
-    home: HomeFields;
+    home: HomeRead;
     household: z.output<typeof householdForm>;
     levels: z.output<typeof levelsForm>;
   },

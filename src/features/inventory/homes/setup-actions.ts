@@ -3,6 +3,7 @@
 import type { DriverFacts } from "@/core/inventory/inventory";
 import { invalid, overtaken, singles, type FormState } from "@/lib/forms";
 import { formCommand, newHomeCommand } from "@/server/commands/form-command";
+import { saveCalls } from "@/server/commands/contacts";
 import * as homes from "@/server/commands/homes";
 import { homeForm, LEVEL_CHOICES, newHomeForm } from "./home-form";
 import { fieldsOfHome } from "./setup-queries";
@@ -23,8 +24,8 @@ export async function createHome(previous: FormState, form: FormData): Promise<F
     const chosen = LEVEL_CHOICES.filter(({ key }) => levels.includes(key)).map(
       ({ key: _, ...level }) => level,
     );
-    const id = await homes.addHome(tx, at, home, chosen, drivers);
-    return { to: `/homes/${id}` };
+    const id = await homes.addHome(tx, at, home.home, chosen, drivers, home.calls);
+    return { to: `/homes/${id}/units/new` };
   });
 }
 
@@ -34,11 +35,16 @@ export async function changeHome(
   form: FormData,
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, fields) => {
-    const theirs = overtaken(previous, form, fieldsOfHome(home.snapshot.home));
+    const theirs = overtaken(
+      previous,
+      form,
+      fieldsOfHome(home.snapshot.home, home.snapshot.contacts),
+    );
     if (theirs) return theirs;
     const parsed = homeForm.safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
-    await homes.changeHome(home, parsed.data);
+    await homes.changeHome(home, parsed.data.home);
+    await saveCalls(home, parsed.data.calls);
     return { to: `/homes/${homeId}` };
   });
 }

@@ -1,6 +1,7 @@
-import type { Home } from "@/core/inventory/inventory";
+import type { Contact, Home } from "@/core/inventory/inventory";
 import "server-only";
 import { degreesText, spanText } from "@/core/quantities/temperature";
+export { listHomes } from "@/server/snapshots/beside";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 type Values = Record<string, string[]>;
@@ -8,20 +9,33 @@ type Values = Record<string, string[]>;
 /** A home as its form shows it, in the home's own unit of temperature. */
 export async function homeFieldsOf(homeId: string): Promise<Values | null> {
   const snapshot = await homeSnapshot(homeId);
-  return snapshot && fieldsOfHome(snapshot.home);
+  return snapshot && fieldsOfHome(snapshot.home, snapshot.contacts);
+}
+
+/** Whom to call, as the forms of a home and of its mains show it. */
+function callFieldsOf(contacts: readonly Contact[]): Values {
+  const technician = contacts.find(({ role }) => role === "technician");
+  return {
+    gasPhone: [contacts.find(({ role }) => role === "gas")?.phone ?? ""],
+    technicianName: [technician?.name ?? ""],
+    technicianPhone: [technician?.phone ?? ""],
+  };
 }
 
 /** A home as its form shows it. */
-export function fieldsOfHome({
-  name,
-  unitSystem,
-  currency,
-  timeZone,
-  climate,
-  localRules,
-  capacitorStrategy = "label",
-  mains = {},
-}: Home): Values {
+export function fieldsOfHome(
+  {
+    name,
+    unitSystem,
+    currency,
+    timeZone,
+    climate,
+    localRules,
+    capacitorStrategy = "label",
+    mains = {},
+  }: Home,
+  contacts: readonly Contact[],
+): Values {
   const unit = unitSystem === "us" ? "F" : "C";
   const degrees = (celsius: number) => degreesText(celsius, unit);
   const ranges =
@@ -40,6 +54,7 @@ export function fieldsOfHome({
     mainGasOff: [mains.gas?.offPosition ?? ""],
     mainPower: [mains.power?.place ?? ""],
     mainPowerOff: [mains.power?.offPosition ?? ""],
+    ...callFieldsOf(contacts),
     monthlyMean: [climate.monthlyMeanC.map(degrees).join(" ")],
     heatingDesign: [degrees(climate.heatingDesignC)],
     coolingDesign: [degrees(climate.coolingDesignMeanC)],

@@ -19,10 +19,10 @@ export function WalkEndView({ page, end }: { page: WalkEnd; end: ReactNode }) {
       <p className="text-second">
         The first walk: {walk.seen} of {walk.total} seen.
       </p>
-      <h1 className="text-[1.75rem]">{on ? "What comes of it so far" : "The house is known."}</h1>
+      <h1 className="text-[1.75rem]">{headOf(page)}</h1>
       <p className="mt-1 text-[1.0625rem]">{countsWords(counts)}</p>
       <div className="mt-4 flex flex-wrap gap-2">
-        {on && (
+        {on && !page.isEnded && (
           <LinkButton weight="strong" href={walkHref(snapshot.home.id, on)}>
             Go on: {walkWords(on, page)}
           </LinkButton>
@@ -101,6 +101,9 @@ export function WalkEndView({ page, end }: { page: WalkEnd; end: ReactNode }) {
     </div>
   );
 }
+
+const headOf = ({ on, isEnded }: WalkEnd): string =>
+  isEnded ? "The walk is ended." : on ? "What comes of it so far" : "The house is known.";
 
 const whenWords = (when: string, today: PlainDate): string => {
   const day = readPlainDate(when);

@@ -1,12 +1,13 @@
 "use client";
 
 import { useState } from "react";
+import type { Media } from "@/core/filters/media";
 import { DayField } from "@/ui/day-field";
 import { CheckField, SelectField, TextArea, TextField } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
 import { UnitFigure } from "@/ui/unit-figure";
-import { SizeField } from "../guided-add/quick-slots-form";
+import { SizeChoice } from "../filters/size-choice-fields";
 
 /** Something to look for, as far as its fields need it. */
 export type FindRow = {
@@ -16,6 +17,8 @@ export type FindRow = {
   figure: string;
   /** Which fields it has once it is ticked. */
   asks: "nothing" | "made-on" | "filter" | "where";
+  /** Of a filter: what it usually is made of there. */
+  media?: Media;
   /** The machines it may belong to. */
   owners: { value: string; label: string }[];
   /** What is begun where none of them is the one. */
@@ -90,7 +93,7 @@ export function PlaceForm({
 }
 
 function FindFields({ row, unit, today }: Common & { row: FindRow }) {
-  const { id, name, hint, figure, asks, owners, orElse } = row;
+  const { id, name, hint, figure, asks, media, owners, orElse } = row;
   const [has, setHas] = useState(useFields().values("find").includes(id));
   const own = (field: string) => `${field}-${id}`;
   const isOwned = asks === "filter" || asks === "where";
@@ -123,7 +126,7 @@ function FindFields({ row, unit, today }: Common & { row: FindRow }) {
           )}
           {asks === "filter" && (
             <>
-              <SizeField name={own("nominal")} unit={unit} />
+              <SizeChoice id={id} media={media ?? "pleated-25"} unit={unit} />
               <DayField
                 label="It went in on"
                 max={today}

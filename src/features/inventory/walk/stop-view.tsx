@@ -27,6 +27,7 @@ const rowOf = (find: AskedFind): FindRow => {
         : "part" in makes
           ? "where"
           : "nothing",
+    ...("slot" in makes ? { media: makes.slot.media } : {}),
     owners: owners.map((unit) => ({ value: unit.id, label: unit.name })),
     orElse: "at" in makes ? `${shortKindName(makes.at[0])}, not entered yet` : "",
   };

@@ -12,7 +12,8 @@ import { fieldsOf, invalid, refused, singles, type FormState } from "@/lib/forms
 import { formCommand, follow } from "@/server/commands/form-command";
 import { inHome, reread, type Lead, type OpenHome } from "@/server/commands/home-command";
 import * as walk from "@/server/commands/walk";
-import { mainsFrom, mainsShape } from "../homes/home-form";
+import { saveCalls } from "@/server/commands/contacts";
+import { callsFrom, mainsFrom, mainsShape } from "../homes/home-form";
 import { readPast, readPlaceSeen } from "./walk-form";
 import { walkHref } from "./walk-queries";
 
@@ -58,6 +59,7 @@ export async function seeMains(
     const parsed = mainsShape.safeParse(singles(typed));
     if (!parsed.success) return invalid(previous, typed, parsed.error);
     await walk.seeMains(home, MAINS_STOP, mainsFrom(parsed.data));
+    await saveCalls(home, callsFrom(parsed.data));
     return onFrom(home, MAINS_STOP);
   });
 }
@@ -89,7 +91,7 @@ export async function endWalk(homeId: string): Promise<void> {
   follow(
     await inHome(homeId, async (home) => {
       await walk.endWalk(home);
-      return { to: `/homes/${homeId}/walk/${END_STOP}` };
+      return { to: `/homes/${homeId}` };
     }),
   );
 }

@@ -4,10 +4,9 @@ import type { WalkPlace } from "@/core/inventory/first-walk";
 import type { DriverFacts, Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { readSize } from "@/core/quantities/size";
 import { DAY_WORDS, isDay, readPastDay, readWhole, type FormFields, type Read } from "@/lib/forms";
 import type { Found, SeenPlace } from "@/server/commands/walk";
-import { SIZE_WORDS } from "../filters/slot-form";
+import { readSizeChoice } from "../filters/size-choice";
 
 const MOST_REGISTERS = 20;
 const MOST_ROOMS = 20;
@@ -80,19 +79,22 @@ export function readPlaceSeen(
     const where = text(own("where"));
     if (where.length > LONGEST_PLACE)
       problems[own("where")] = `Shorter, please: up to ${LONGEST_PLACE} letters.`;
-    const size = readSize(text(own("nominal")), home.unitSystem === "us" ? "in" : "mm");
     const isSlot = "slot" in find.makes;
-    if (isSlot && text(own("nominal")) === "")
-      problems[own("nominal")] =
-        "Read it off the frame, such as 20x20x1. Nothing printed there? Measure the opening.";
-    else if (isSlot && !size.ok) problems[own("nominal")] = SIZE_WORDS[size.why];
+    const { size, problems: ofSize } =
+      "slot" in find.makes
+        ? readSizeChoice(
+            text,
+            find.id,
+            find.makes.slot.media,
+            home.unitSystem === "us" ? "in" : "mm",
+          )
+        : { size: {}, problems: {} };
+    Object.assign(problems, ofSize);
     const [madeOn, fittedOn] = [day("made"), day("fitted")];
     return {
       find,
       unitId: isKnown ? owner : null,
-      ...(isSlot && size.ok
-        ? { nominal: { text: text(own("nominal")), mm: size.mm, unit: size.unit } }
-        : {}),
+      ...size,
       ...(isSlot && fittedOn ? { fittedOn } : {}),
       ...(isDated(find) && madeOn ? { madeOn } : {}),
       ...("part" in find.makes && where ? { where } : {}),

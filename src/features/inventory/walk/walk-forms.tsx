@@ -7,6 +7,7 @@ import { DayField } from "@/ui/day-field";
 import { CheckField, ChoiceField, TextField } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
+import { CallFields } from "../homes/call-fields";
 
 type Common = {
   action: FormAction;
@@ -56,6 +57,15 @@ export function MainsStop({ action, initial, keep }: Common) {
             </div>
           </fieldset>
         ))}
+        <fieldset className="border-t-[3px] border-ink pt-2">
+          <legend className="sr-only">Whom to call</legend>
+          <h2 className="text-lg">Whom to call</h2>
+          <p className="mb-2 text-second">
+            It stands on the emergency card, to be pressed. The gas number is on the meter or the
+            bill.
+          </p>
+          <CallFields />
+        </fieldset>
       </div>
     </Form>
   );

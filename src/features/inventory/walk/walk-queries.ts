@@ -130,7 +130,7 @@ export async function stopOf(homeId: string, stop: string): Promise<StopPage | n
   const fresh = place
     ? placeFieldsOf(place, snapshot)
     : stop === MAINS_STOP
-      ? fieldsOfHome(snapshot.home)
+      ? fieldsOfHome(snapshot.home, snapshot.contacts)
       : pastFieldsOf(snapshot);
   const common = { ...page, stop, pictures, initial: typedAt(stop) ?? fresh };
   if (!place) return { ...common, place: null };

@@ -191,6 +191,7 @@ function Machine({ unit, home }: { unit: Unit; home: string }) {
 
 /** Where one is on the walk, above a stop. */
 export const stopCount = ({ stops }: FirstWalk, stop: string): string => {
-  const at = stops.findIndex(({ on }) => "stop" in on && on.stop === stop);
-  return `stop ${at + 1} of ${stops.length}`;
+  // Machines on the way are entered between two stops, and count as none.
+  const places = stops.flatMap(({ on }) => ("stop" in on ? on.stop : []));
+  return `stop ${places.indexOf(stop) + 1} of ${places.length}`;
 };

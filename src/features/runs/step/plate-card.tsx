@@ -44,7 +44,8 @@ export default function PlateCard({
     press.blur();
     const filled = asked.flatMap(({ key, kind }): [string, unknown][] => {
       const text = (typed[key] ?? "").trim();
-      const value = kind === "day" ? isoOf(text, order, true) : kind === "yes-no" ? text === "yes" : text;
+      const value =
+        kind === "day" ? isoOf(text, order, true) : kind === "yes-no" ? text === "yes" : text;
       return text === "" ? [] : [[key, value]];
     });
     const read = identitySchema.safeParse(Object.fromEntries(filled));

@@ -68,7 +68,7 @@ export function StepHelp({
       return (
         <Fact>
           {dateToday}
-          {slot && `, ${sizeAsPrinted(slot.nominal.text)}`}
+          {slot?.nominal && `, ${sizeAsPrinted(slot.nominal.text)}`}
         </Fact>
       );
     case "indicator":

@@ -470,7 +470,7 @@ function SizeFields({
       <TextField
         label="The size to buy next time"
         name="buy"
-        placeholder={slot?.nominal.text}
+        placeholder={slot?.nominal?.text}
         className="figures min-h-14 text-[1.375rem]"
         value={typed.buy ?? ""}
         onChange={(event) => setTyped({ ...typed, buy: event.target.value })}

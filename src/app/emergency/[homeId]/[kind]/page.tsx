@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { saveNumber } from "@/features/emergency/emergency-actions";
+import { saveMain, saveNumber } from "@/features/emergency/emergency-actions";
 import { emergencySheetOf } from "@/features/emergency/emergency-queries";
 import { EmergencySheetView } from "@/features/emergency/emergency-view";
 
@@ -19,6 +19,7 @@ export default async function EmergencyKindPage({
     <EmergencySheetView
       sheet={sheet}
       save={saveNumber.bind(null, homeId, kind, sheet.unit?.id ?? null)}
+      saveMain={saveMain.bind(null, homeId, kind, sheet.unit?.id ?? null)}
     />
   );
 }

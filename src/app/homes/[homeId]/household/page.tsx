@@ -25,9 +25,7 @@ export default async function HouseholdPage({
   return (
     <div>
       <h1 className="text-[1.75rem]">People and surroundings</h1>
-      <p className="mb-4 text-second">
-        What makes filters fill faster here than elsewhere.
-      </p>
+      <p className="mb-4 text-second">What makes filters fill faster here than elsewhere.</p>
       <div className="grid gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1fr)_25rem]">
         <div>
           <DriverList homeId={homeId} rows={household.rows} />

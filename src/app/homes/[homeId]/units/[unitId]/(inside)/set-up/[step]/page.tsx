@@ -13,7 +13,7 @@ import {
   unitPageOf,
   type UnitPage,
 } from "@/features/inventory/units/unit-pages";
-import { stepAfter, stepsOf } from "@/features/inventory/guided-add/set-up";
+import { nextHref, stepAfter, stepsOf } from "@/features/inventory/guided-add/set-up";
 import {
   keepTyped,
   saveParts,
@@ -92,7 +92,7 @@ async function StepForm({
       return <ShutOffStep {...common} action={saveShutOffs.bind(null, homeId, unit.id)} />;
     case "filters": {
       const next = stepAfter(unit.kind, step);
-      const href = `/homes/${homeId}/units/${unit.id}/set-up/${next ?? "done"}`;
+      const href = nextHref(homeId, unit, step);
       return (
         <QuickSlotsForm
           keep={common.keep}
