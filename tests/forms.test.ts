@@ -218,7 +218,6 @@ describe("the slot's form", () => {
 
   it.each([
     [{ name: "" }, "name", "Give it a name"],
-    [{ nominal: "" }, "nominal", "Read the size off"],
     [{ nominal: "20x0x1" }, "nominal", "none of them can be 0"],
     [{ nominal: "big" }, "nominal", "Write width × height × depth"],
     [{ measured: "400x400x400 in" }, "measured", "more than 3 metres"],

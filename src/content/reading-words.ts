@@ -1,4 +1,5 @@
-import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
+import type { ReadingKind } from "@/core/readings/reading-kinds";
+import type { KeptVerdict } from "@/core/readings/judge";
 import type { PartKindId } from "./part-kinds";
 import type { UnitKindId } from "./unit-kinds";
 
@@ -346,7 +347,8 @@ export const SUGGESTS: Partial<Record<ReadingKind, Readonly<Record<string, strin
   },
 };
 
-export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+export const VERDICT_WORDS: Readonly<Record<KeptVerdict, string>> = {
+  unknown: "not to be told without its plate",
   sound: "sound",
   watch: "to watch",
   act: "act",

@@ -1,4 +1,4 @@
-import { judgeInput, READING_FLAGS } from "@/core/readings/judge";
+import { judgeInput, judgeKept, keptBySchema, READING_FLAGS } from "@/core/readings/judge";
 import {
   isWordKind,
   MEASURED_KINDS,
@@ -72,11 +72,17 @@ export function readReading(
     return { ok: false, errors: { value: "Write the number that was read." } };
   const si = (typed: number | null) => (typed === null ? null : round(typed * unit.per));
   const wanted = ratedOf(kind);
-  const band = { min: si(readDecimal(fields.ratedMin)), max: si(readDecimal(fields.ratedMax)) };
-  if (wanted === "band" && (band.min === null || band.max === null))
-    return { ok: false, errors: { ratedMin: "Write both ends of the range on the plate." } };
+  const plate = wanted === "band" ? (["ratedMin", "ratedMax"] as const) : (["rated"] as const);
+  const unread = wanted === "none" ? [] : plate.filter((name) => isNoFigure(fields[name]));
+  if (unread.length > 0)
+    return { ok: false, errors: Object.fromEntries(unread.map((name) => [name, NO_FIGURE])) };
+  const end = (name: (typeof plate)[number]) => si(readDecimal(fields[name]));
   const rated =
-    wanted === "band" ? band : wanted === "value" ? si(readDecimal(fields.rated)) : null;
+    wanted === "band"
+      ? bandOf(end("ratedMin"), end("ratedMax"))
+      : wanted === "value"
+        ? end("rated")
+        : null;
   const typed = value === null ? null : { value: fields.value.trim(), unit: unit.value };
   return parsed(
     kind,
@@ -91,6 +97,15 @@ export function readReading(
     },
     typed,
   );
+}
+
+const NO_FIGURE = "A figure, as it stands on the plate; or nothing, where it is not known.";
+const isNoFigure = (text: string): boolean => text !== "" && readDecimal(text) === null;
+
+/** A plate’s range as far as it was read; null where none of it was. */
+function bandOf(min: number | null, max: number | null): { min?: number; max?: number } | null {
+  if (min === null && max === null) return null;
+  return { ...(min === null ? {} : { min }), ...(max === null ? {} : { max }) };
 }
 
 /** A meter whose leads are the other way round shows a minus: the pilot gives what it gives. */
@@ -114,6 +129,8 @@ function parsed(
   const result = judgeInput.safeParse({ kind, ...raw });
   if (result.success)
     return { ok: true, taken: { ...result.data, kind, ...(typed ? { typed } : {}) } };
+  const kept = withoutPlate(kind, raw);
+  if (kept) return { ok: true, taken: { ...kept, kind, ...(typed ? { typed } : {}) } };
   const errors: Partial<Record<keyof ReadingFields, string>> = {};
   for (const issue of result.error.issues) {
     const path = String(issue.path[0] ?? "value");
@@ -121,6 +138,28 @@ function parsed(
     errors[field] ??= messageOf(path, issue.message, kind);
   }
   return { ok: false, errors };
+}
+
+/** What is kept although nobody knows its plate, or only one end of it; null where something else is wrong. */
+function withoutPlate(
+  kind: ReadingKind,
+  { rated, ...raw }: Record<string, unknown>,
+): Omit<ReadingTaken, "kind"> | null {
+  if (typeof rated === "number") return null;
+  const by = keptBySchema.safeParse({
+    rated,
+    limits: raw["limits"] ?? null,
+    school: raw["school"] ?? null,
+    flags: raw["flags"] ?? null,
+    mode: raw["mode"] ?? null,
+  });
+  const { value, unit } = raw;
+  if (!by.success || typeof value !== "number" || typeof unit !== "string") return null;
+  const { min, max } = (by.data.rated ?? {}) as { min?: number; max?: number };
+  // The wrong way round is a slip, and no half of a plate.
+  if (min !== undefined && max !== undefined) return null;
+  const taken = { value, unit, ...by.data };
+  return judgeKept({ kind, ...taken }) ? taken : null;
 }
 
 /** The core’s message in a householder’s words. */

@@ -31,7 +31,7 @@ describe("the strategy that governs a filter", () => {
   });
 
   it("says by what: wear with its causes, the calendar with its day, a look with what was seen", () => {
-    expect(status(by({})).why).toMatch(/before the book: .*clay dust/);
+    expect(status(by({})).why).toMatch(/sooner than usual: .*clay dust/);
     expect(status(by({ school: "calendar" })).why).toMatch(
       /^By the calendar: every 45 days while it heats.*from 20 Feb\.$/,
     );
@@ -58,6 +58,6 @@ describe("the strategy that governs a filter", () => {
     for (const { filterStatus, why } of ages)
       if (filterStatus.wear?.limitedBy !== "age") expect(why).not.toMatch(/runs too little/);
     const lungs = ages.find(({ filterStatus: { slot } }) => slot.id === SLOT)!;
-    expect(lungs.why).toContain("easier breathing");
+    expect(lungs.why).toContain("breathing trouble");
   });
 });

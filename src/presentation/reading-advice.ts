@@ -1,7 +1,7 @@
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 import type { ReadingTaken } from "@/core/history/history-event";
 import type { UnitSystem } from "@/core/quantities/length";
-import type { Judgement } from "@/core/readings/judge";
+import type { KeptJudgement } from "@/core/readings/judge";
 import type { ReadingKind, Verdict } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
 
@@ -19,8 +19,14 @@ const ABOVE: Partial<Record<ReadingKind, string>> = {
 /** What a judgement asks for, by the side on which it lies. */
 export const adviceWords = (
   kind: ReadingKind,
-  { verdict, facts }: Pick<Judgement, "verdict" | "facts">,
-): string => (facts["side"] === "above" ? ABOVE[kind] : undefined) ?? actWords(kind, verdict);
+  { verdict, facts }: Pick<KeptJudgement, "verdict" | "facts">,
+): string =>
+  verdict === "unknown"
+    ? PLATE_WANTED
+    : ((facts["side"] === "above" ? ABOVE[kind] : undefined) ?? actWords(kind, verdict));
+
+/** What would tell how it stands. */
+const PLATE_WANTED = "write down what its plate says, and it is told";
 
 /** What was read, as a person writes it: “4.79 µF”, “matted”. */
 export const readWords = (

@@ -112,6 +112,9 @@ const checking =
     }
   };
 
+/** Whether somebody who looks at the page can see a field; one hidden with its group is none to go to. */
+const isInSight = (field: HTMLElement): boolean => field.closest("[hidden]") === null;
+
 const asFieldErrors = (errors: Record<string, string>): FieldErrors<Held> =>
   Object.fromEntries(
     Object.entries(errors).map(([name, message]) => [name, { type: "server", message }]),
@@ -249,12 +252,28 @@ export function Form({
   const { errors } = held.formState;
 
   // Focus is the browser's: it goes to the first field with a problem, once per sending.
+  const foot = useRef<HTMLParagraphElement>(null);
   const goesToProblem = useRef(initial.attempt > 0);
   useEffect(() => {
     if (!goesToProblem.current || Object.keys(errors).length === 0) return;
     goesToProblem.current = false;
-    const wrong = form?.querySelector<HTMLElement>("[aria-invalid]");
-    (wrong?.matches("fieldset") ? wrong.querySelector("input") : wrong)?.focus();
+    const marked = [...(form?.querySelectorAll<HTMLElement>("[aria-invalid]") ?? [])];
+    for (const each of marked) each.closest("details")?.setAttribute("open", "");
+    const wrong = marked.find(isInSight);
+    const first = wrong?.matches("fieldset") ? wrong.querySelector("input") : wrong;
+    (first ?? foot.current)?.focus();
+  }, [errors, form]);
+  // A problem of a field that is not on the page, or out of sight, is said at the foot: no form refuses silently.
+  const [unplaced, setUnplaced] = useState<readonly string[]>([]);
+  useEffect(() => {
+    const lost = Object.entries(errors).flatMap(([name, error]) => {
+      if (name === "form" || name === "root" || !form) return [];
+      const isShown = [...form.querySelectorAll<HTMLElement>(`[name="${CSS.escape(name)}"]`)].some(
+        (field) => isInSight(field) && field.closest("[aria-invalid]") !== null,
+      );
+      return isShown ? [] : [String(error?.message ?? "")];
+    });
+    queueMicrotask(() => setUnplaced(lost));
   }, [errors, form]);
   // A refused form goes back into the browser's store: nothing else holds what was typed in it.
   const putTyped = typed.put;
@@ -358,11 +377,17 @@ export function Form({
           {submit}
         </Button>
         {aside}
-        <p role="status" className="font-medium text-attention-text">
+        <p
+          ref={foot}
+          tabIndex={-1}
+          role="status"
+          className="font-medium text-attention-text outline-none"
+        >
           {wrong.length > 0 &&
             (wrong.length === 1
               ? "One field needs another look."
               : `${wrong.length} fields need another look.`)}
+          {unplaced.map((words) => ` ${words}`)}
           {errors["form"] && ` ${String(errors["form"].message)}`}
         </p>
       </div>

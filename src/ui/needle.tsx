@@ -1,7 +1,8 @@
-export type Verdict = "sound" | "watch" | "act" | "stop";
+export type Verdict = "sound" | "watch" | "act" | "stop" | "unknown";
 
-const TURN: Record<Verdict, number> = { sound: 0, watch: -40, act: -90, stop: -90 };
+const TURN: Record<Verdict, number> = { unknown: 0, sound: 0, watch: -40, act: -90, stop: -90 };
 const WORDS: Record<Verdict, string> = {
+  unknown: "not known",
   sound: "sound",
   watch: "watch",
   act: "act",
@@ -23,11 +24,20 @@ export function Needle({ verdict, size = 26 }: { verdict: Verdict; size?: number
       {verdict === "stop" && (
         <rect x="1.5" y="1.5" width="23" height="23" fill="none" strokeWidth="2.4" />
       )}
-      <g transform={`rotate(${TURN[verdict]} 13 13)`}>
-        <line x1="3" x2="23" y1="13" y2="13" strokeWidth="2.6" />
-        <path d="M23 13 L17 9.4 V16.6 Z" strokeWidth="0" />
-        <circle cx="13" cy="13" r="3" strokeWidth="0" />
-      </g>
+      {verdict === "unknown" ? (
+        <path
+          d="M8.5 9.5a4.5 4.5 0 1 1 6 4.2c-1.2.5-1.5 1.3-1.5 2.6M13 20.2v.1"
+          fill="none"
+          strokeWidth="2.6"
+          strokeLinecap="round"
+        />
+      ) : (
+        <g transform={`rotate(${TURN[verdict]} 13 13)`}>
+          <line x1="3" x2="23" y1="13" y2="13" strokeWidth="2.6" />
+          <path d="M23 13 L17 9.4 V16.6 Z" strokeWidth="0" />
+          <circle cx="13" cy="13" r="3" strokeWidth="0" />
+        </g>
+      )}
     </svg>
   );
 }

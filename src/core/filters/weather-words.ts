@@ -5,6 +5,9 @@ import type { Wearing } from "./media";
 import type { PlaceContext } from "./place-history";
 import { HEATING_SHARE_OF_COIL } from "./wear-course";
 
+/** What moved a month’s hours by less is not worth a word, h. Our choice. */
+const LEAST_HOURS = 10;
+
 /** How much of each kind of hours a part takes in: a humidifier’s panel knows nothing of a hot August. */
 function sharesOf(media: Wearing): { heating: number; cooling: number } {
   if (media === "humidifier-panel") return { heating: 1, cooling: 0 };
@@ -49,7 +52,7 @@ export function weatherWords(
     if (counts && Math.abs(hours) > Math.abs(strongest?.hours ?? 0))
       strongest = { month, hours, heating: isHeating };
   }
-  if (!strongest) return null;
+  if (!strongest || Math.abs(strongest.hours) < LEAST_HOURS) return null;
   const more = strongest.hours > 0;
   const word = strongest.heating ? (more ? "cold" : "mild") : more ? "hot" : "cool";
   return `a ${word} ${MONTHS[strongest.month - 1]}`;

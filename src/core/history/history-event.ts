@@ -1,11 +1,11 @@
 import type { Grade } from "../filters/belief";
 import type { PlainDate } from "../quantities/plain-date";
-import type { JudgeInput } from "../readings/judge";
+import type { KeptReading } from "../readings/judge";
 import type { Conditions } from "../readings/conditions";
 import type { ReadingKind } from "../readings/reading-kinds";
 
 /** What was measured or seen, in the unit it is judged in, and as it was typed. */
-export type ReadingTaken = Omit<JudgeInput, "kind"> & {
+export type ReadingTaken = Omit<KeptReading, "kind"> & {
   kind: ReadingKind;
   typed?: { value: string; unit: string };
   conditions?: Conditions;

@@ -1,22 +1,26 @@
-import { judge, judgeInput, type Judgement } from "../readings/judge";
+import { judgeKept, type KeptJudgement } from "../readings/judge";
 import type { HistoryEvent, ReadingTaken } from "./history-event";
 
 /** A reading in the record, with what it comes to. */
-export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgement: Judgement };
+export type JudgedReading = { event: HistoryEvent; taken: ReadingTaken; judgement: KeptJudgement };
+
+/** How something stored is judged: what was typed plays no part in it. Null where it cannot be any more. */
+const storedJudgement = ({
+  typed: _,
+  conditions: __,
+  ...taken
+}: ReadingTaken): KeptJudgement | null => judgeKept(taken);
 
 /**
- * The verdict of a reading that was just taken; what was typed plays no part in it.
+ * The verdict of a reading that was just taken.
  *
  * @throws when it cannot be judged: the form lets none through
  * @example judgementOf({ kind: "noise", value: "bang" }).verdict // "stop"
  */
-export const judgementOf = ({ typed: _, conditions: __, ...taken }: ReadingTaken): Judgement =>
-  judge(judgeInput.parse(taken));
-
-/** The same for what is stored: null where it cannot be judged any more. */
-function storedJudgement({ typed: _, conditions: __, ...taken }: ReadingTaken): Judgement | null {
-  const input = judgeInput.safeParse(taken);
-  return input.success ? judge(input.data) : null;
+export function judgementOf(taken: ReadingTaken): KeptJudgement {
+  const judgement = storedJudgement(taken);
+  if (!judgement) throw new Error(`judgementOf: ${taken.kind} cannot be judged`);
+  return judgement;
 }
 
 /**

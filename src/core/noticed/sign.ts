@@ -1,6 +1,5 @@
 import type { HistoryEvent } from "../history/history-event";
-import { judgementOf } from "../history/readings-taken";
-import { judgeInput } from "../readings/judge";
+import { judge, judgeInput } from "../readings/judge";
 import type { ReadingKind, Verdict } from "../readings/reading-kinds";
 
 /** What somebody of the household notices, without measuring: weak air, a smell, a light. */
@@ -49,5 +48,5 @@ export function stillNoticed(noticed: readonly NoticedEvent[]): NoticedEvent[] {
 export const verdictOfSign = ({ reading, isWell, isStop }: Sign): Verdict => {
   if (isWell) return "sound";
   if (isStop) return "stop";
-  return reading ? judgementOf(judgeInput.parse(reading)).verdict : "watch";
+  return reading ? judge(judgeInput.parse(reading)).verdict : "watch";
 };

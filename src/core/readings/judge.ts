@@ -169,6 +169,65 @@ const answer = (
   rest: Pick<Judgement, "deviation" | "limit" | "facts">,
 ): Judgement => ({ verdict, messageCode: `${kind}.${verdict}`, ...rest });
 
+/** Of a plate’s range one end may be all that anybody knows. */
+const partRatedSchema = z.union([
+  ratedSchema,
+  z.strictObject({ min: z.number().optional(), max: z.number().optional() }),
+]);
+
+/** What a reading is kept with: as for judging, but of its plate as much as is known. */
+export const keptBySchema = judgedBySchema.extend({ rated: optional(partRatedSchema) });
+export type KeptReading = Omit<JudgeInput, "rated"> & {
+  rated?: z.output<typeof partRatedSchema> | undefined;
+};
+
+/** A verdict; unknown as long as nobody has written down what it is compared with. */
+export type KeptVerdict = Verdict | "unknown";
+export type KeptJudgement = Omit<Judgement, "verdict"> & { verdict: KeptVerdict };
+
+/**
+ * How a reading stands as far as it can be told: without the figures of its plate it is unknown, and with one
+ * end of a range only what lies beyond that end is told. Null for what could not be judged with them either.
+ *
+ * @param input value and unit as for `judge`
+ * @example judgeKept({ kind: "temperature-rise-k", value: 60, unit: "K", rated: { max: 40 }, limits: {}, flags: [] }).verdict // "stop"
+ */
+export function judgeKept(input: KeptReading): KeptJudgement | null {
+  const whole = judgeInput.safeParse(input);
+  if (whole.success) return judge(whole.data);
+  const { kind, value } = input;
+  const isOfPlate = whole.error.issues.every(({ path }) => path[0] === "rated");
+  if (!isOfPlate || isWordKind(kind) || typeof value !== "number") return null;
+  const { rated } = input;
+  if (typeof rated === "number") return null;
+  const end = rated?.min ?? rated?.max;
+  const unknown: KeptJudgement = {
+    verdict: "unknown",
+    deviation: null,
+    limit: null,
+    messageCode: `${kind}.unknown`,
+    facts: { value, unit: input.unit, ...(rated ? { rated } : {}) },
+  };
+  if (end === undefined) return unknown;
+  const range = { min: rated?.min ?? -Infinity, max: rated?.max ?? Infinity };
+  const grounds = { ...groundsOf({ ...input, rated: undefined }), range };
+  const bands = kind === "plate-range" ? oneEnded(range) : MEASURED_KINDS[kind].bands(grounds);
+  const verdict = bands.verdict(value);
+  return verdict === "sound"
+    ? unknown
+    : { ...unknown, verdict, messageCode: `${kind}.${verdict}`, limit: limitOf(value, bands) };
+}
+
+/** A share of a range that is not known can’t be watched: beyond the one end one acts. */
+const oneEnded = ({ min, max }: { min: number; max: number }): Bands => {
+  const span = { low: min, high: max };
+  return {
+    sound: span,
+    watch: span,
+    verdict: (value) => (value < min || value > max ? "act" : "sound"),
+  };
+};
+
 /**
  * Whether a reading is fine: sound, to be watched, to be acted on, or a reason to stop and call. Values
  * come in the unit named with them and are turned into the kind's own; a bound belongs to the milder

@@ -70,7 +70,11 @@ function isSeen(from: LeadsFrom, seen: SeenThere, mediaAt: (partId: string) => M
   if (reading?.kind !== from.reading) return false;
   if ("is" in from) return from.is.includes(String(reading.value));
   const { verdict, facts } = judgementOf(reading);
-  return from.verdict.includes(verdict) && (!from.side || facts["side"] === from.side);
+  return (
+    verdict !== "unknown" &&
+    from.verdict.includes(verdict) &&
+    (!from.side || facts["side"] === from.side)
+  );
 }
 
 /** What decides of a machine whether a lead holds there. */

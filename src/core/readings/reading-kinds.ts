@@ -8,8 +8,8 @@ export type Verdict = (typeof VERDICTS)[number];
  *
  * @example isAtLeast("act", "watch") // true
  */
-export const isAtLeast = (verdict: Verdict, bound: Verdict): boolean =>
-  VERDICTS.indexOf(verdict) >= VERDICTS.indexOf(bound);
+export const isAtLeast = (verdict: Verdict | "unknown", bound: Verdict): boolean =>
+  verdict !== "unknown" && VERDICTS.indexOf(verdict) >= VERDICTS.indexOf(bound);
 
 export const READING_UNITS = [
   "uF",

@@ -36,6 +36,26 @@ const jobsFor = (
   );
 
 /**
+ * Where a series is going, counted from the last job that put right what is read: the same on every page.
+ *
+ * @param series of one kind and place, the oldest first
+ * @example goingAt([], []) // null
+ */
+export function goingAt(
+  schedule: readonly JobStatus[],
+  series: readonly JudgedReading[],
+): Going | null {
+  const last = series.at(-1);
+  if (!last) return null;
+  const since = jobsFor(schedule, last.event, last.taken.kind).reduce<PlainDate | null>(
+    (latest, { lastDone }) =>
+      lastDone !== null && (latest === null || lastDone > latest) ? lastDone : latest,
+    null,
+  );
+  return goingOf(series.slice(-MOST_READINGS), since);
+}
+
+/**
  * The readings of a home that are not sound, and those that leave their limits by a day, each the last of
  * its kind and place. What a job done since put right is left out: a new seal, a cleaned coil.
  *
@@ -60,7 +80,7 @@ export function watchedReadings(
           lastDone !== null && lastDone >= event.date && (!isStop || task.who === "licensed"),
       );
     if (isSettled) return [];
-    const going = goingOf(series.slice(-MOST_READINGS));
+    const going = goingAt(schedule, series);
     if (judgement.verdict !== "sound") return [{ reading, going, isDrifting: false }];
     const likely = going?.trend.crossing?.likely;
     // Two values make a line, and no drift: a cleaning lies between them, or chance.

@@ -57,7 +57,10 @@ const readingSeen = z.strictObject({
   unit: z.string().max(MOST_UNIT_LETTERS).optional(),
   typed: z.strictObject({ value: z.string().max(40), unit: z.string().max(10) }).optional(),
   /** What it is judged by: the value or the range on its plate, and which capacitor strategy the home follows. */
-  rated: z.union([z.number(), z.strictObject({ min: z.number(), max: z.number() })]).optional(),
+  /** Of its plate as much as is known. */
+  rated: z
+    .union([z.number(), z.strictObject({ min: z.number().optional(), max: z.number().optional() })])
+    .optional(),
   school: z.enum(["label", "general"]).optional(),
 });
 export type ReadingSeen = z.output<typeof readingSeen>;

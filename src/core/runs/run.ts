@@ -1,4 +1,4 @@
-import { judge, judgeInput, type Judgement } from "../readings/judge";
+import { judgeKept, type KeptJudgement, type KeptReading } from "../readings/judge";
 import type { ReadingKind } from "../readings/reading-kinds";
 import { readSize } from "../quantities/size";
 import {
@@ -82,10 +82,13 @@ function stepsLeft(steps: readonly Step[], bare: Bare): Step[] {
  *
  * @example judged("noise", { value: "bang" }).verdict // "stop"
  */
-export function judged(kind: ReadingKind, seen: ReadingSeen): Judgement | null {
+export function judged(kind: ReadingKind, seen: ReadingSeen): KeptJudgement | null {
   const { value, unit, rated, school } = seen;
-  const input = judgeInput.safeParse({ kind, value, unit, rated, school });
-  return input.success ? judge(input.data) : null;
+  const limits = { tolerancePercent: undefined, finalRatio: undefined, fogLimit: undefined };
+  return judgeKept({
+    ...{ kind, value, unit, school, limits },
+    ...{ rated: rated as KeptReading["rated"], flags: [], mode: undefined },
+  });
 }
 
 const freshOf = ({ procedure, setting }: RunJob): Bare => ({

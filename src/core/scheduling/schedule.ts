@@ -275,6 +275,8 @@ function readingsFor({ recordOf }: ScheduleGrounds, task: PlannedTask): DueTask[
     const isWrong = taken.kind === "thermocouple-mv" && judgement.facts["side"] === "above";
     // Ice and oil on a coil are no dirt: nothing is gained by washing it.
     const isNoDirt = taken.kind === "coil" && NO_DIRT.includes(String(taken.value));
+    // What nobody can tell without its plate asks for no work.
+    if (judgement.verdict === "unknown") return [];
     const verdict = isWrong || isNoDirt ? ("watch" as const) : judgement.verdict;
     return [{ kind: taken.kind, date: event.date, verdict }];
   });

@@ -66,8 +66,9 @@ export function likelyParts(
         const since = fittedOn(snapshot, part);
         // A new part has nothing to do with what was read at the old one.
         if (since !== null && since > event.date) return [];
-        if (judgement.verdict !== "sound" && typeof taken.value === "number")
-          return [{ part, because: "read", kind, verdict: judgement.verdict, on: event.date }];
+        const { verdict } = judgement;
+        if (verdict !== "sound" && verdict !== "unknown" && typeof taken.value === "number")
+          return [{ part, because: "read", kind, verdict, on: event.date }];
         const crossing = goingOf(readings)?.trend.crossing;
         return crossing?.likely && crossing.likely <= until
           ? [{ part, because: "drifts", kind, early: crossing.early, likely: crossing.likely }]

@@ -14,7 +14,7 @@ import {
 } from "drizzle-orm";
 import { alias } from "drizzle-orm/sqlite-core";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { judgedBySchema } from "@/core/readings/judge";
+import { keptBySchema } from "@/core/readings/judge";
 import { conditionsSchema } from "@/core/readings/conditions";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import type { Breakdown, HistoryEvent, ReadingTaken } from "@/core/history/history-event";
@@ -25,8 +25,8 @@ import { breakdowns, events, looks, readings } from "../schema";
 
 /** What a reading was judged by; the usual where that cannot be read any more. */
 const groundsOf = (column: string) => {
-  const read = judgedBySchema.safeParse(readJson(column));
-  return read.success ? read.data : judgedBySchema.parse({});
+  const read = keptBySchema.safeParse(readJson(column));
+  return read.success ? read.data : keptBySchema.parse({});
 };
 
 /** Under what it was read; nothing is known where that cannot be read any more. */

@@ -417,8 +417,8 @@ function checkValues(
     const rated = (now ?? readings.at(-1))?.taken.rated;
     if (typeof rated === "number") values[`rated ${key}`] = [figure(rated)];
     else if (rated) {
-      values[`ratedMin ${key}`] = [figure(rated.min)];
-      values[`ratedMax ${key}`] = [figure(rated.max)];
+      if (rated.min !== undefined) values[`ratedMin ${key}`] = [figure(rated.min)];
+      if (rated.max !== undefined) values[`ratedMax ${key}`] = [figure(rated.max)];
     }
     if (!now) continue;
     const { value, typed } = now.taken;

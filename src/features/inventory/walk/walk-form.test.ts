@@ -36,7 +36,7 @@ describe("what was found at a place", () => {
 
   it("asks a filter for its size and an alarm for a day that was", () => {
     const grille = read({ find: ["wall-grille"] });
-    expect(grille.problems["nominal-wall-grille"]).toContain("Read it off the frame");
+    expect(grille.problems["nominal-wall-grille"]).toContain("not known yet");
     const sized = read({
       find: ["wall-grille", "co-alarm"],
       "nominal-wall-grille": ["500x500x25"],

@@ -72,14 +72,17 @@ function ReadingFieldsView({
 }) {
   const fields = useFields();
   const anew = () => fields.forget(MEASURED);
+  const elsewhere = () => fields.forget(["kind", ...MEASURED]);
   const place = useTypedText("place", places[0]?.value);
   const kinds = places.find((each) => each.value === place)?.kinds ?? [];
   const chosen = useTypedText("kind");
   const kind = kinds.find((each) => each === chosen) ?? kinds[0];
   return (
     <div className="flex max-w-2xl flex-col gap-5 pb-2">
-      <SelectField label="Where" name="place" options={places} />
+      <SelectField label="Where" name="place" options={places} onChange={elsewhere} />
       <SelectField
+        // Drawn anew at each place: what is chosen, its hint and its unit are always of one kind.
+        key={place}
         label="What was read"
         name="kind"
         options={kinds.map((each) => ({ value: each, label: READING_WORDS[each].name }))}

@@ -4,7 +4,8 @@ import { fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import { dayAndMonth } from "@/core/quantities/words";
 import type { ReadingKind } from "@/core/readings/reading-kinds";
 import { readingWords } from "@/core/readings/reading-units";
-import { goingOf } from "@/core/readings/going";
+import { goingAt } from "@/core/readings/watch";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import type { Trend } from "@/core/readings/trend";
 import { driftOf } from "@/core/readings/capacitor-drift";
 import type { JudgedReading } from "@/core/history/readings-taken";
@@ -30,7 +31,7 @@ export function trendOf(
   readings: readonly JudgedReading[],
   today: PlainDate,
 ): ReadingTrend | null {
-  const going = goingOf(readings);
+  const going = goingAt(scheduleNow(snapshot, today), readings);
   if (!going) return null;
   const { trend: found, limit, falls, isBeyond } = going;
   const { unitSystem } = snapshot.home;
@@ -63,6 +64,7 @@ function sentenceOf(
   const on = (date: PlainDate) => dayAndMonth(date, today);
   if (!slopePerYear) return `It holds steady; ${sure}.`;
   const head = `${falls ? "Falls" : "Rises"} by about ${perYear} a year`;
+  if (confidence === "thin" && !crossing) return `${head}; ${sure}, so no day can be told yet.`;
   if (!crossing?.likely) return `${head}; its limit of ${limit} is more than thirty years off.`;
   if (isBeyond) return `${head}; past its limit of ${limit} since ${on(crossing.likely)}.`;
   const late = crossing.late ? ` and ${on(crossing.late)}` : " and never";

@@ -89,7 +89,10 @@ function seriesOf(
     kind,
     name: words.name,
     verdict: last.judgement.verdict,
-    advice: isAtLeast(last.judgement.verdict, "act") ? adviceWords(kind, last.judgement) : null,
+    advice:
+      last.judgement.verdict === "unknown" || isAtLeast(last.judgement.verdict, "act")
+        ? adviceWords(kind, last.judgement)
+        : null,
     rows: readings.map(({ event, taken, judgement }) => ({
       id: event.id,
       date: event.date,
@@ -181,7 +184,9 @@ function lastRated(snapshot: HomeSnapshot, place: string): ReadingChoice["rated"
     const per = unitsFor(taken.kind, snapshot.home.unitSystem)[0]?.per ?? 1;
     const figures =
       typeof taken.rated === "number" ? [taken.rated] : [taken.rated.min, taken.rated.max];
-    rated[taken.kind] = figures.map((figure) => String(Number((figure / per).toPrecision(6))));
+    rated[taken.kind] = figures.map((figure) =>
+      figure === undefined ? "" : String(Number((figure / per).toPrecision(6))),
+    );
   }
   return rated;
 }

@@ -1,3 +1,4 @@
+import { judgementOf } from "@/core/history/readings-taken";
 import { actOnDemo, formOf, landing, nothingSent } from "../../../../tests/acting";
 import type { DemoStore } from "../../../../tests/demo-store";
 import { readReading, type ReadingFields } from "@/lib/reading-form";
@@ -50,14 +51,39 @@ describe("what is typed of a reading", () => {
   });
 
   it.each([
+    [{ kind: "temperature-rise-k", value: "30" }, undefined, "unknown"],
+    [{ kind: "temperature-rise-k", value: "30", ratedMin: "20" }, { min: 20 }, "unknown"],
+    [{ kind: "temperature-rise-k", value: "30", ratedMax: "40" }, { max: 40 }, "unknown"],
+    // Beyond the end that is known is beyond, whatever the other says: 41 watched, 43 to act on, 56 to stop.
+    [{ kind: "temperature-rise-k", value: "41", ratedMax: "40" }, { max: 40 }, "watch"],
+    [{ kind: "temperature-rise-k", value: "43", ratedMax: "40" }, { max: 40 }, "act"],
+    [{ kind: "temperature-rise-k", value: "56", ratedMax: "40" }, { max: 40 }, "stop"],
+    [{ kind: "temperature-rise-k", value: "17", ratedMin: "20" }, { min: 20 }, "act"],
+    [{ kind: "plate-range", value: "17", unit: "Pa", ratedMin: "20" }, { min: 20 }, "act"],
+    [{ kind: "motor-amps", value: "3" }, undefined, "unknown"],
+    [{ kind: "capacitor-uf", value: "44" }, undefined, "unknown"],
+  ])("is kept without its plate, and told as far as it can be: %j", (fields, rated, verdict) => {
+    const read = readReading(typed(fields), "metric");
+    expect(read.ok && read.taken.rated).toEqual(rated);
+    expect(read.ok && judgementOf(read.taken).verdict).toBe(verdict);
+  });
+
+  it.each([
     [{ kind: "" }, { kind: "Choose what was read." }],
     [{ kind: "coil" }, { word: "Choose the word that comes nearest." }],
     [{ kind: "co-ppm", value: "some" }, { value: "Write the number that was read." }],
-    [{ kind: "capacitor-uf", value: "44" }, { rated: "Write what is printed on it: more than 0." }],
+    [
+      { kind: "capacitor-uf", value: "44", rated: "0" },
+      { rated: "Write what is printed on it: more than 0." },
+    ],
+    [
+      { kind: "capacitor-uf", value: "44", rated: "forty" },
+      { rated: "A figure, as it stands on the plate; or nothing, where it is not known." },
+    ],
     [{ kind: "co-ppm", value: "20000" }, { value: "20000 is out of range: between 0 and 10000." }],
     [
-      { kind: "temperature-rise-k", value: "30", ratedMin: "20" },
-      { ratedMin: "Write both ends of the range on the plate." },
+      { kind: "temperature-rise-k", value: "30", ratedMin: "x" },
+      { ratedMin: "A figure, as it stands on the plate; or nothing, where it is not known." },
     ],
   ])("says what is wrong with %j", (fields, errors) => {
     expect(readReading(typed(fields), "metric")).toEqual({ ok: false, errors });

@@ -268,7 +268,9 @@ function aroundIt({
     const { kind, rated } = taken;
     if (rated === undefined || (event.unitId !== run.unitId && !isNear(event.unitId))) continue;
     const figures = typeof rated === "number" ? [rated] : [rated.min, rated.max];
-    ratedBefore[kind] = figures.map((each) => readingFigure(kind, each, home.unitSystem));
+    ratedBefore[kind] = figures.map((each) =>
+      each === undefined ? "" : readingFigure(kind, each, home.unitSystem),
+    );
   }
   const litres = parts.flatMap(({ unitId, kind, attributes }) =>
     unitId === run.unitId && kind === "radiator" ? Number(attributes["litres"] ?? NaN) : [],

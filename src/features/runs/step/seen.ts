@@ -5,7 +5,7 @@ import type { Direction } from "@/core/inventory/directions";
 import { judgementOf } from "@/core/history/readings-taken";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
-import type { CapacitorStrategy, Judgement } from "@/core/readings/judge";
+import type { CapacitorStrategy, KeptJudgement } from "@/core/readings/judge";
 import { MM_PER_INCH, readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import { readDecimal } from "@/lib/forms";
@@ -42,7 +42,7 @@ const figure = (text: string | undefined): number | null => readDecimal(text ?? 
 export type ReadSeen =
   | { kind: "nothing" }
   | { kind: "problem"; field: "value" | "opening" | "buy" | "count" | "alarms"; message: string }
-  | { kind: "seen"; seen: Seen; judgement: Judgement | null };
+  | { kind: "seen"; seen: Seen; judgement: KeptJudgement | null };
 
 /** What a person saw at a step, from what stands in its fields; or what is wrong with them. */
 export function readSeen(
@@ -54,7 +54,7 @@ export function readSeen(
 ): ReadSeen {
   const { records } = step;
   const place = typed.place ? { place: typed.place } : {};
-  const seen = (more: Seen, judgement: Judgement | null = null): ReadSeen => ({
+  const seen = (more: Seen, judgement: KeptJudgement | null = null): ReadSeen => ({
     kind: "seen",
     seen: { ...more, ...place },
     judgement,
@@ -132,7 +132,7 @@ export function readSeen(
   }
 }
 
-type Found = (more: Seen, judgement?: Judgement | null) => ReadSeen;
+type Found = (more: Seen, judgement?: KeptJudgement | null) => ReadSeen;
 
 /** Separates the place and the name of a job that is ticked. */
 export const WORK_SEPARATOR = "|";

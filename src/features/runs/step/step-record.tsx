@@ -3,7 +3,7 @@ import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { READING_WORDS, SEEN_WORDS, SUGGESTS, VERDICT_WORDS } from "@/content/reading-words";
 import { adviceWords } from "@/presentation/reading-advice";
 import type { Step } from "@/core/runs/procedure";
-import type { Judgement } from "@/core/readings/judge";
+import type { KeptJudgement } from "@/core/readings/judge";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import { readSize } from "@/core/quantities/size";
@@ -319,12 +319,13 @@ function Verdict({
   act,
   words,
 }: {
-  judgement: Judgement;
+  judgement: KeptJudgement;
   act: string;
   words?: string | undefined;
 }) {
   const { verdict } = judgement;
   const asked = verdict === "act" || verdict === "stop" ? `: ${act}` : "";
+  const said = VERDICT_WORDS[verdict];
   return (
     <div
       role="status"
@@ -333,9 +334,7 @@ function Verdict({
     >
       <Needle verdict={verdict} />
       <p>
-        <strong>
-          {VERDICT_WORDS[verdict].charAt(0).toUpperCase() + VERDICT_WORDS[verdict].slice(1)}
-        </strong>
+        <strong>{said.charAt(0).toUpperCase() + said.slice(1)}</strong>
         {asked}. {words}
       </p>
     </div>
