@@ -8,7 +8,8 @@ import {
   breakdownsOf,
   newBreakdownOf,
 } from "@/features/records/breakdowns/breakdown-queries";
-import { noteGone, noteNoticed } from "@/features/records/noticed/noticed-actions";
+import { noteReading } from "@/features/records/readings/readings-actions";
+import { noteGone, noteNoticed, noteSeenTo } from "@/features/records/noticed/noticed-actions";
 import { todayOf } from "@/features/today/today-queries";
 import { briefOf, briefText } from "@/features/visits/brief";
 import { planPageOf, visitOf } from "@/features/visits/visit-queries";
@@ -65,12 +66,34 @@ describe("something noticed", () => {
       now: "Switch it off where it is, and leave it off.",
     });
     expect(await job("cellar-furnace.visit")).toMatchObject({ due: today });
-    await gone(worst!.gone!);
-    expect((await todayOf(HOME))!.watch.some(({ verdict }) => verdict === "stop")).toBe(false);
-    // Both stay in the record.
-    expect((await home()).history.noticed.slice(-2).map(({ sign }) => sign)).toEqual([
-      "smell:burning",
-      "smell:none",
+    const isStopped = async () =>
+      (await todayOf(HOME))!.watch.some(({ verdict }) => verdict === "stop");
+    // No press lets it go, nor a better smell the next hour: somebody says who saw to it, and what was found.
+    expect(worst!.gone).toBeUndefined();
+    expect(await gone(worst!.stop!)).toBe(`/homes/${HOME}/stops/${worst!.stop}`);
+    const reading = { place: "cellar-furnace", kind: "smell", word: "none", date: today };
+    await landing(noteReading(HOME, nothingSent, formOf(reading)));
+    expect([await isStopped(), await job("cellar-furnace.visit")]).toMatchObject([
+      true,
+      { due: today },
+    ]);
+    const seenTo = (fields: Record<string, string>) =>
+      noteSeenTo(HOME, worst!.stop!, nothingSent, formOf({ date: today, ...fields }));
+    expect(Object.keys((await seenTo({ by: "", found: "" })).errors)).toEqual(["by", "found"]);
+    expect((await seenTo({ by: "Tarn", found: "x", date: "2026-03-13" })).errors).toHaveProperty(
+      "date",
+    );
+    expect(await isStopped()).toBe(true);
+    await landing(seenTo({ by: "Tarn", found: "a belt that slipped, replaced" }));
+    expect(await isStopped()).toBe(false);
+    // All of it stays in the record, by whom and with what.
+    expect((await home()).history.noticed.slice(-2)).toMatchObject([
+      { sign: "smell:burning" },
+      {
+        sign: "smell:none",
+        seenBy: "Tarn",
+        words: "Seen to by Tarn: a belt that slipped, replaced",
+      },
     ]);
   });
 

@@ -69,10 +69,16 @@ export function windowWords(
 
 /** When it was last done, or since when it is owed. */
 export function lastWords(
-  { lastDone, since, because }: Pick<JobStatus, "lastDone" | "since" | "because">,
+  {
+    lastDone,
+    since,
+    because,
+    isFirstTime,
+  }: Pick<JobStatus, "lastDone" | "since" | "because" | "isFirstTime">,
   today: PlainDate,
 ): string {
   const { kind } = because;
+  if (isFirstTime) return "nobody knows when last";
   // Nothing is counted from a day on which it was entered.
   if (!lastDone && (kind === "age" || kind === "after" || kind === "reading"))
     return "not done yet";
@@ -102,6 +108,9 @@ export function calledWords({ called }: Pick<JobStatus, "called">, today: PlainD
 export function jobFill(jobStatus: JobStatus, today: PlainDate): number | null {
   const { due, opens, lastDone, since, state } = jobStatus;
   if (state === "none" || !due) return null;
+  // What is past its time is full, from whenever it is counted.
+  if (state === "past")
+    return Math.max(1, lastDone ? daysFrom(lastDone, today) / daysFrom(lastDone, due) : 1);
   const base = lastDone ?? since ?? opens;
   if (!base || base >= due) return base && base < today ? 1 : 0;
   return Math.max(0, daysFrom(base, today) / daysFrom(base, due));

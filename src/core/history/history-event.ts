@@ -67,4 +67,6 @@ export type HistoryEvent = {
   /** The room it was noticed in, where it is of no machine. */
   roomId?: string;
   breakdown?: Breakdown;
+  /** Who saw to what meant stop at its place: it lets that go. What was found stands in the words. */
+  seenBy?: string;
 };

@@ -25,15 +25,23 @@ export const familyOf = (sign: string): string => sign.split(":")[0] ?? sign;
 export type NoticedEvent = HistoryEvent & { sign: string };
 
 /**
- * What was noticed and holds still: the last sign of each family at each place, the oldest first.
+ * What was noticed and holds still: the last sign of each family at each place, the oldest first. One that means
+ * stop gives way only to a word of who saw to it.
  *
  * @param noticed the oldest first
+ * @param isStop whether a sign means stop, where that is asked for
  * @example stillNoticed([]) // []
  */
-export function stillNoticed(noticed: readonly NoticedEvent[]): NoticedEvent[] {
+export function stillNoticed(
+  noticed: readonly NoticedEvent[],
+  isStop: (sign: string) => boolean = () => false,
+): NoticedEvent[] {
   const last = new Map<string, NoticedEvent>();
   for (const event of noticed) {
     const key = `${familyOf(event.sign)} ${event.partId ?? ""} ${event.unitId ?? ""}`;
+    const before = last.get(key);
+    const holds = before && isStop(before.sign) && event.seenBy === undefined;
+    if (holds && !isStop(event.sign)) continue;
     last.delete(key);
     last.set(key, event);
   }

@@ -3,7 +3,7 @@ import type { HistoryEvent } from "../history/history-event";
 import { stillNoticed } from "../noticed/sign";
 import type { PlainDate } from "../quantities/plain-date";
 import type { JobStatus } from "../scheduling/schedule";
-import { wasSeenTo } from "../visits/made-for";
+import { wasSaidSeen, wasSeenTo } from "../visits/made-for";
 import { watchedReadings } from "./watch";
 
 /**
@@ -22,9 +22,12 @@ export function stopsThatHold(
   const read = watchedReadings(snapshot, schedule, today).flatMap(({ reading }) =>
     reading.judgement.verdict === "stop" ? reading.event : [],
   );
-  const noticed = stillNoticed(snapshot.history.noticed).filter(
+  const noticed = stillNoticed(snapshot.history.noticed, isStopSign).filter(
     (event) =>
-      event.reading === undefined && isStopSign(event.sign) && !wasSeenTo(snapshot.visits, event),
+      event.reading === undefined &&
+      isStopSign(event.sign) &&
+      !wasSeenTo(snapshot.visits, event) &&
+      !wasSaidSeen(snapshot.history.counted, event),
   );
   return [...read, ...noticed];
 }

@@ -6,7 +6,7 @@ import type { JobStatus } from "../scheduling/schedule";
 import { partsOf } from "../scheduling/trigger";
 import { goingOf, seriesByPlace, type Going } from "./going";
 import type { Visit } from "../visits/visit";
-import { wasSeenTo } from "../visits/made-for";
+import { wasSaidSeen, wasSeenTo } from "../visits/made-for";
 import type { ReadingKind } from "./reading-kinds";
 
 /** A reading to keep an eye on: its last value at its place, and where the series is going. */
@@ -64,17 +64,24 @@ export function goingAt(
  * @example watchedReadings(snapshot([]), [], day(365)) // []
  */
 export function watchedReadings(
-  { history, visits }: { history: Pick<HistoryRecord, "readings">; visits: readonly Visit[] },
+  {
+    history,
+    visits,
+  }: { history: Pick<HistoryRecord, "readings" | "counted">; visits: readonly Visit[] },
   schedule: readonly JobStatus[],
   by: PlainDate,
 ): Watched[] {
   return seriesByPlace(history.readings).flatMap((series): Watched[] => {
-    const reading = series.at(-1)!;
+    const isLetGo = ({ event }: JudgedReading) =>
+      wasSeenTo(visits, event) || wasSaidSeen(history.counted, event);
+    // What means stop is let go by somebody licensed, by a visit made for it, or by a word of who saw to it: not by
+    // a better look the day after.
+    const stop = series.findLast(({ judgement }) => judgement.verdict === "stop");
+    const reading = stop && !isLetGo(stop) ? stop : series.at(-1)!;
     const { event, taken, judgement } = reading;
-    // What means stop is let go by somebody licensed alone: by their job, or by a visit made for it.
     const isStop = judgement.verdict === "stop";
     const isSettled =
-      (isStop && wasSeenTo(visits, event)) ||
+      (isStop && isLetGo(reading)) ||
       jobsFor(schedule, event, taken.kind).some(
         ({ task, lastDone }) =>
           lastDone !== null && lastDone >= event.date && (!isStop || task.who === "licensed"),

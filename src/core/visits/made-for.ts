@@ -34,3 +34,21 @@ export const wasSeenTo = (
   visitsMadeFor(visits, at).some(
     (visit) => visitState(visit) === "over" && visit.verdict !== "out-of-use",
   );
+
+/**
+ * Whether somebody said who saw to a stop and what was found: an entry at its place, written down after it.
+ *
+ * @example wasSaidSeen([], { date: "2026-03-14", recordedAt: "2026-03-14T08:00:00Z" }) // false
+ */
+export const wasSaidSeen = (
+  entries: readonly HistoryEvent[],
+  stop: Pick<HistoryEvent, "unitId" | "partId" | "date" | "recordedAt">,
+): boolean =>
+  entries.some(
+    ({ seenBy, unitId, partId, date, recordedAt }) =>
+      seenBy !== undefined &&
+      unitId === stop.unitId &&
+      partId === stop.partId &&
+      date >= stop.date &&
+      recordedAt >= stop.recordedAt,
+  );

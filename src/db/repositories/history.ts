@@ -111,6 +111,7 @@ async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[
     ...(reading === null ? {} : { reading: readingOf(reading) }),
     ...(event.sign === null ? {} : { sign: event.sign }),
     ...(event.roomId === null ? {} : { roomId: event.roomId }),
+    ...(event.seenBy === null ? {} : { seenBy: event.seenBy }),
     ...(breakdown === null ? {} : { breakdown: breakdownOf(breakdown) }),
     ...(event.words === null ? {} : { words: event.words }),
     ...(event.minutes === null ? {} : { minutes: event.minutes }),
@@ -210,6 +211,7 @@ const toRow = (homeId: string, event: HistoryEvent, ordinal: number) => ({
   until: event.until,
   sign: event.sign,
   roomId: event.roomId,
+  seenBy: event.seenBy,
 });
 
 /** SQLite takes a limited number of values in one statement. */

@@ -48,6 +48,8 @@ export const events = sqliteTable(
     sign: text("sign"),
     /** The room it was noticed in. */
     roomId: text("room_id"),
+    /** Who saw to what meant stop at its place; what was found stands in the words. */
+    seenBy: text("seen_by"),
   },
   (table) => [
     index("events_part").on(table.partId, table.date),

@@ -43,7 +43,6 @@ export function TodayView({
   round,
   house,
   start,
-  gone,
 }: {
   data: Today;
   openCount: number;
@@ -56,8 +55,6 @@ export function TodayView({
   round: ReactNode;
   house: ReactNode;
   start: (next: TodayJob) => ReactNode;
-  /** The press that says it has gone again. */
-  gone: (eventId: string) => ReactNode;
 }) {
   const { snapshot: book, today, season, past, soon, next, closer, watch, problems } = data;
   // A boiler has no filter of air, and is not asked for one.
@@ -75,7 +72,7 @@ export function TodayView({
           <h1 className="text-[1.75rem]">{headline(counts)}</h1>
           <p className="mt-1 text-second">{season}.</p>
         </div>
-        <StopList homeId={book.home.id} watch={watch} gone={gone} />
+        <StopList homeId={book.home.id} watch={watch} />
         {data.clockBehind && (
           <p role="alert" className="border-l-4 border-attention bg-wash px-4 py-2.5">
             <strong className="block">Look at this computer’s clock.</strong>

@@ -17,7 +17,7 @@ import { burnsUnflued } from "@/content/unit-kinds";
 import { ductCleanings } from "@/core/history/duct-cleanings";
 import { ledOn } from "@/core/readings/leads";
 import type { PlannedTask } from "@/core/scheduling/task";
-import { visitsMadeFor, wasSeenTo } from "@/core/visits/made-for";
+import { visitsMadeFor, wasSaidSeen, wasSeenTo } from "@/core/visits/made-for";
 import { tasksNow } from "@/server/snapshots/snapshot-cache";
 import { crossingWords } from "@/presentation/trend-words";
 import { dueWords } from "@/presentation/schedule-words";
@@ -49,6 +49,8 @@ export type Watch = {
   unitId?: string;
   /** The entry of what was noticed, to say that it has gone again. */
   gone?: string;
+  /** The entry of what means stop, to say who saw to it and what was found. */
+  stop?: string;
 };
 
 /** What is on watch in a home, the worst first: readings, alarms, registers, warranties. */
@@ -203,7 +205,7 @@ function readings(
           ...(isStop && led?.lead.now ? { now: led.lead.now } : {}),
           ...(isStop ? stopped(snapshot, event) : {}),
           ...(isStop && led?.lead.emergency ? { emergency: led.lead.emergency } : {}),
-          ...(event.sign ? { gone: event.id } : {}),
+          ...(isStop ? { stop: event.id } : event.sign ? { gone: event.id } : {}),
           ...(unitId ? { unitId } : {}),
           href: partId ? `parts/${partId}` : unitId ? `units/${unitId}` : "watch",
           next: isStop
@@ -249,9 +251,7 @@ function nextAfterStop(
       href: `visits/${made.id}`,
     };
   if (event.unitId) return { words: "Make a visit for it", href: `visits/new${at}` };
-  return kind
-    ? { words: "Seen to? Say what was found", href: `reading?place=&kind=${kind}` }
-    : { words: "Whom to call", href: "contacts" };
+  return kind ? undefined : { words: "Whom to call", href: "contacts" };
 }
 
 /** The job that comes next for it, an owner’s before anybody is waited for; else the visit that is planned. */
@@ -301,11 +301,13 @@ function nextFor(
 
 /** What the household noticed and holds still, where it is no reading: those stand among the readings. */
 const signs = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
-  stillNoticed(snapshot.history.noticed).flatMap((event): Watch[] => {
+  stillNoticed(snapshot.history.noticed, isStopSign).flatMap((event): Watch[] => {
     const sign = signOf(event.sign);
     if (!sign || sign.reading || verdictOfSign(sign) === "sound") return [];
     const isStop = verdictOfSign(sign) === "stop";
-    if (isStop && wasSeenTo(snapshot.visits, event)) return [];
+    const isLetGo =
+      wasSeenTo(snapshot.visits, event) || wasSaidSeen(snapshot.history.counted, event);
+    if (isStop && isLetGo) return [];
     const [led] = ledOn(event, snapshot, tasksNow(snapshot), LEADS);
     const [job] = led?.jobs.filter(({ who, isOff }) => who !== "licensed" && !isOff) ?? [];
     const unit = snapshot.units.find(({ id }) => id === event.unitId)?.name ?? HOUSE;
@@ -324,10 +326,16 @@ const signs = (snapshot: HomeSnapshot, today: PlainDate): Watch[] =>
         words: `${unit}: ${inSentence(sign.words)}, noticed ${dayAndMonth(event.date, today)}.`,
         href: event.unitId ? `units/${event.unitId}` : "watch",
         ...(event.unitId ? { unitId: event.unitId } : {}),
-        gone: event.id,
+        ...(isStop ? { stop: event.id } : { gone: event.id }),
       },
     ];
   });
+
+/** Whether a sign that is no reading means stop. */
+const isStopSign = (id: string): boolean => {
+  const sign = signOf(id);
+  return sign !== undefined && verdictOfSign(sign) === "stop";
+};
 
 function registers({ registers: all }: HomeSnapshot): Watch[] {
   const shut = shutRegisters(all);

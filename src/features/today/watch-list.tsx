@@ -48,12 +48,12 @@ type Rows = {
 };
 
 /** What must not run, before anything else: why, and what is done at once. */
-export function StopList({ homeId, watch, gone }: Rows) {
+export function StopList({ homeId, watch }: Pick<Rows, "homeId" | "watch">) {
   const stops = watch.filter(({ verdict }) => verdict === "stop");
   if (stops.length === 0) return null;
   return (
     <section aria-label="Leave it off" className="flex flex-col gap-3">
-      {stops.map(({ words, now, href, next, call, emergency, gone: eventId }) => (
+      {stops.map(({ words, now, href, next, call, emergency, stop }) => (
         <div
           key={words}
           className="flex items-start gap-4 border-l-[6px] border-attention bg-wash px-4 py-3"
@@ -84,7 +84,7 @@ export function StopList({ homeId, watch, gone }: Rows) {
                   {next.words}
                 </Link>
               )}
-              {eventId && gone(eventId)}
+              {stop && <SeenTo homeId={homeId} stop={stop} />}
             </div>
           </div>
         </div>
@@ -92,6 +92,16 @@ export function StopList({ homeId, watch, gone }: Rows) {
     </section>
   );
 }
+
+/** A stop ends by a word of who saw to it, and what was found. */
+const SeenTo = ({ homeId, stop }: { homeId: string; stop: string }) => (
+  <Link
+    href={`/homes/${homeId}/stops/${stop}`}
+    className="inline-flex min-h-11 items-center px-2 text-link underline underline-offset-4"
+  >
+    Seen to? Say by whom, and what was found
+  </Link>
+);
 
 /** Who sees to a stop: one press calls. */
 const CallNow = ({ name, phone }: NonNullable<Watch["call"]>) => (
@@ -107,7 +117,7 @@ const CallNow = ({ name, phone }: NonNullable<Watch["call"]>) => (
 export function WatchList({ homeId, watch, gone }: Rows) {
   return (
     <ul className="border-t-[3px] border-ink">
-      {watch.map(({ verdict, words, trend, href, next, call, gone: eventId }) => (
+      {watch.map(({ verdict, words, trend, href, next, call, gone: eventId, stop }) => (
         <li
           key={words}
           className="grid grid-cols-[2.25rem_minmax(0,1fr)] items-start gap-x-4 border-b border-rule py-3 wide:grid-cols-[2.25rem_minmax(0,1fr)_22rem]"
@@ -133,6 +143,7 @@ export function WatchList({ homeId, watch, gone }: Rows) {
               </Link>
             )}
             {eventId && gone(eventId)}
+            {stop && <SeenTo homeId={homeId} stop={stop} />}
           </div>
         </li>
       ))}

@@ -1,4 +1,3 @@
-import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { HouseSection } from "@/features/house/house-section";
@@ -10,7 +9,6 @@ import {
   leftOpen,
   openEnds,
 } from "@/features/runs/loose-ends/loose-ends-queries";
-import { GoneButton } from "@/features/records/press-buttons";
 import { MovedNotice } from "@/features/records/moved-notice";
 import { StartLink } from "@/features/runs/prepare/start-link";
 import { WalkBanner } from "@/features/inventory/walk/walk-banner";
@@ -74,7 +72,6 @@ export default async function TodayPage({ params, searchParams }: PageProps<"/ho
       house={
         house && house.drawn.units.length > 0 ? <HouseSection house={house.drawn} small /> : null
       }
-      gone={(eventId) => <GoneButton {...{ homeId, eventId }} commandId={randomUUID()} />}
       start={({ procedure, status, job }) =>
         procedure ? (
           <div className="flex flex-wrap gap-2">

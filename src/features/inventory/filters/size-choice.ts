@@ -36,8 +36,8 @@ export function readSizeChoice(
   if (by === "unknown") return nothing();
   if (by === "model") {
     const model = text(names.model);
-    if (model === "")
-      return nothing({ [names.model]: "Write the number, or choose “not known yet”." });
+    // Nobody knows it: asked again where it is needed.
+    if (model === "") return nothing();
     return model.length > LONGEST_MODEL
       ? nothing({ [names.model]: `Shorter, please: up to ${LONGEST_MODEL} letters.` })
       : { size: { identity: { model } }, problems: {} };

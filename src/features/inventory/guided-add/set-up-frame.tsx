@@ -2,6 +2,7 @@ import { Link } from "@/ui/link";
 import type { ReactNode } from "react";
 import { unitKind } from "@/content/unit-kinds";
 import type { SetUpStep, Unit } from "@/core/inventory/inventory";
+import { asksForPast } from "./set-up-past";
 import { STEP_WORDS, stepsOf, whenLastHref } from "./set-up";
 
 /** One step of entering a unit: the question, where one is, and what to take a picture of. */
@@ -23,6 +24,7 @@ export function SetUpFrame({
   children: ReactNode;
 }) {
   const steps = stepsOf(unit.kind);
+  const hasLast = asksForPast(unit.kind);
   const at = steps.indexOf(step);
   const sheet = `/homes/${homeId}/units/${unit.id}`;
   const { photograph, name } = unitKind(unit.kind);
@@ -30,7 +32,7 @@ export function SetUpFrame({
     <div className="grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_17rem]">
       <div className="min-w-0">
         <p className="text-second">
-          {unit.name}: step {at + 1} of {steps.length + 1}
+          {unit.name}: step {at + 1} of {steps.length + (hasLast ? 1 : 0)}
         </p>
         <h1 className="text-[1.75rem]">{STEP_WORDS[step].question}</h1>
         <nav aria-label="Steps" className="mt-3 mb-5 overflow-x-auto">
@@ -47,14 +49,16 @@ export function SetUpFrame({
                 </Link>
               </li>
             ))}
-            <li className="grow">
-              <Link
-                href={whenLastHref(homeId, unit.id)}
-                className="flex min-h-11 items-end border-b-4 border-rule pr-3 pb-1.5 text-[0.9375rem] whitespace-nowrap text-second no-underline"
-              >
-                Last done
-              </Link>
-            </li>
+            {hasLast && (
+              <li className="grow">
+                <Link
+                  href={whenLastHref(homeId, unit.id)}
+                  className="flex min-h-11 items-end border-b-4 border-rule pr-3 pb-1.5 text-[0.9375rem] whitespace-nowrap text-second no-underline"
+                >
+                  Last done
+                </Link>
+              </li>
+            )}
           </ol>
         </nav>
         {children}

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { signOf } from "@/content/signs";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { DAY_WORDS, isDay, readPastDay } from "@/lib/forms";
+import { DAY_WORDS, isDay, pastDay, readPastDay } from "@/lib/forms";
 
 /** What somebody noticed: which sign, at which machine or in the house as a whole, when, in their words. */
 export const noticedForm = (
@@ -39,3 +39,17 @@ export const noticedForm = (
         ...(fields.words === "" ? {} : { words: fields.words }),
       };
     });
+
+/** Who saw to what meant stop, and what was found, on a day not before it. */
+export const seenToForm = (today: PlainDate, since: PlainDate) =>
+  z.object({
+    by: z
+      .string()
+      .min(1, "Write who saw to it: a name will do, your own too.")
+      .max(80, "Shorter, please: up to 80 letters."),
+    found: z
+      .string()
+      .min(1, "Write what was found, and what was done about it.")
+      .max(1000, "Shorter, please: up to 1000 letters."),
+    date: pastDay(today).refine((date) => date >= since, "That was before it was noticed."),
+  });

@@ -1,10 +1,8 @@
-import { randomUUID } from "node:crypto";
 import type { Metadata } from "next";
 import { notFound, redirect } from "next/navigation";
 import { PrepareView } from "@/features/runs/prepare/prepare-view";
 import { prepareOf } from "@/features/runs/prepare/prepare-queries";
 import { deferJob, startRun } from "@/features/runs/record/run-actions";
-import { GoneButton } from "@/features/records/press-buttons";
 import { todayOf } from "@/features/today/today-queries";
 import { StopList } from "@/features/today/watch-list";
 import { ShutOffPress } from "@/features/inventory/units/shut-off";
@@ -29,11 +27,7 @@ export default async function StartPage({
     <>
       {stops.length > 0 && (
         <div className="mb-6">
-          <StopList
-            homeId={homeId}
-            watch={stops}
-            gone={(eventId) => <GoneButton {...{ homeId, eventId }} commandId={randomUUID()} />}
-          />
+          <StopList homeId={homeId} watch={stops} />
         </div>
       )}
       <PrepareView

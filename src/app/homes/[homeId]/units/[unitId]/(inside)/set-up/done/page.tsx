@@ -19,7 +19,7 @@ export default async function SetUpDone({
   const walk = await walkUnderWay(homeId, unitId);
   const home = `/homes/${homeId}`;
   return (
-    <div className="mx-auto max-w-3xl">
+    <div className="mx-auto max-w-5xl">
       <p className="text-second">{unit.name} is entered.</p>
       <h1 className="text-[1.75rem]">What is due first</h1>
       {unknown.map(({ id, words }) => (

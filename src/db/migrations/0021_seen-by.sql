@@ -1,0 +1,1 @@
+ALTER TABLE `events` ADD `seen_by` text;
