@@ -25,6 +25,8 @@ const FLAGS = [
   // Its own menus are pages too, drawn beforehand for a window that nobody sees.
   "--disable-features=PreloadTopChromeWebUI",
   "--hide-scrollbars",
+  // A device of one language everywhere: a home’s form begins with its units and its money.
+  "--accept-lang=en-IE",
 ];
 
 /** How often a condition is looked at that is waited for, ms. */

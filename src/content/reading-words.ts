@@ -23,14 +23,14 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "capacitor-uf": {
     name: "Capacitor",
     how: "Discharged, off its wires, with the meter on capacitance.",
-    rated: "Printed on it, µF",
+    rated: "Printed on it",
     act: "have it replaced",
     caution: TECHNICIAN,
   },
   "motor-amps": {
     name: "Motor current",
     how: "One wire in the clamp, after 15 minutes of running.",
-    rated: "On its plate, A",
+    rated: "On its plate",
     act: "have the motor looked at",
   },
   "thermocouple-mv": {
@@ -41,7 +41,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "temperature-rise-k": {
     name: "Temperature rise",
     how: "Air into the ducts less air coming back, after 15 minutes.",
-    rated: "On the plate, from and to",
+    rated: "On the plate",
     act: "look at filter and registers, then call",
     stop: "off: so hot it cracks its exchanger; look at filter and registers, call",
   },
@@ -53,13 +53,13 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "static-pressure-pa": {
     name: "Static pressure",
     how: "Across the blower, filter in, all registers open.",
-    rated: "Its limit, Pa",
+    rated: "Its limit",
     act: "look for what is in the air’s way",
   },
   "filter-drop": {
     name: "Pressure across the filter",
     how: "One probe before it, one behind, the blower at full speed.",
-    rated: "When it was clean, Pa",
+    rated: "When it was clean",
     act: "change the filter",
   },
   "boiler-pressure-bar": {
@@ -100,13 +100,13 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "superheat-k": {
     name: "Superheat",
     how: "By the technician, after 15 steady minutes.",
-    rated: "Target, K",
+    rated: "Target",
     act: "have the charge looked at",
   },
   "subcooling-k": {
     name: "Subcooling",
     how: "By the technician, after 15 steady minutes.",
-    rated: "Target, K",
+    rated: "Target",
     act: "have the charge looked at",
   },
   "alarm-age-years": {
@@ -190,13 +190,13 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "flame-current-ua": {
     name: "Flame current",
     how: "The meter in line with the sensor’s wire, burner lit.",
-    rated: "When it was clean, µA",
+    rated: "When it was clean",
     act: "polish the sensor; if it stays low, have it replaced",
   },
   "valve-airflow": {
     name: "Air of a room valve",
     how: "With a hood over the valve, doors shut.",
-    rated: "As it was set, m³/h",
+    rated: "As it was set",
     act: "clean valve and filters, then measure again",
   },
   "indicator-light": {
@@ -240,7 +240,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "plate-range": {
     name: "Against the plate",
     how: "A technician’s figure beside the range on the plate.",
-    rated: "On the plate, from and to",
+    rated: "On the plate",
     act: "have it set",
   },
 };

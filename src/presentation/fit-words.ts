@@ -2,6 +2,7 @@ import type { RatingScheme } from "@/core/quantities/rating";
 import { MM_PER_INCH } from "@/core/quantities/size";
 import { listWords } from "@/core/quantities/words";
 import type { RatingCrosswalk } from "@/core/calculators/rating-crosswalk";
+import { readingWords } from "@/core/readings/reading-units";
 import { USUAL_DROP_PA, type SlotFit } from "@/core/filters/slot-fit";
 
 /** “MERV 8 is about G4, Coarse 80.” and what it lets through at least. */
@@ -21,10 +22,12 @@ export function crosswalkWords(crosswalk: RatingCrosswalk, own: RatingScheme): s
   return `About ${listWords(others)}.${holds}`;
 }
 
-const SUPPOSED_WORDS = {
-  size: "the filter has the size the trade makes",
-  drop: `a clean one takes ${USUAL_DROP_PA} Pa`,
-  airflow: "the air goes at its usual speed",
+/** What was taken for granted where nobody measured it. */
+const takenFor = {
+  size: () => "it is half an inch smaller than printed, as such frames are",
+  drop: (unit: "in" | "mm") =>
+    `a clean one takes ${readingWords("filter-drop", USUAL_DROP_PA, unit === "in" ? "us" : "metric")}`,
+  airflow: () => "the air goes at its usual speed",
 } as const;
 
 /** Up to this share a filter that fills its slot counts as tight; here only its depth is wrong. */
@@ -50,5 +53,5 @@ export function fitWords(fit: SlotFit, unit: "in" | "mm"): string {
         : `The wrong size: ${gap}, ${slips}. It nearly fits, and that is what ruins coils.`;
   return fit.supposed.length === 0
     ? head
-    : `${head} Supposing ${listWords(fit.supposed.map((each) => SUPPOSED_WORDS[each]))}.`;
+    : `${head} Not measured, so we take it that ${listWords(fit.supposed.map((each) => takenFor[each](unit)))}.`;
 }

@@ -40,6 +40,8 @@ export function movedBy(status: HomeStatus, eventId: string): string[] {
     const isOwn = isIt(now) && now.because.kind === "season" && now.lastDone === event.date;
     return then.due !== now.due || isOwn ? [movedWords(then, now, event, today)] : [];
   });
+  const [lit] = event.reading?.kind === "indicator-light" ? concerned : [];
+  if (lines.length === 0 && lit) return [lightWords(lit, event, today)];
   // A reading or a sign that calls for nothing is judged on its page.
   if (lines.length > 0 || event.kind === "reading" || event.kind === "noticed")
     return lines.slice(0, MOST_LINES);
@@ -93,6 +95,14 @@ function whyWords(
     default:
       return `Counted from ${on}: ${triggerWords(because)}.`;
   }
+}
+
+/** What a light came to that moved no day. */
+function lightWords({ task, due }: JobStatus, { reading }: HistoryEvent, today: PlainDate): string {
+  const day = due ? `${inSentence(task.name)} stays ${dateWords(due, today)}` : "no day moves";
+  return reading?.value === "on"
+    ? `Its light counts as a look that saw it nearly full: ${day}.`
+    : `Its light is off: ${day}.`;
 }
 
 /** What an entry was good for that moved no day. */

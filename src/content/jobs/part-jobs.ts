@@ -109,6 +109,7 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
   pilot: [
     job("measure", "Measure the pilot’s millivolts", BEFORE_HEATING, "confident", 20, {
       waiting: 5,
+      reads: "thermocouple-mv",
       ...led("measure-pilot"),
     }),
     job("replace", "Have the thermocouple replaced", onReading("thermocouple-mv"), "licensed", 30, {
@@ -318,14 +319,10 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
       60,
       { waiting: 2880, ...led("wash-recovery-core") },
     ),
-    job(
-      "measure",
-      "Measure the four temperatures",
-      every(6, "month", "heating"),
-      "owner",
-      15,
-      led("four-temperatures"),
-    ),
+    job("measure", "Measure the four temperatures", every(6, "month", "heating"), "owner", 15, {
+      reads: "heat-recovery-efficiency",
+      ...led("four-temperatures"),
+    }),
   ],
   "cover-seal": [
     job(
@@ -424,14 +421,10 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     }),
   ],
   pressure: [
-    job(
-      "read",
-      "Read the pressure, cold",
-      every(2, "month", "heating"),
-      "owner",
-      2,
-      led("read-pressure"),
-    ),
+    job("read", "Read the pressure, cold", every(2, "month", "heating"), "owner", 2, {
+      reads: "boiler-pressure-bar",
+      ...led("read-pressure"),
+    }),
     job("top-up", "Bring the pressure back", onReading("boiler-pressure-bar"), "owner", 10, {
       onlyWhen: true,
       ...led("top-up-pressure"),

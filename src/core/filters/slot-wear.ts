@@ -211,6 +211,10 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
   const starts: Start[] = [];
   const looks: WearLook[] = [];
   const reliefs: Relief[] = [];
+  // A look at the new one on the day it went in is too soon to say anything of it.
+  const isAtNew = ({ date, itemId }: HistoryEvent) =>
+    itemId !== undefined &&
+    history.some((each) => each.kind === "fitted" && each.date === date && each.itemId === itemId);
   for (const event of history) {
     const { kind, date, itemId, look, recordedAt, taskKey } = event;
     if (kind === "fitted" || kind === "cleaned")
@@ -218,7 +222,7 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
     else if (kind === "done" && taskKey === VACUUM) reliefs.push({ date, share: RELIEF_SHARE });
     else if (recordedAt > forgotten && isLightOn(event))
       looks.push({ date, grade: LIT_GRADE, pressureDropPa: undefined });
-    else if (kind === "look" && recordedAt > forgotten) {
+    else if (kind === "look" && recordedAt > forgotten && !isAtNew(event)) {
       // A pressure drop can only be compared with that of a clean filter. Until that is written down the
       // drop is left out, and it counts again afterwards.
       const pressureDropPa = slot.cleanDropPa === undefined ? undefined : look?.pressureDropPa;

@@ -1,5 +1,6 @@
 import { MEDIA, type MediaFacts } from "../filters/media";
 import type { FilterSlot, Item } from "../inventory/inventory";
+import type { PlainDate } from "../quantities/plain-date";
 import type { HistoryEvent } from "./history-event";
 
 export type ReplacementIds = { event: string; item: string };
@@ -33,3 +34,14 @@ export function replacementOf(
     slot.priceMinor === undefined ? {} : { costMinor: slot.priceMinor * slot.filterCount };
   return { event: { ...base, ...cost, kind: "fitted", itemId: item.id }, item };
 }
+
+/**
+ * The days on which the filter of a slot was changed, the oldest first.
+ *
+ * @example changesOf({ ofPart: () => [{ kind: "fitted", date: "2026-03-14" }] }, "slot") // ["2026-03-14"]
+ */
+export const changesOf = (
+  history: { ofPart: (partId: string) => readonly Pick<HistoryEvent, "kind" | "date">[] },
+  slotId: string,
+): PlainDate[] =>
+  history.ofPart(slotId).flatMap(({ kind, date }) => (kind === "fitted" ? [date] : []));

@@ -166,6 +166,15 @@ function daysOf(
   ];
 }
 
+/** The last day on which was read what a job is there to read, in a run of its own or outside one. */
+function lastRead({ recordOf }: ScheduleGrounds, { reads, unitId, partId }: PlannedTask) {
+  if (!reads) return null;
+  const { readings } = recordOf(unitId);
+  return readings.findLast(
+    ({ taken, event }) => taken.kind === reads && (!event.partId || event.partId === partId),
+  )?.event.date;
+}
+
 /** The jobs that nobody is known to have done before they were entered, with the days they are due first. */
 function firstTimesOf(
   { snapshot, recordOf }: ScheduleGrounds,
@@ -382,7 +391,10 @@ export function scheduleOf(
     if (wanted && !wanted.has(task.id)) return [];
     const { jobs } = grounds.recordOf(task.unitId);
     const others = byUnit.get(task.unitId) ?? [];
-    const lastDone = latest(...daysOf(jobs.lastDay, task, mainIds.has(task.id), others));
+    const lastDone = latest(
+      ...daysOf(jobs.lastDay, task, mainIds.has(task.id), others),
+      lastRead(grounds, task),
+    );
     const worn = wornParts.get(task.partId ?? "");
     const deferral = deferralOf(jobs, task, lastDone);
     const problem = task.isUnreadable ? UNREADABLE : null;

@@ -31,6 +31,8 @@ export type TaskDefinition = {
   safety?: true;
   /** Readings that are out of date once it was done: a new seal, a cleaned coil. */
   settles?: readonly ReadingKind[];
+  /** The reading that is all there is to it: read at its place, it was done. */
+  reads?: ReadingKind;
 };
 
 /** What somebody changed about a job, or all there is of a job of their own. */
@@ -83,6 +85,7 @@ export type PlannedTask = TaskPlace & {
   isChanged: boolean;
   isSafety: boolean;
   settles: readonly ReadingKind[];
+  reads?: ReadingKind;
   /** What was stored of it cannot be read: it comes round as usual. */
   isUnreadable: boolean;
   /** Somebody’s own: there is no default to go back to. */
@@ -138,6 +141,7 @@ export function planned(
     alsoDoes,
     isSafety: definition.safety === true,
     settles: definition.settles ?? [],
+    ...(definition.reads ? { reads: definition.reads } : {}),
     isUnreadable: setting?.isUnreadable === true,
     isOff: changes.isOff ?? definition.whereWanted === true,
     isChanged: Object.keys(changes).length > 0,

@@ -6,8 +6,10 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import type { UnitSystem } from "@/core/quantities/length";
 import { unitsFor } from "@/core/readings/reading-units";
 import { ofSingles } from "@/lib/forms";
-import { SelectField, TextArea, TextField, type Option } from "@/ui/field";
-import { Form, type FormAction, type FormView } from "@/ui/form";
+import { useDayOrder } from "@/ui/day-order";
+import { isoOf } from "@/ui/day-text";
+import { ChoiceField, SelectField, TextArea, TextField, type Option } from "@/ui/field";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { GradeChoice } from "@/ui/grade-choice";
 
 type Common = { action: FormAction; initial: FormView; today: PlainDate };
@@ -16,7 +18,7 @@ function Grade({ label }: { label: string }) {
   return <GradeChoice label={label} name="grade" options={GRADE_OPTIONS} />;
 }
 
-type LookOption = Option & { cleanDropPa: number | undefined };
+type LookOption = Option & { cleanDropPa: number | undefined; changedOn: readonly PlainDate[] };
 
 /** One press from anywhere: which filter, how it looks. */
 export function LookForm({
@@ -31,7 +33,7 @@ export function LookForm({
       {...{ action, initial }}
       schema={() =>
         import("./record-forms").then(({ lookForm }) => {
-          const known = slots.map(({ value, cleanDropPa }) => ({ id: value, cleanDropPa }));
+          const known = slots.map(({ value, ...rest }) => ({ id: value, ...rest }));
           return ofSingles(lookForm(known, system, today));
         })
       }
@@ -39,6 +41,7 @@ export function LookForm({
     >
       <div className="flex flex-col gap-5 pb-6">
         <SelectField label="Which filter" name="slotId" options={slots} />
+        <WhichOfTwo slots={slots} />
         <Grade label="How does it look? Hold it to a lamp." />
         <div className="grid max-w-2xl gap-4 wide:grid-cols-2">
           <DayField label="When" name="date" max={today} />
@@ -51,6 +54,25 @@ export function LookForm({
         </div>
       </div>
     </Form>
+  );
+}
+
+/** On the day of a change there were two filters: asked which, where that is so. */
+function WhichOfTwo({ slots }: { slots: readonly LookOption[] }) {
+  const order = useDayOrder();
+  const date = isoOf(useTypedText("date"), order);
+  const slotId = useTypedText("slotId", slots[0]?.value);
+  const slot = slots.find(({ value }) => value === slotId);
+  if (!slot?.changedOn.some((day) => day === date)) return null;
+  return (
+    <ChoiceField
+      label="It was changed that day. Which one did you look at?"
+      name="of"
+      options={[
+        { value: "old", label: "the one that came out" },
+        { value: "new", label: "the new one" },
+      ]}
+    />
   );
 }
 

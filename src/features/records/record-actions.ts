@@ -5,6 +5,7 @@ import { judgeInput } from "@/core/readings/judge";
 import { earliestInstallation } from "@/core/inventory/plausible";
 import { doneForm } from "@/lib/done-form";
 import { invalid, singles, type FormState } from "@/lib/forms";
+import { changesOf } from "@/core/history/replacement";
 import { VACUUM } from "@/core/filters/slot-wear";
 import { follow, formCommand, houseOf, pressCommand } from "@/server/commands/form-command";
 import { inHome, placeIn, unitIn } from "@/server/commands/home-command";
@@ -93,16 +94,28 @@ export async function noteLook(
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, fields) => {
     const parsed = lookForm(
-      home.snapshot.slots,
+      home.snapshot.slots.map((slot) => ({
+        ...slot,
+        changedOn: changesOf(home.snapshot.history, slot.id),
+      })),
       home.snapshot.home.unitSystem,
       home.today,
     ).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
-    const { slotId, date, look } = parsed.data;
+    const { slotId, date, look, isAtNew } = parsed.data;
     const slot = home.snapshot.slots.find((each) => each.id === slotId);
     if (!slot) return { to: "/" };
     const { id: partId, unitId } = slot;
-    const noted = await records.record(home, { kind: "look", unitId, partId, date, look });
+    const item = isAtNew
+      ? home.snapshot.history
+          .ofPart(slotId)
+          .findLast((event) => event.kind === "fitted" && event.date === date)?.itemId
+      : undefined;
+    const noted = await records.record(home, {
+      kind: "look",
+      ...{ unitId, partId, date, look },
+      ...(item ? { itemId: item } : {}),
+    });
     return { to: `/homes/${homeId}/parts/${partId}`, noted };
   });
 }

@@ -26,7 +26,14 @@ export const noteForm = (today: PlainDate) =>
     partId: z.string().optional(),
   });
 
-type LookSlot = { id: string; cleanDropPa?: FilterSlot["cleanDropPa"] | undefined };
+type LookSlot = {
+  id: string;
+  cleanDropPa?: FilterSlot["cleanDropPa"] | undefined;
+  /** The days on which it was changed. */
+  changedOn?: readonly PlainDate[];
+};
+/** Of a look on the day of a change: which of the two it was. */
+export const LOOKED_AT = ["old", "new"] as const;
 
 /** A look by eye, by the drop across the filter, or by both: the drop counts for more. */
 export const lookForm = (slots: readonly LookSlot[], system: UnitSystem, today: PlainDate) =>
@@ -36,6 +43,7 @@ export const lookForm = (slots: readonly LookSlot[], system: UnitSystem, today: 
       date: z.string(),
       grade: z.enum([...GRADES, ""]).default(""),
       drop: z.string().default(""),
+      of: z.enum([...LOOKED_AT, ""]).default(""),
     })
     .transform((fields, context) => {
       const problem = (path: string, message: string) =>
@@ -48,12 +56,16 @@ export const lookForm = (slots: readonly LookSlot[], system: UnitSystem, today: 
         problem("drop", "Write the drop as a number, 0 or more, of what a filter can take.");
       else if (pressureDropPa !== undefined && slot && slot.cleanDropPa === undefined)
         problem("drop", "What it drops when clean is not written down for this filter yet.");
+      const isDayOfChange = isDay(date) && slot?.changedOn?.includes(date) === true;
+      if (isDayOfChange && fields.of === "")
+        problem("of", "It was changed that day: say which of the two you looked at.");
       if (fields.grade === "" && fields.drop === "")
         problem("grade", "Choose the picture that comes nearest, or write the drop.");
       if (!isDay(date) || pressureDropPa === null || context.issues.length > 0) return z.NEVER;
       return {
         slotId: fields.slotId,
         date,
+        isAtNew: isDayOfChange && fields.of === "new",
         look: {
           ...(fields.grade === "" ? {} : { grade: fields.grade }),
           ...(pressureDropPa === undefined ? {} : { pressureDropPa }),

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { connection } from "next/server";
+import { headers } from "next/headers";
+import { deviceHome } from "@/lib/device-home";
 import { HomeFormView } from "@/features/inventory/homes/home-form-view";
 import { createHome } from "@/features/inventory/homes/setup-actions";
 import { listHomes } from "@/features/inventory/homes/setup-queries";
@@ -10,8 +11,6 @@ import { UrgentLink } from "@/ui/urgent-link";
 export const metadata: Metadata = { title: "Your home" };
 
 const USUAL = {
-  unitSystem: ["metric"],
-  currency: ["EUR"],
   people: ["2"],
   pets: ["0"],
   levels: ["ground"],
@@ -19,7 +18,7 @@ const USUAL = {
 
 export default async function NewHome() {
   // Drawn anew each time: the name of what is asked for is made with the form, and two homes are not one.
-  await connection();
+  const { unitSystem, currency } = deviceHome((await headers()).get("accept-language"));
   const others = await listHomes();
   return (
     <main className="mx-auto max-w-5xl px-4 py-8">
@@ -37,7 +36,11 @@ export default async function NewHome() {
           <UrgentLink href="/emergency">Emergency</UrgentLink>
         </span>
       </div>
-      <HomeFormView action={createHome} initial={emptyForm(USUAL)} isNew />
+      <HomeFormView
+        action={createHome}
+        initial={emptyForm({ ...USUAL, unitSystem: [unitSystem], currency: [currency] })}
+        isNew
+      />
     </main>
   );
 }

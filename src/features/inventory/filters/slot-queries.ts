@@ -1,3 +1,4 @@
+import { changesOf } from "@/core/history/replacement";
 import "server-only";
 import { readingFigure } from "@/core/readings/reading-units";
 import { slotTitle } from "@/presentation/slot-words";
@@ -120,6 +121,7 @@ export async function slotChoicesOf(homeId: string) {
     slots: snapshot.slots.map((slot) => ({
       value: slot.id,
       cleanDropPa: slot.cleanDropPa,
+      changedOn: changesOf(snapshot.history, slot.id),
       label: `${snapshot.units.find((unit) => unit.id === slot.unitId)?.name}: ${slotTitle(slot)}`,
     })),
   };

@@ -3,6 +3,8 @@
 import { wrap, type Remote } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { MEDIA_WORDS } from "@/content/words";
+import type { UnitSystem } from "@/core/quantities/length";
+import { differenceFromKelvin } from "@/core/quantities/temperature";
 import { daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { betweenWords, dateWords, spanWords } from "@/core/quantities/words";
 import type { Media } from "@/core/filters/media";
@@ -24,6 +26,10 @@ function withOther(curve: Curve, result: WhatIfResult | null): Curve {
   return { ...curve, to, other: result.points };
 }
 
+/** “6 °C”, “11 °F”: a difference, without the offset. */
+const degreesApart = (kelvin: number, system: UnitSystem): string =>
+  system === "us" ? `${Math.round(differenceFromKelvin(kelvin, "F"))} °F` : `${kelvin} °C`;
+
 const MONTHLY_DAYS = 30;
 const MOST_PETS = 4;
 const MOST_KELVIN = 6;
@@ -37,6 +43,7 @@ export function CurveWithWhatIf({
   input,
   pets,
   media,
+  system,
 }: {
   curve: Curve;
   title: string;
@@ -47,6 +54,7 @@ export function CurveWithWhatIf({
   pets: number;
   /** What could sit in the slot instead. */
   media: readonly Media[];
+  system: UnitSystem;
 }) {
   const [change, setChange] = useState(AS_IT_IS);
   const isSame = JSON.stringify(change) === JSON.stringify(AS_IT_IS);
@@ -77,7 +85,7 @@ export function CurveWithWhatIf({
             words={
               change.warmerK === 0
                 ? "as cold as usual"
-                : `${Math.abs(change.warmerK)} °C ${change.warmerK < 0 ? "colder" : "warmer"}`
+                : `${degreesApart(Math.abs(change.warmerK), system)} ${change.warmerK < 0 ? "colder" : "warmer"}`
             }
             onChange={(warmerK) => setChange({ ...change, warmerK })}
           />

@@ -12,4 +12,3 @@ export function asksForPast(kindId: string): boolean {
     ({ trigger, safety, whereWanted }) => !whereWanted && isOwedAnew(trigger, safety === true),
   );
 }
-

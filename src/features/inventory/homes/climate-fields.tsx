@@ -92,7 +92,10 @@ export function ClimateFields() {
         {problem && typed.monthlyMean !== "" && !fields.error("monthlyMean") && (
           <p className="mt-1 font-medium text-attention-text">{problem}</p>
         )}
-        <MonthDrawing celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))} />
+        <MonthDrawing
+          celsius={figures.slice(0, 12).map((figure) => toCelsius(figure, unit))}
+          unit={unit}
+        />
       </div>
       {!problem && (
         <p role="status" className="-mt-2 border-l-4 border-ink bg-surface px-4 py-2.5">
@@ -133,7 +136,8 @@ function seasonWords(monthlyMeanC: number[]): string {
     : `${capitalised(listWords(said))}, about.`;
 }
 
-function MonthDrawing({ celsius }: { celsius: number[] }) {
+/** Each month’s mean as a bar, with its figure in the home’s own unit. */
+function MonthDrawing({ celsius, unit }: { celsius: number[]; unit: TemperatureUnit }) {
   const middle = (month: string) => x(month)! + x.bandwidth() / 2;
   return (
     <svg
@@ -190,7 +194,7 @@ function MonthDrawing({ celsius }: { celsius: number[] }) {
               fontSize="12"
               className="fill-ink"
             >
-              {`${Math.round(value)}`.replace("-", "−")}
+              {`${Math.round(fromCelsius(value, unit))}`.replace("-", "−")}
             </text>
           </g>
         );

@@ -224,6 +224,7 @@ function SlotHead({
         </div>
         {wear && (
           <CurveWithWhatIf
+            system={sheet.snapshot.home.unitSystem}
             curve={curveOf(
               wear,
               filterSeen(events, slot.cleanDropPa, book.home.unitSystem),

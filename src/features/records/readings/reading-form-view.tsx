@@ -134,6 +134,9 @@ function Measured({
   const units = unitsFor(kind, system);
   const rated = ratedOf(kind);
   const words = READING_WORDS[kind].rated ?? "Rated";
+  const unit = useTypedText("unit", units[0]?.value);
+  const label = units.find(({ value }) => value === unit)?.label ?? units[0]?.label;
+  const inUnit = (text: string) => (label ? `${text}, ${label}` : text);
   return (
     <>
       <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] items-start gap-4">
@@ -146,7 +149,7 @@ function Measured({
       </div>
       {rated === "value" && (
         <TextField
-          label={words}
+          label={inUnit(words)}
           className="max-w-40"
           name="rated"
           inputMode="decimal"
@@ -156,7 +159,7 @@ function Measured({
       {rated === "band" && (
         <div className="grid grid-cols-[minmax(0,10rem)_minmax(0,10rem)] gap-4">
           <TextField
-            label={`${words.split(",")[0]}, from`}
+            label={inUnit(`${words}, from`)}
             name="ratedMin"
             inputMode="decimal"
             defaultValue={before[0]}

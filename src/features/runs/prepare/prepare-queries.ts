@@ -230,7 +230,7 @@ export async function prepareIn(
     ),
     checks: checksOf(snapshot, way.procedure, { facts, unit, slot, today }),
     lastTime: [
-      ...deferralLine(job, today),
+      ...obstacleLine(snapshot, job, today),
       ...(last ? notesOf(last, today, snapshot.home.timeZone) : []),
     ],
     needsLicence: needsLicence(way.procedure) || job.task.who === "licensed",
@@ -247,8 +247,16 @@ function notesOf({ run, state }: ReadRun, today: PlainDate, timeZone: string): s
   return state.notes.map(({ words }) => `${day}: ${words}`);
 }
 
-const deferralLine = ({ deferral }: JobStatus, today: PlainDate): string[] =>
-  deferral ? [`${dateWords(deferral.on, today)}, not possible: ${deferral.words}`] : [];
+/** What stood in the way the last time somebody came in vain, whether it was done since or not. */
+function obstacleLine({ history }: HomeSnapshot, { task }: JobStatus, today: PlainDate): string[] {
+  const last = history
+    .ofUnit(task.unitId)
+    .findLast(
+      ({ kind, partId, taskKey }) =>
+        kind === "put-off" && partId === task.partId && (taskKey ?? task.key) === task.key,
+    );
+  return last ? [`${dateWords(last.date, today)}, not possible: ${last.words ?? ""}`] : [];
+}
 
 /** What has to be true before it is begun: of the job, of the place, of the day, of the household. */
 function checksOf(

@@ -389,7 +389,7 @@ function Measured({
             onChange={(event) => setTyped({ ...typed, unit: event.target.value })}
           />
         )}
-        {rated === "value" && field(printed.split(",")[0]!, "rated")}
+        {rated === "value" && field(printed, "rated")}
         {rated === "band" && field("On the plate, from", "ratedMin")}
         {rated === "band" && field("to", "ratedMax")}
       </div>
