@@ -30,7 +30,7 @@ describe("changing the cellar furnace's filter", () => {
     await page.heading("are due this week");
     const closer = await (await page.find(By.css(CLOSER))).getText();
     expect(closer).toMatch(
-      /Cellar furnace, filter 20×20×1, MERV 8\n.*before the book: .*clay dust.*\n(tomorrow|in \d days)\n\d+.* to \d+ /,
+      /Cellar furnace, filter 20×20×1, MERV 8\n.*sooner than usual: .*clay dust.*\n(tomorrow|in \d days)\n\d+.* to \d+ /,
     );
     await page.follow("Cellar furnace, filter 20×20×1, MERV 8");
     await page.heading("Filter 20×20×1, MERV 8: in");
@@ -137,12 +137,12 @@ describe("changing the cellar furnace's filter", () => {
     const due = await (await page.find(By.css("[aria-label='Next due']"))).getText();
     expect(due).toMatch(/Next due in (about )?\d+ (days|weeks|months)/);
     expect(due).toMatch(/Between \d+ .* and \d+ /);
-    expect(due).toMatch(/(before|after) the book|When the book says/);
+    expect(due).toMatch(/(sooner|later) than usual|As usual/);
     await page.press("Label for the frame");
     const label = await (await page.find(By.css("article[aria-label=Label]"))).getText();
     expect(label).toContain("20×20×1");
     expect(label).toContain("Saturday 14 March 2026");
-    expect(label).toMatch(/(before|after) the book|When the book says/);
+    expect(label).toMatch(/(sooner|later) than usual|As usual/);
     expect(label).toMatch(/Next due\nabout \w+day \d+ \w+ 2026/);
     expect(label).toContain("to the right, toward the blower");
   });

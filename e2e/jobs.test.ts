@@ -125,7 +125,7 @@ describe("when it is due, whether it is fine", () => {
     await page.open(`${app.url}${HOME}/parts/mesh-left`);
     expect(await text(strategies)).toMatch(/This slot loads about [12]\.\d+ times as fast/);
     await page.press("Forget what its looks taught");
-    await page.says(strategies, /about as fast as the book says/);
+    await page.says(strategies, /about as fast as usual/);
     await page.seen("What its looks taught was forgotten");
     const row = await page.find(
       By.xpath("//tr[contains(., 'What its looks taught was forgotten')]//button"),

@@ -6,6 +6,7 @@ import { plainDate } from "@/core/quantities/plain-date";
 import { backUp } from "@/db/backup";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
+import { endEntering } from "./entering";
 import { pageOf, type Page } from "./page";
 
 const SMALL = { width: 360, height: 640 };
@@ -40,8 +41,7 @@ describe("a new home on a phone", () => {
     await page.heading(heading);
   };
   const done = async () => {
-    await page.press("Done");
-    await page.heading("What is due first");
+    await endEntering(page);
   };
   const menu = async (item: string) => {
     const entry = By.xpath(
@@ -80,8 +80,8 @@ describe("a new home on a phone", () => {
     expect(await value("Night to day, °F")).toBe("18");
     await page.tick("Cellar");
     await page.press("Save, then add a unit");
-    await page.heading("Nothing to look after yet.");
-    home = await browser.driver.getCurrentUrl();
+    await page.heading("What do you want to enter?");
+    home = (await browser.driver.getCurrentUrl()).replace("/units/new", "");
   });
 
   it("enters a furnace with a coil: the parts of cooling are ticked, and what is due first is said", async () => {
@@ -208,8 +208,15 @@ describe("a new home on a phone", () => {
   });
 
   it("gives a copy of everything to take away, whole and named by the day", async () => {
-    const link = await menu("Save a copy of everything");
-    const answer = await fetch((await link.getAttribute("href"))!);
+    const press = await menu("Save a copy of everything");
+    // The press sends a form: no address that a page of another site could have fetched makes a copy.
+    expect(await press.getTagName()).toBe("button");
+    const address = `${app.url}/api/v1/backup`;
+    expect((await fetch(address)).status).toBe(405);
+    expect((await fetch(address, { method: "HEAD" })).status).toBe(405);
+    const foreign = { origin: "http://evil.example" };
+    expect((await fetch(address, { method: "POST", headers: foreign })).status).toBe(403);
+    const answer = await fetch(address, { method: "POST" });
     expect(answer.headers.get("content-disposition")).toContain("amber-lintel-2026-03-14.db");
     const copy = path.join(path.dirname(app.file), "taken.db");
     writeFileSync(copy, Buffer.from(await answer.arrayBuffer()));

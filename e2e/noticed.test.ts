@@ -32,7 +32,13 @@ describe("something noticed, on a phone", () => {
   });
 
   it("is let go of once it was seen to; the record keeps both", async () => {
-    await demo.page.press("It has gone, or was seen to");
+    await demo.page.press("Seen to? Say by whom, and what was found");
+    await demo.page.heading("Was it seen to?");
+    await demo.page.press("It was seen to");
+    expect(await demo.page.problemAt("Who saw to it?")).toContain("Write who saw to it");
+    await demo.page.type("Who saw to it?", "Tarn");
+    await demo.page.type("What was found, and done about it?", "a belt that slipped, replaced");
+    await demo.page.press("It was seen to");
     await demo.page.heading("Cellar furnace");
     expect(
       await demo.browser.driver.findElements(By.css("section[aria-label='Leave it off']")),

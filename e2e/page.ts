@@ -171,6 +171,8 @@ export function pageOf(driver: WebDriver) {
       await driver.navigate().refresh();
       await awake();
     },
+    /** Waits for whatever is asked of the page. */
+    until: (isSo: () => Promise<boolean>) => driver.wait(isSo, WAIT_MS),
     scrollTo: (element: WebElement) =>
       driver.executeScript("arguments[0].scrollIntoView()", element),
   }; // prettier-ignore

@@ -1,6 +1,7 @@
 import { By, Key } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, PHONE, type Browser } from "./browser";
+import { endEntering } from "./entering";
 import { pageOf, type Page } from "./page";
 
 const HOME = "/homes/sluice-house";
@@ -49,8 +50,7 @@ describe("the register", () => {
     for (const size of sizes) await size.sendKeys("420x180x25 mm");
     await page.press("Next");
     await page.heading("Which parts does it have?");
-    await page.press("Done");
-    await page.heading("What is due first");
+    await endEntering(page);
     await page.seen("Extract filter 420×180×25 mm: nobody has said yet.");
     await page.press("Open its page");
     await page.heading("Gable ventilator");
@@ -73,8 +73,7 @@ describe("the register", () => {
     await page.press("Next");
     await page.heading("Which parts does it have?");
     await page.type("How many", "6");
-    await page.press("Done");
-    await page.heading("What is due first");
+    await endEntering(page);
     await page.press("Open its page");
     await page.heading("Guest boiler");
     // What nobody wrote down is not made up.
@@ -317,6 +316,9 @@ describe("the register on a phone", () => {
     await browser.driver.executeScript("document.querySelector('input[name=levelId]').focus()");
     await page.keys(Key.SPACE, Key.ENTER);
     await page.heading("Which parts does it have?");
+    await browser.driver.executeScript("document.querySelector('button[type=submit]').focus()");
+    await page.keys(Key.ENTER);
+    await page.heading("When was it last done?");
     await browser.driver.executeScript("document.querySelector('button[type=submit]').focus()");
     await page.keys(Key.ENTER);
     await page.heading("What is due first");

@@ -152,7 +152,9 @@ describe("the home's form", () => {
 
   it("takes twelve ranges, none, but no negative one", () => {
     const twelve = "8 8 9 10 11 12 12 11 10 9 8 8";
-    expect(homeForm.parse({ ...home, dailyRange: twelve }).home.climate.dailyRangeC).toHaveLength(12);
+    expect(homeForm.parse({ ...home, dailyRange: twelve }).home.climate.dailyRangeC).toHaveLength(
+      12,
+    );
     expect(homeForm.parse({ ...home, dailyRange: "" }).home.climate.dailyRangeC).toBe(10);
     expect(problems(homeForm.safeParse({ ...home, dailyRange: "-4" }))).toHaveProperty(
       "dailyRange",

@@ -49,7 +49,8 @@ describe("the demo’s year", () => {
     expect(draft!.missed).toEqual([]);
     expect(draft!.withoutDay).toEqual([]);
     expect(changes.length).toBeGreaterThan(0);
-    expect(changes.some(({ words }) => words.includes("brush out the dryer’s duct"))).toBe(true);
+    // What was not done has its day in the draft, today at the soonest.
+    expect(daysOf((await year()).draft!, DRYER)[0]! >= today).toBe(true);
   });
 
   it("is far fewer rounds than errands, each with its person and minutes", async () => {

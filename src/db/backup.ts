@@ -12,7 +12,7 @@ import path from "node:path";
 import { pathToFileURL } from "node:url";
 import { createClient, type Client } from "@libsql/client";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { ASIDE } from "./copies-beside";
+import { ASIDE, COPY_FOLDERS } from "./copies-beside";
 import { WAITS_MS } from "./file-check";
 import { asTrouble } from "./trouble";
 
@@ -187,4 +187,38 @@ export async function putBack(
     }
   renameSync(fresh, file);
   return aside;
+}
+
+/** How a copy is called that somebody brought from elsewhere. */
+const broughtName = (today: PlainDate): string => `brought-${today}.db`;
+
+/**
+ * Lays a file that somebody chose among the copies, once it was looked at: nothing of it is put back yet.
+ *
+ * @param write fills the file at the path it is given
+ * @returns its name among the copies that were asked for
+ * @throws CopyProblem where it is no whole file of this app
+ */
+export async function bringCopy(
+  database: string,
+  today: PlainDate,
+  write: (file: string) => Promise<void>,
+): Promise<string> {
+  const folder = path.join(path.dirname(database), COPY_FOLDERS.asked);
+  mkdirSync(folder, { recursive: true });
+  const file = freeName(folder, broughtName(today));
+  const coming = `${file}.coming`;
+  try {
+    await write(coming);
+    if (!(await contentsOf(coming)))
+      throw new CopyProblem(
+        "That file is no copy of Amber Lintel, or it is damaged. Nothing was changed.",
+      );
+    for (const log of LOGS) rmSync(`${coming}${log}`, { force: true });
+    toDisk(coming);
+    renameSync(coming, file);
+    return path.basename(file);
+  } finally {
+    for (const rest of ["", ...LOGS]) rmSync(`${coming}${rest}`, { force: true });
+  }
 }

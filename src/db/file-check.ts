@@ -45,6 +45,26 @@ function headOf(file: string): Buffer {
   }
 }
 
+const PAGE_SIZE_AT = 16;
+const CHANGES_AT = 24;
+const PAGES_AT = 28;
+const VALID_FOR_AT = 92;
+/** In the head a page of 65,536 bytes is written as 1. */
+const LARGEST_PAGE = 65_536;
+
+/**
+ * Whether pages are missing at the end of a file, by the size its own head names. A file beside which a log waits
+ * to be carried over may be shorter for the moment.
+ */
+function isCutShort(file: string, head: Buffer): boolean {
+  const log = `${file}-wal`;
+  if (existsSync(log) && statSync(log).size > 0) return false;
+  const isTold = head.readUInt32BE(CHANGES_AT) === head.readUInt32BE(VALID_FOR_AT);
+  const written = head.readUInt16BE(PAGE_SIZE_AT);
+  const pageSize = written === 1 ? LARGEST_PAGE : written;
+  return isTold && statSync(file).size < head.readUInt32BE(PAGES_AT) * pageSize;
+}
+
 /** The newest copy that lies where copies are made, by the day in its name. */
 const latestCopy = (file: string): string | null =>
   copiesBeside(file).find(({ kind }) => kind !== "aside")?.file ?? null;
@@ -90,6 +110,7 @@ export async function refusedFile(file: string, known: number): Promise<FileRefu
       ? `${file} is damaged and was left as it is: put the latest copy back with: npm run restore -- ${copy}`
       : `${file} is damaged and was left as it is: put a copy of it in its place.`,
   );
+  if (isCutShort(file, head)) return damaged;
   // One connection: what begins on it is rolled back on it.
   const client = createClient({ url: `file:${file}`, timeout: WAITS_MS, concurrency: 1 });
   try {

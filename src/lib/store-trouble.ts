@@ -38,7 +38,10 @@ export const route =
   <A extends unknown[]>(handle: (...args: A) => Promise<Response>) =>
   async (...args: A): Promise<Response> => {
     try {
-      return await handle(...args);
+      const answer = await handle(...args);
+      // What is true of a home now is true of no later moment: only what says so itself may be kept.
+      if (!answer.headers.has("cache-control")) answer.headers.set("cache-control", "no-store");
+      return answer;
     } catch (error) {
       if (!isStoreTrouble(error)) throw error;
       const { trouble } = error;

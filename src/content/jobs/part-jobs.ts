@@ -431,14 +431,10 @@ export const PART_TASKS: Partial<Record<PartKindId, readonly TaskDefinition[]>> 
     }),
   ],
   radiator: [
-    job(
-      "bleed",
-      "Bleed the radiators",
-      season("heatingStart", -14),
-      "owner",
-      20,
-      led("bleed-radiators"),
-    ),
+    job("bleed", "Bleed the radiators", season("heatingStart", -14), "owner", 20, {
+      together: true,
+      ...led("bleed-radiators"),
+    }),
   ],
   damper: [
     job(

@@ -193,6 +193,8 @@ export const bleedRadiators: Procedure = {
       detail: "A quarter turn until water comes, shut. A cloth and a cup beneath.",
       tools: ["a bleed key", "a cloth", "a cup"],
       renews: true,
+      records: { kind: "works", of: "radiator" },
+      recordIsOptional: true,
     },
     {
       id: "count",

@@ -94,7 +94,11 @@ const recordSchema = z.discriminatedUnion("kind", [
     of: z.enum(["any-filter", "chosen-filter", "its-filters"]).optional(),
   }),
   /** Which jobs of its machine were really done: each that is ticked, and no other. */
-  z.strictObject({ kind: z.literal("works") }),
+  z.strictObject({
+    kind: z.literal("works"),
+    /** Not jobs but parts: the job itself, at each part of this kind that is ticked. */
+    of: id.optional(),
+  }),
   /** Which filter of the house the next steps are about. */
   z.strictObject({ kind: z.literal("filter-choice") }),
   /**

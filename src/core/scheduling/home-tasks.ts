@@ -170,10 +170,20 @@ export function tasksOfUnit(
       ]),
     ...snapshot.parts
       .filter((part) => part.unitId === unitId)
-      .flatMap(({ id, kind, attributes }) =>
+      .flatMap(({ id, kind, attributes }, _, all) =>
         planAll(
           snapshot,
-          here(snapshot, unit, isWithoutCooling, jobs, jobs.part(kind, unit.kind, attributes)),
+          here(
+            snapshot,
+            unit,
+            isWithoutCooling,
+            jobs,
+            jobs
+              .part(kind, unit.kind, attributes)
+              .filter(
+                ({ together }) => !together || all.find((each) => each.kind === kind)?.id === id,
+              ),
+          ),
           { unitId, partId: id, kind },
           settings,
         ),

@@ -31,6 +31,8 @@ export type TaskDefinition = {
   safety?: true;
   /** Readings that are out of date once it was done: a new seal, a cleaned coil. */
   settles?: readonly ReadingKind[];
+  /** All parts of its kind at a machine are one job: nobody bleeds one radiator. */
+  together?: true;
   /** The reading that is all there is to it: read at its place, it was done. */
   reads?: ReadingKind;
 };

@@ -1,6 +1,7 @@
 import { agoWords, capitalised, dateWords, listWords } from "@/core/quantities/words";
 import { todayHere } from "@/lib/clock";
 import type { CopyHere } from "@/server/snapshots/backup";
+import { BringCopy } from "./bring-copy";
 import { PutBackPress } from "./put-back-press";
 
 /** Where a copy comes from, in words. */
@@ -25,20 +26,22 @@ const holdsWords = ({ holds, bytes }: CopyHere): string => {
   return `${homes}; ${COUNT.format(holds.entries)} ${holds.entries === 1 ? "entry" : "entries"}, ${size}`;
 };
 
-/** The copies that lie beside the database, each to be put back; nothing where there are none. */
+/** The copies that lie beside the database, each to be put back, and one saved elsewhere to be brought. */
 export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: string[] }) {
-  if (copies.length === 0) return null;
   const today = todayHere();
   return (
     <section aria-labelledby="copies" className="mt-8 border-t-[3px] border-ink pt-2.5">
       <h2 id="copies" className="text-lg">
-        {homes.length > 0 ? "Go back to a copy" : "Something was here before"}
+        {homes.length > 0 || copies.length === 0
+          ? "Go back to a copy"
+          : "Something was here before"}
       </h2>
       <p className="mt-1 max-w-3xl text-second">
         A copy of everything is made once a day while Amber Lintel runs: the last seven days are
         kept, and one of each month before. Put back, it takes the place of all that is here now,
         which is kept as a copy in its turn.
       </p>
+      <BringCopy />
       <ul className="mt-3 border-t border-rule">
         {copies.map((copy) => (
           <li

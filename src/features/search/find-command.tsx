@@ -17,10 +17,19 @@ export type FindCommandProps = {
 
 /** The field one types in and what is found; loaded when somebody first looks for something. */
 export function FindCommand({ homeId, start, onType, onGo }: FindCommandProps) {
-  const { query, setQuery, results, state } = useFound(homeId, start);
+  const { query, setQuery, results, state, whenFound } = useFound(homeId, start);
   const groups = [...new Set(results.map((each) => each.group))];
   return (
-    <Command shouldFilter={false} label="Find" className="flex min-h-0 flex-col">
+    <Command
+      shouldFilter={false}
+      label="Find"
+      className="flex min-h-0 flex-col"
+      onKeyDown={(event) => {
+        // Enter while the answer to the last letters is still on its way goes to what they find.
+        const isWaiting = event.key === "Enter" && whenFound(({ href }) => onGo(href));
+        if (isWaiting) event.preventDefault();
+      }}
+    >
       <Command.Input
         autoFocus
         value={query}
@@ -78,13 +87,20 @@ function useFound(homeId: string, start: string) {
   const [state, setState] = useState<State>(start.trim() === "" ? "idle" : "asking");
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const requests = useRef(0);
+  const answered = useRef(0);
+  const onFound = useRef<((first: Found) => void) | null>(null);
   const askSoon = (text: string) => {
     clearTimeout(timer.current);
+    onFound.current = null;
     const nth = ++requests.current;
     if (text.trim() === "") return;
     timer.current = setTimeout(() => {
       void ask(homeId, text).then((answer) => {
         if (nth !== requests.current) return;
+        answered.current = nth;
+        const [first] = answer ?? [];
+        if (first) onFound.current?.(first);
+        onFound.current = null;
         setResults(answer ?? []);
         setState(answer === null ? "failed" : answer.length > 0 ? "found" : "nothing");
       });
@@ -104,7 +120,13 @@ function useFound(homeId: string, start: string) {
     begin();
     return () => clearTimeout(timer.current);
   }, []);
-  return { query, setQuery, results, state };
+  /** Keeps what is to be done with the first thing found; false where the answer is there already. */
+  const whenFound = (go: (first: Found) => void): boolean => {
+    if (requests.current === answered.current || query.trim() === "") return false;
+    onFound.current = go;
+    return true;
+  };
+  return { query, setQuery, results, state, whenFound };
 }
 
 async function ask(homeId: string, text: string): Promise<Found[] | null> {

@@ -3,6 +3,8 @@ import { inSentence } from "@/core/quantities/words";
 import "server-only";
 import { procedureIn } from "@/content/procedures/library";
 import { sizeToBuy, slotTitle } from "@/presentation/slot-words";
+import { FIND_PAGES, SYNONYMS } from "@/content/find-pages";
+import { SIGN_GROUPS } from "@/content/signs";
 import { EMERGENCIES, EMERGENCY_WORDS } from "@/content/emergencies";
 import { unitKind } from "@/content/unit-kinds";
 import { CONTACT_ROLE_WORDS } from "@/content/words";
@@ -25,7 +27,80 @@ export async function found(homeId: string, query: string): Promise<Found[]> {
   const size = readSize(text, snapshot.home.unitSystem === "us" ? "in" : "mm");
   return size.ok
     ? bySize(snapshot, size)
-    : [...emergencies(snapshot, text), ...(await byWords(snapshot, text))];
+    : [
+        ...emergencies(snapshot, text),
+        ...(await byWords(snapshot, text)),
+        ...pages(snapshot, text),
+        ...signs(snapshot, text),
+      ].slice(0, MOST_SHOWN);
+}
+
+/** So many fit under a field; what is the home’s own comes before what every home has. */
+const MOST_SHOWN = 24;
+
+const lettersOf = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((word) => word.length >= 2);
+
+/** Whether every word that was typed begins one of these, or a word that means the same. */
+function says(typed: readonly string[], words: readonly string[]): boolean {
+  const all = words.flatMap(lettersOf);
+  const has = (start: string) => all.some((word) => word.startsWith(start));
+  return (
+    typed.length > 0 &&
+    typed.every(
+      (each) =>
+        has(each) ||
+        SYNONYMS.some(
+          (alike) =>
+            alike.some((word) => word === each || (each.length >= 4 && word.startsWith(each))) &&
+            alike.some((word) => all.includes(word)),
+        ),
+    )
+  );
+}
+
+/** Pages and settings, by their names and by what else one may call them. */
+function pages({ home, units }: HomeSnapshot, text: string): Found[] {
+  const typed = lettersOf(text);
+  const own = FIND_PAGES.filter(({ title, words }) => says(typed, [title, ...words])).map(
+    ({ path, title, detail }): Found => ({
+      id: `page ${path}`,
+      group: "Pages",
+      title,
+      detail,
+      href: path.startsWith("/") ? path : `/homes/${home.id}${path ? `/${path}` : ""}`,
+    }),
+  );
+  const costs = says(typed, ["costs", "warranty", "budget"])
+    ? units.map(({ id, name }): Found => ({
+        id: `costs ${id}`,
+        group: "Pages",
+        title: `${name}: costs`,
+        detail: "and its warranty on its own page",
+        href: `/homes/${home.id}/units/${id}/costs`,
+      }))
+    : [];
+  return [...own, ...costs.slice(0, MOST_COSTS)];
+}
+const MOST_COSTS = 6;
+
+/** What one may notice: found by its words, it is noted in one press. */
+function signs({ home }: HomeSnapshot, text: string): Found[] {
+  const typed = lettersOf(text);
+  return SIGN_GROUPS.flatMap(({ name, signs: all }) =>
+    all
+      .filter(({ words }) => says(typed, [words, name]))
+      .map(({ id, words }): Found => ({
+        id: `sign ${id}`,
+        group: "Did you notice",
+        title: words,
+        detail: "note it, and see what to do",
+        href: `/homes/${home.id}/noticed?sign=${id}`,
+      })),
+  );
 }
 
 /** What cannot wait, before all else: by the words one types in a hurry. */

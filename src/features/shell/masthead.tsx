@@ -88,6 +88,8 @@ export function ViewLinks({ homeId, place }: { homeId: string; place: "top" | "f
   );
 }
 
+const SAVE_COPY = "save-a-copy";
+
 function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
   const pages = [
     { href: `/homes/${home.id}/units/new`, name: "Add a unit" },
@@ -109,71 +111,87 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
     { href: "/homes/new", name: "Add another home" },
   ];
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="mr-auto flex min-h-11 min-w-0 items-center gap-2 font-semibold max-wide:text-lg">
-        <span className="truncate">{home.name}</span>
-        <ChevronDown aria-hidden="true" strokeWidth={3} className="size-4 shrink-0 text-second" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={4}
-          className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-60 overflow-y-auto border-2 border-ink bg-surface py-1"
-        >
-          {homes
-            .filter((each) => each.id !== home.id)
-            .map((each) => (
-              <DropdownMenu.Item key={each.id} asChild>
-                <Link href={`/homes/${each.id}`} className={ITEM}>
-                  Go to {each.name}
+    <>
+      {/* It stays on the page when the menu has gone: the press sends it. */}
+      <form id={SAVE_COPY} action="/api/v1/backup" method="post" />
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className="mr-auto flex min-h-11 min-w-0 items-center gap-2 font-semibold max-wide:text-lg">
+          <span className="truncate">{home.name}</span>
+          <ChevronDown aria-hidden="true" strokeWidth={3} className="size-4 shrink-0 text-second" />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-60 overflow-y-auto border-2 border-ink bg-surface py-1"
+          >
+            {homes
+              .filter((each) => each.id !== home.id)
+              .map((each) => (
+                <DropdownMenu.Item key={each.id} asChild>
+                  <Link href={`/homes/${each.id}`} className={ITEM}>
+                    Go to {each.name}
+                  </Link>
+                </DropdownMenu.Item>
+              ))}
+            {pages.map(({ href, name }) => (
+              <DropdownMenu.Item key={href} asChild>
+                <Link href={href} className={ITEM}>
+                  {name}
                 </Link>
               </DropdownMenu.Item>
             ))}
-          {pages.map(({ href, name }) => (
-            <DropdownMenu.Item key={href} asChild>
-              <Link href={href} className={ITEM}>
-                {name}
+            <DropdownMenu.Item asChild>
+              <button
+                type="submit"
+                form={SAVE_COPY}
+                className={`${ITEM} w-full cursor-pointer text-left`}
+              >
+                Save a copy of everything
+              </button>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild>
+              <a href={`/api/v1/homes/${home.id}/readings`} download className={ITEM}>
+                Export the readings as a table
+              </a>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild>
+              <Link href="/welcome#copies" className={ITEM}>
+                Go back to a copy
               </Link>
             </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Item asChild>
-            <a href="/api/v1/backup" download className={ITEM}>
-              Save a copy of everything
-            </a>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item asChild>
-            <Link href="/welcome#copies" className={ITEM}>
-              Go back to a copy
-            </Link>
-          </DropdownMenu.Item>
-          <DropdownMenu.Separator className="my-1 border-t border-rule" />
-          <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => void chooseTheme(value)}>
-            {[
-              { value: "auto", name: "Light or dark by the device" },
-              { value: "light", name: "Light" },
-              { value: "dark", name: "Dark, for cellars" },
-            ].map(({ value, name }) => (
-              <DropdownMenu.RadioItem key={value} value={value} className={`${ITEM} pl-9`}>
-                <DropdownMenu.ItemIndicator className="-ml-5 w-5">
-                  <span aria-hidden="true">■</span>
-                </DropdownMenu.ItemIndicator>
-                {name}
-              </DropdownMenu.RadioItem>
-            ))}
-          </DropdownMenu.RadioGroup>
-          <DropdownMenu.Separator className="my-1 border-t border-rule" />
-          <DropdownMenu.CheckboxItem
-            checked={keys === "on"}
-            onCheckedChange={(on) => void chooseKeys(on ? "on" : "off")}
-            className={`${ITEM} pl-9`}
-          >
-            <DropdownMenu.ItemIndicator className="-ml-5 w-5">
-              <span aria-hidden="true">■</span>
-            </DropdownMenu.ItemIndicator>
-            Keys of one letter
-          </DropdownMenu.CheckboxItem>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+            <DropdownMenu.Separator className="my-1 border-t border-rule" />
+            <DropdownMenu.RadioGroup
+              value={theme}
+              onValueChange={(value) => void chooseTheme(value)}
+            >
+              {[
+                { value: "auto", name: "Light or dark by the device" },
+                { value: "light", name: "Light" },
+                { value: "dark", name: "Dark, for cellars" },
+              ].map(({ value, name }) => (
+                <DropdownMenu.RadioItem key={value} value={value} className={`${ITEM} pl-9`}>
+                  <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+                    <span aria-hidden="true">■</span>
+                  </DropdownMenu.ItemIndicator>
+                  {name}
+                </DropdownMenu.RadioItem>
+              ))}
+            </DropdownMenu.RadioGroup>
+            <DropdownMenu.Separator className="my-1 border-t border-rule" />
+            <DropdownMenu.CheckboxItem
+              checked={keys === "on"}
+              onCheckedChange={(on) => void chooseKeys(on ? "on" : "off")}
+              className={`${ITEM} pl-9`}
+            >
+              <DropdownMenu.ItemIndicator className="-ml-5 w-5">
+                <span aria-hidden="true">■</span>
+              </DropdownMenu.ItemIndicator>
+              Keys of one letter
+            </DropdownMenu.CheckboxItem>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </>
   );
 }

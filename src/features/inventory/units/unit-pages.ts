@@ -79,12 +79,22 @@ export async function stepFieldsOf(page: UnitPage, step: SetUpStep): Promise<Val
   const isLikely = (kind: string, usual: boolean) =>
     usual || (coolsToo && PARTS_OF_COOLING.includes(kind));
   const has = book.parts.filter((part) => part.unitId === unit.id).map((part) => part.kind);
+  // The coil of a furnace that cools is one, whichever of the two machines it is entered at.
+  const mates = book.units.filter(
+    ({ id, systemId }) => systemId === unit.systemId && id !== unit.id,
+  );
+  const isElsewhere = (kind: string) =>
+    PARTS_OF_COOLING.includes(kind) &&
+    book.parts.some((part) => part.kind === kind && mates.some(({ id }) => id === part.unitId));
   // One that is being entered may have a part already, found outside on the first walk.
   const isFirst = has.length === 0 || unit.setUpStep !== undefined;
   return {
     ...unitFieldsOf(page),
     part: parts
-      .filter(({ kind, usual }) => has.includes(kind) || (isFirst && isLikely(kind, usual)))
+      .filter(
+        ({ kind, usual }) =>
+          has.includes(kind) || (isFirst && isLikely(kind, usual) && !isElsewhere(kind)),
+      )
       .map((p) => p.kind),
   };
 }

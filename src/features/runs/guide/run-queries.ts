@@ -258,7 +258,7 @@ function aroundIt({
   today,
 }: RunSheet): Pick<
   RunWith,
-  "ratedBefore" | "school" | "works" | "position" | "radiatorLitres" | "ductRuns"
+  "ratedBefore" | "school" | "works" | "ticks" | "position" | "radiatorLitres" | "ductRuns"
 > {
   const { home, units, parts, levels, history } = snapshot;
   const ofItsAir = units.filter(({ systemId }) => systemId === unit?.systemId);
@@ -280,6 +280,7 @@ function aroundIt({
     ratedBefore,
     school: home.capacitorStrategy ?? "label",
     works: worksOf(snapshot, run.unitId, today),
+    ticks: ticksOf(snapshot, run),
     position: (ofItsAir.find(({ attributes }) => attributes["position"]) ?? unit)?.attributes[
       "position"
     ],
@@ -294,6 +295,27 @@ function aroundIt({
   };
 }
 const DUCT_RUNS = ["supply-run", "return-run", "trunk"];
+
+/** What can be ticked at a job that is done at all parts of a kind together: those parts, told apart by their rooms. */
+function ticksOf({ parts, rooms }: HomeSnapshot, run: RunSheet["run"]): RunWith["ticks"] {
+  const own = parts.find(({ id }) => id === run.partId);
+  const alike = own
+    ? parts.filter(({ kind, unitId }) => kind === own.kind && unitId === own.unitId)
+    : [];
+  if (!own || alike.length === 0) return {};
+  return {
+    [own.kind]: alike.map(({ id, name, kind, place, roomId }) => {
+      const where = [rooms.find((room) => room.id === roomId)?.name, place]
+        .filter(Boolean)
+        .join(", ");
+      return {
+        value: `${id}${WORK_SEPARATOR}${kind}:${run.taskKey}`,
+        label: name,
+        ...(where ? { hint: where } : {}),
+      };
+    }),
+  };
+}
 
 /** The jobs of a machine and its parts that are for licensed people, those that are due first. */
 export function worksOf(

@@ -50,7 +50,9 @@ export function RunView({ input, known }: { input: RunInput; known: RunWith }) {
   const { current, safetyStop } = state;
   const here = `${current?.id ?? "finish"} ${state.round}`;
   const typed = filled.at === here ? filled.typed : {};
-  const read = current ? readSeen(current, typed, known.system, known.school) : null;
+  const read = current
+    ? readSeen(current, typed, known.system, known.school, known.slot ?? {})
+    : null;
   const instant = new Date(at ?? Date.parse(input.serverNow)).toISOString();
   const heldUp = current
     ? holdsUp(job, state, current, instant, input.beside, input.stopped)

@@ -37,6 +37,8 @@ export type RunWith = {
   school: CapacitorStrategy;
   /** The jobs of its machine that a visit may do, to tick those that were done. */
   works: { value: string; label: string; hint?: string }[];
+  /** The parts of one kind that a job is done at together, by that kind. */
+  ticks: Record<string, { value: string; label: string; hint?: string }[]>;
   /** What decides whether what is seen here leads on: its machine, its part, the weather. */
   seenAt: SeenAt;
   /** Which way the air goes through its machine, or the furnace of its air. */

@@ -6,7 +6,7 @@ import { judgementOf } from "@/core/history/readings-taken";
 import { isWordKind, type ReadingKind } from "@/core/readings/reading-kinds";
 import { unitsFor } from "@/core/readings/reading-units";
 import type { CapacitorStrategy, KeptJudgement } from "@/core/readings/judge";
-import { MM_PER_INCH, readSize } from "@/core/quantities/size";
+import { actualSize, MM_PER_INCH, outgrows, readSize } from "@/core/quantities/size";
 import type { UnitSystem } from "@/core/quantities/length";
 import { readDecimal } from "@/lib/forms";
 import { readReading } from "@/lib/reading-form";
@@ -51,6 +51,8 @@ export function readSeen(
   system: UnitSystem,
   /** Which capacitor strategy the home follows. */
   school: CapacitorStrategy = "label",
+  /** What is written down of the slot it is at. */
+  known: Known = {},
 ): ReadSeen {
   const { records } = step;
   const place = typed.place ? { place: typed.place } : {};
@@ -92,7 +94,7 @@ export function readSeen(
     case "alarms":
       return readAlarms(typed, seen);
     case "size":
-      return readSizes(typed, system, seen);
+      return readSizes(typed, system, seen, known);
     case "reading": {
       const kind = records.reading;
       if (records.of === "every-machine") {
@@ -132,6 +134,7 @@ export function readSeen(
   }
 }
 
+type Known = { nominal?: { text: string } | undefined };
 type Found = (more: Seen, judgement?: KeptJudgement | null) => ReadSeen;
 
 /** Separates the place and the name of a job that is ticked. */
@@ -230,13 +233,31 @@ function withUnit(text: string, system: UnitSystem): string | null {
   return /(in|mm|cm|"|″|“|”|'')/i.test(text) ? text.trim() : `${text.trim()} ${size.unit}`;
 }
 
-function readSizes({ opening = "", buy = "" }: Typed, system: UnitSystem, seen: Found): ReadSeen {
+function readSizes(
+  { opening = "", buy = "" }: Typed,
+  system: UnitSystem,
+  seen: Found,
+  known: Known,
+): ReadSeen {
   if (opening.trim() === "" && buy.trim() === "") return { kind: "nothing" };
   const size = withUnit(opening, system);
   if (size === null) return { kind: "problem", field: "opening", message: SIZE_PROBLEM };
-  if (buy.trim() === "") return seen({ size: { opening: size } });
+  if (buy.trim() === "")
+    return known.nominal && isTooLarge(known.nominal.text, size)
+      ? { kind: "problem", field: "buy", message: TOO_LARGE }
+      : seen({ size: { opening: size } });
   const next = withUnit(buy, system);
   if (next === null)
     return { kind: "problem", field: "buy", message: "Write it as on its frame, such as 20x20x1." };
+  if (isTooLarge(next, size)) return { kind: "problem", field: "buy", message: TOO_LARGE };
   return seen({ size: { opening: size, buy: next } });
+}
+
+const TOO_LARGE =
+  "A filter of this size does not go into that opening. Measure both once more, or write the size that does.";
+
+/** Whether a filter of a printed size is larger than an opening; both with their units. */
+function isTooLarge(printed: string, opening: string): boolean {
+  const [filter, slot] = [readSize(printed, "in"), readSize(opening, "in")];
+  return filter.ok && slot.ok && outgrows(actualSize(filter.mm, filter.unit), slot.mm).length > 0;
 }

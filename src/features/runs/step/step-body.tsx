@@ -134,6 +134,7 @@ export function StepBody({
             procedureId={job.procedure.id}
             ratedBefore={known.ratedBefore}
             works={known.works}
+            ticks={known.ticks}
             seenAt={known.seenAt}
           />
         )}

@@ -45,6 +45,7 @@ type Props = {
   ratedBefore: RunWith["ratedBefore"];
   /** The jobs of its machine, to tick what was really done. */
   works: RunWith["works"];
+  ticks: RunWith["ticks"];
   seenAt: RunWith["seenAt"];
 };
 
@@ -151,18 +152,20 @@ function FormContext(props: Props) {
           <legend className="text-[1.125rem] text-second">
             Tick each that was done, and no other
           </legend>
-          {props.works.map(({ value, label, hint }) => (
-            <CheckBox
-              key={value}
-              label={label}
-              hint={hint}
-              checked={(typed.works ?? []).includes(value)}
-              onChange={(isDone) => {
-                const rest = (typed.works ?? []).filter((each) => each !== value);
-                setTyped({ ...typed, works: isDone ? [...rest, value] : rest });
-              }}
-            />
-          ))}
+          {(records.of ? (props.ticks[records.of] ?? []) : props.works).map(
+            ({ value, label, hint }) => (
+              <CheckBox
+                key={value}
+                label={label}
+                hint={hint}
+                checked={(typed.works ?? []).includes(value)}
+                onChange={(isDone) => {
+                  const rest = (typed.works ?? []).filter((each) => each !== value);
+                  setTyped({ ...typed, works: isDone ? [...rest, value] : rest });
+                }}
+              />
+            ),
+          )}
         </fieldset>
       );
     case "alarms":

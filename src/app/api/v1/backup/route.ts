@@ -1,6 +1,6 @@
-import { getBackup } from "@/features/data/backup-api";
+import { postBackup } from "@/features/data/backup-api";
 import { route } from "@/lib/store-trouble";
 
-export const GET = route(async () => {
-  return getBackup();
+export const POST = route(async () => {
+  return postBackup();
 });
