@@ -75,8 +75,8 @@ const PAPER: readonly Wearing[] = [
 ];
 
 /**
- * Whether it is paper or spun glass in a frame: what ages it is air that passes, so that months of
- * standing still do not count. Our choice.
+ * Whether it is paper or spun glass in a frame: what ages it is air that passes, so that months without
+ * use do not count. Our choice.
  *
  * @example isPaper("pleated-25") // true
  */

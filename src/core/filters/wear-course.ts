@@ -394,7 +394,7 @@ export function idleStretches(hours: Float64Array): Idle[] {
 }
 
 /**
- * The last day of use before a long stretch of standing still that lies between two days; null where none
+ * The last day of use before a long stretch without use that lies between two days; null where none
  * does. What may be due before or after such a stretch belongs before it: else a mild night moves its day by
  * months.
  *

@@ -241,7 +241,7 @@ export function beforePutAway(
   return { early: capped(early), likely: capped(likely), late: capped(late) };
 }
 
-/** A shorter band holds no long stretch of standing still, days. */
+/** A shorter band holds no long stretch without use, days. */
 const LEAST_STRADDLED_DAYS = 60;
 
 /** What `wear` says, but for its days, and how fast what is in place loads. */

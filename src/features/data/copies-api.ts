@@ -3,9 +3,7 @@ import { createWriteStream } from "node:fs";
 import { Readable, Transform } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import type { ReadableStream } from "node:stream/web";
-import { bringCopy, CopyProblem } from "@/db/backup";
-import { todayHere } from "@/lib/clock";
-import { readEnv } from "@/lib/env";
+import { CopyProblem, takeInCopy } from "@/server/commands/copies";
 
 /** The largest file that is taken, bytes: a household of many years with all its pictures. Our choice. */
 const MOST_BYTES = 4 * 1024 ** 3;
@@ -25,7 +23,7 @@ export async function postCopy(request: Request): Promise<Response> {
     },
   });
   try {
-    const name = await bringCopy(readEnv(process.env).AMBER_DB, todayHere(), (file) =>
+    const name = await takeInCopy((file) =>
       pipeline(
         Readable.fromWeb(body as unknown as ReadableStream),
         counting,

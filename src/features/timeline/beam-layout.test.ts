@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { addDays, plainDate } from "@/core/quantities/plain-date";
+import { addDays, daysFrom, plainDate } from "@/core/quantities/plain-date";
 import { hasRoom, KEYSTONE_HALF, placedNotches, spanOf } from "./beam-layout";
 
 const today = plainDate("2026-11-27");
@@ -16,7 +16,20 @@ describe("the words on the beam", () => {
         fc.constantFrom(1, 4, 11),
         (turns, zoom) => {
           const notches = turns.map(([in_, season]) => ({ date: addDays(today, in_), season }));
-          const placed = placedNotches({ ...year, notches }, zoom).filter(({ side }) => side);
+          const all = placedNotches({ ...year, notches }, zoom);
+          const placed = all.filter(({ side }) => side);
+          // Marks stand beside each other, and no word at the foot lies over the mark of another.
+          const x = (each: (typeof all)[number]) =>
+            (960 * zoom * (daysFrom(year.from, each.date) + 0.5)) / 366 + each.nudge;
+          const marks = all.map(x);
+          for (const [i, at] of marks.entries())
+            if (i > 0) expect(at - marks[i - 1]!).toBeGreaterThanOrEqual(12 - 1e-6);
+          for (const word of placed.filter(({ row }) => row === 0)) {
+            const { from, to } = spanOf(year, zoom, word);
+            for (const other of all)
+              if (other.date !== word.date)
+                expect(x(other) + 6 <= from + 1e-6 || x(other) - 6 >= to - 1e-6).toBe(true);
+          }
           const spans = placed.map((each) => ({ row: each.row, ...spanOf(year, zoom, each) }));
           const middle = (960 * zoom * 30.5) / 366;
           for (const [i, a] of spans.entries()) {

@@ -12,7 +12,13 @@ const NOTCH = 18;
 
 export type Side = "right" | "left";
 /** Where the word of a notch stands: `row` counts from the foot; without a side it finds no room. */
-export type PlacedNotch = Notch & { side: Side | null; row: 0 | 1; isBehind: boolean };
+export type PlacedNotch = Notch & {
+  side: Side | null;
+  row: 0 | 1;
+  isBehind: boolean;
+  /** How far its mark stands to the right of its day, px: two turns of the year stand beside each other. */
+  nudge: number;
+};
 export type Span = { from: number; to: number };
 
 /** Where a day lies along a beam of a given length, px. */
@@ -28,10 +34,16 @@ const meet = (a: Span, b: Span) => a.from < b.to && b.from < a.to;
 export function spanOf(
   lintel: Pick<Lintel, "from" | "to" | "today">,
   zoom: number,
-  { date, season, side, isBehind }: Pick<PlacedNotch, "date" | "season" | "side" | "isBehind">,
+  {
+    date,
+    season,
+    side,
+    isBehind,
+    nudge,
+  }: Pick<PlacedNotch, "date" | "season" | "side" | "isBehind" | "nudge">,
 ): Span {
   const width = NOTCH + LETTER * season.length;
-  const x = pixelOf(lintel, zoom, date);
+  const x = pixelOf(lintel, zoom, date) + nudge;
   const today = pixelOf(lintel, zoom, lintel.today);
   if (side === "left") {
     const to = isBehind ? today - KEYSTONE_HALF : x + NOTCH / 2;
@@ -39,6 +51,25 @@ export function spanOf(
   }
   const from = isBehind ? today + KEYSTONE_HALF : x - NOTCH / 2;
   return { from, to: from + width };
+}
+
+/** A mark is so wide, px. */
+const MARK = 12;
+
+/** The notches in order, those that would lie over each other set apart. */
+function nudged(
+  lintel: Pick<Lintel, "from" | "to" | "notches">,
+  zoom: number,
+): (Notch & { nudge: number })[] {
+  let before = -Infinity;
+  return [...lintel.notches]
+    .sort((a, b) => (a.date < b.date ? -1 : 1))
+    .map((notch) => {
+      const x = pixelOf(lintel, zoom, notch.date);
+      const at = Math.max(x, before + MARK);
+      before = at;
+      return { ...notch, nudge: at - x };
+    });
 }
 
 /** The notches in order, each word where it meets no other, nor today, nor the beam's end. */
@@ -49,14 +80,21 @@ export function placedNotches(
   const today = pixelOf(lintel, zoom, lintel.today);
   const keystone = { from: today - KEYSTONE_HALF, to: today + KEYSTONE_HALF };
   const taken: [Span[], Span[]] = [[keystone], [keystone]];
-  const notches = [...lintel.notches].sort((a, b) => (a.date < b.date ? -1 : 1));
+  const notches = nudged(lintel, zoom);
+  // A word at the foot stands beside the marks of others, never over one; one in the row above is clear of them.
+  const marks = notches.map(({ date, nudge }) => {
+    const x = pixelOf(lintel, zoom, date) + nudge;
+    return { date, span: { from: x - MARK / 2, to: x + MARK / 2 } };
+  });
   return notches.map((notch): PlacedNotch => {
     const isBehind = Math.abs(pixelOf(lintel, zoom, notch.date) - today) < KEYSTONE_HALF;
+    const others = marks.flatMap(({ date, span }) => (date === notch.date ? [] : [span]));
     for (const row of [0, 1] as const)
       for (const side of ["right", "left"] as const) {
         const span = spanOf(lintel, zoom, { ...notch, side, isBehind });
         const fits = span.from >= 0 && span.to <= NARROWEST * zoom;
-        if (!fits || taken[row].some((each) => meet(each, span))) continue;
+        const inTheWay = row === 0 ? [...taken[0], ...others] : taken[1];
+        if (!fits || inTheWay.some((each) => meet(each, span))) continue;
         taken[row].push(span);
         return { ...notch, side, row, isBehind };
       }

@@ -68,15 +68,16 @@ export function Beam({ lintel, zoom }: { lintel: Lintel; zoom: number }) {
 
 /** A turn of the year: a notch in the beam's base, its word beside it where there is room. */
 function NotchMark({ lintel, notch }: { lintel: Lintel; notch: PlacedNotch }) {
-  const { date, season, side, row, isBehind } = notch;
+  const { date, season, side, row, isBehind, nudge } = notch;
   const at = isBehind ? along(lintel, lintel.today) : along(lintel, date);
+  const moved = isBehind ? 0 : nudge;
   const apart = isBehind ? KEYSTONE_HALF : 8;
   return (
     <>
       <svg
         aria-hidden="true"
         viewBox="0 0 12 10"
-        style={{ left: `${along(lintel, date)}%` }}
+        style={{ left: `calc(${along(lintel, date)}% + ${nudge}px)` }}
         className="absolute bottom-0 h-2.5 w-3 -translate-x-1.5 fill-ink"
       >
         <path d="M6 0 L12 10 H0 Z" />
@@ -86,7 +87,7 @@ function NotchMark({ lintel, notch }: { lintel: Lintel; notch: PlacedNotch }) {
           title={`${season}, about ${dayAndMonth(date, lintel.today)}`}
           data-row={row}
           data-side={side}
-          style={{ left: `${at}%`, paddingInline: apart }}
+          style={{ left: `calc(${at}% + ${moved}px)`, paddingInline: apart }}
           className="absolute bottom-0 hidden pb-0.5 text-[0.8125rem] leading-none whitespace-nowrap data-[row=1]:pb-4 data-[side=left]:-translate-x-full wide:inline"
         >
           {season}

@@ -1,7 +1,7 @@
 import "server-only";
 import { procedureWords } from "@/content/procedures/library";
 import { appStore } from "@/db/app-store";
-import { CopyProblem } from "@/db/backup";
+import { bringCopy, CopyProblem } from "@/db/backup";
 import { copiesBeside, type CopyKind } from "@/db/copies-beside";
 import { indexProcedures } from "@/db/repositories/find";
 import { putBackRunning } from "@/db/restore";
@@ -29,3 +29,9 @@ export async function putBackCopy(kind: CopyKind, name: string): Promise<string 
   await store.write((tx) => indexProcedures(tx, procedureWords()));
   return null;
 }
+
+export { CopyProblem };
+
+/** Lays a file that somebody chose among the copies; it answers its name there. */
+export const takeInCopy = (write: (file: string) => Promise<void>): Promise<string> =>
+  bringCopy(readEnv(process.env).AMBER_DB, todayHere(), write);
