@@ -4,6 +4,8 @@ import { countSchema, withDefault } from "../quantities/schemas";
 /** More steps nobody does in one session, and each of them has its place in a mask. */
 const MOST_STEPS = 60;
 const MOST_WIDTH = 5000;
+/** Wide enough that twelve steps are in the best order there is, and fifteen within a fiftieth of it. */
+const USUAL_WIDTH = 2000;
 
 export const sequenceInput = z
   .strictObject({
@@ -24,7 +26,7 @@ export const sequenceInput = z
         }),
       )
       .max(MOST_STEPS),
-    width: withDefault(z.number().int().positive().max(MOST_WIDTH), 300),
+    width: withDefault(z.number().int().positive().max(MOST_WIDTH), USUAL_WIDTH),
   })
   .superRefine(({ steps }, context) => {
     const ids = steps.map(({ id }) => id);
@@ -82,6 +84,10 @@ type Label = {
   wentOut: boolean;
   /** Rises, ways out, and the minutes of units that have their power back, less the starts of those without. */
   value: number;
+  /** The same with each power-down as late as the order so far lets it. */
+  pushed: number;
+  /** By the place of its power-down: a unit still without power, and whether that may move later yet. */
+  waits: ReadonlyMap<number, boolean>;
   /** When each done step’s wait is over. */
   ready: readonly number[];
   order: readonly number[];
@@ -127,7 +133,8 @@ const upOf = (steps: readonly Prepared[], unit: string): number =>
 
 function labelled(steps: readonly Prepared[], width: number): { labels: Label[]; isCut: boolean } {
   const start: Label = {
-    ...{ low: 0, high: 0, last: -1, now: 0, wentOut: false, value: 0 },
+    ...{ low: 0, high: 0, last: -1, now: 0, wentOut: false, value: 0, pushed: 0 },
+    waits: new Map(),
     ready: steps.map(() => 0),
     order: [],
   };
@@ -146,7 +153,7 @@ function labelled(steps: readonly Prepared[], width: number): { labels: Label[];
         bySet.set(key, [...rivals.filter((rival) => !dominates(steps, next, rival)), next]);
       }
     const all = [...bySet.values()].flat();
-    all.sort((a, b) => a.now + a.value - (b.now + b.value) || a.now - b.now);
+    all.sort((a, b) => a.now + a.pushed - (b.now + b.pushed) || a.now - b.now);
     if (all.length > width) isCut = true;
     layer = all.slice(0, width);
   }
@@ -165,21 +172,90 @@ function after(steps: readonly Prepared[], label: Label, i: number): Label {
   const isBack = step.power === "up" && downOf(steps, step.unit) < 0 ? -now : 0;
   const ready = [...label.ready];
   ready[i] = now + step.tail;
+  const order = [...label.order, i];
+  const value = label.value + rises + out + power + isBack;
+  const { gain, waits } = later(steps, order);
   return {
     low: i < 30 ? label.low | (1 << i) : label.low,
     high: i < 30 ? label.high : label.high | (1 << (i - 30)),
     last: i,
     now,
     wentOut: label.wentOut || step.outdoor,
-    value: label.value + rises + out + power + isBack,
+    value,
+    pushed: value - gain,
+    waits,
     ready,
-    order: [...label.order, i],
+    order,
   };
 }
 
-/** Whether whatever follows, the first comes off no worse than the second. */
+/** The starts of an order, each as early as it can be. */
+function begun(
+  steps: readonly Prepared[],
+  order: readonly number[],
+): { begin: number[]; end: number } {
+  const begin = steps.map(() => 0);
+  let now = 0;
+  for (const i of order) {
+    const { step, preds } = steps[i]!;
+    begin[i] = preds.reduce(
+      (latest, pred) =>
+        Math.max(latest, begin[pred]! + steps[pred]!.step.handsOn + steps[pred]!.step.tail),
+      now,
+    );
+    now = begin[i]! + step.handsOn;
+  }
+  return { begin, end: now };
+}
+
+/** From the back: whatever gives no power back may begin as late as what follows lets it. The first stays. */
+function pushLater(
+  steps: readonly Prepared[],
+  order: readonly number[],
+  begin: number[],
+  isThere: (i: number) => boolean,
+): void {
+  for (let k = order.length - 2; k > 0; k--) {
+    const i = order[k]!;
+    const { step, succs } = steps[i]!;
+    if (step.power === "up") continue;
+    let latest = begin[order[k + 1]!]! - step.handsOn;
+    for (const succ of succs)
+      if (isThere(succ)) latest = Math.min(latest, begin[succ]! - step.tail - step.handsOn);
+    if (latest > begin[i]!) begin[i] = latest;
+  }
+}
+
+/** What pushing starts later gains of power-downs so far, minutes, and which of them may move later yet. */
+function later(
+  steps: readonly Prepared[],
+  order: readonly number[],
+): { gain: number; waits: ReadonlyMap<number, boolean> } {
+  const downs = order.filter((i) => steps[i]!.step.power === "down");
+  if (downs.length === 0) return { gain: 0, waits: NONE_DOWN };
+  const { begin } = begun(steps, order);
+  const early = downs.map((i) => begin[i]!);
+  const there = new Set(order);
+  pushLater(steps, order, begin, (i) => there.has(i));
+  const waits = new Map<number, boolean>();
+  let isFree = true;
+  for (let k = order.length - 1; k >= 0; k--) {
+    const { step } = steps[order[k]!]!;
+    if (step.power === "up") isFree = false;
+    if (step.power === "down" && !there.has(upOf(steps, step.unit)))
+      waits.set(order[k]!, isFree && k > 0);
+  }
+  return { gain: downs.reduce((sum, i, n) => sum + begin[i]! - early[n]!, 0), waits };
+}
+const NONE_DOWN: ReadonlyMap<number, boolean> = new Map();
+
+/**
+ * Whether whatever follows, the first comes off no worse than the second: it is as far and as cheap with its
+ * power-downs as late as they can be, and each that goes on may move later where the other’s may.
+ */
 function dominates(steps: readonly Prepared[], a: Label, b: Label): boolean {
-  if (a.now > b.now || a.value > b.value) return false;
+  if (a.now > b.now || a.pushed > b.pushed) return false;
+  for (const [i, isFree] of b.waits) if (isFree && a.waits.get(i) === false) return false;
   return steps.every(
     ({ succs }, i) =>
       !has(a, i) ||
@@ -198,28 +274,8 @@ type Timed = {
 
 /** An order with its starts: as early as may be, then later where that shortens a power-down. */
 function timed(steps: readonly Prepared[], order: readonly number[]): Timed {
-  const begin = steps.map(() => 0);
-  let now = 0;
-  for (const i of order) {
-    const { step, preds } = steps[i]!;
-    const ready = preds.map(
-      (pred) => begin[pred]! + steps[pred]!.step.handsOn + steps[pred]!.step.tail,
-    );
-    begin[i] = Math.max(now, ...ready);
-    now = begin[i]! + step.handsOn;
-  }
-  const end = now;
-  // From the back: whatever gives no power back may begin as late as what follows lets it. The first stays.
-  for (let k = order.length - 2; k > 0; k--) {
-    const i = order[k]!;
-    const { step, succs } = steps[i]!;
-    if (step.power === "up") continue;
-    const latest = Math.min(
-      begin[order[k + 1]!]! - step.handsOn,
-      ...succs.map((succ) => begin[succ]! - step.tail - step.handsOn),
-    );
-    begin[i] = Math.max(begin[i]!, latest);
-  }
+  const { begin, end } = begun(steps, order);
+  pushLater(steps, order, begin, () => true);
   const units = [...new Set(steps.map(({ step }) => step.unit))];
   const downMinutes = units.reduce((sum, unit) => {
     const down = downOf(steps, unit);
