@@ -203,6 +203,6 @@ describe("when it is due, whether it is fine", () => {
     await page.press("Add it");
     await page.find(By.css("[aria-label='Remove: House left alone']"));
     await page.open(`${app.url}${HOME}/parts/cellar-filter`);
-    expect(await text("section[aria-labelledby=slot]")).toMatch(/, less nobody at home/);
+    expect(await text("section[aria-labelledby=slot]")).toMatch(/put off by nobody at home/);
   });
 });

@@ -221,7 +221,9 @@ describe("the year on a desk", () => {
     const peg = `nav[aria-label='The year and what hangs from it'] a[href*='/year/2026'][href$='/owner']`;
     const pegs = await driver().findElements(By.css(peg));
     expect(pegs.length).toBeGreaterThan(3);
-    // The beam is drawn anew once the plan counts: the peg is looked for when it is pressed.
+    // The beam is drawn anew once the plan counts: what hung there before has gone.
+    const gone = `${peg.replace("/year/2026", "/year/2026-04-12")}`;
+    await demo.page.until(async () => (await driver().findElements(By.css(gone))).length === 0);
     await driver().executeScript(`document.querySelector("${peg}").click()`);
     await demo.page.heading("Round of");
     await demo.page.press("It is agreed: keep this round");
