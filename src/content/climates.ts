@@ -69,9 +69,9 @@ export const CLIMATE_STARTS: readonly ClimateStart[] = [
   {
     id: "high",
     name: "High in the mountains",
-    monthlyMeanC: [-6, -6, -3, 1, 6, 10, 12, 12, 9, 4, -2, -5],
+    monthlyMeanC: [-6, -6, -3, 2, 7, 12, 15, 15, 11, 5, -1, -5],
     heatingDesignC: -20,
-    coolingDesignMeanC: 18,
+    coolingDesignMeanC: 20,
     dailyRangeC: 12,
   },
   {

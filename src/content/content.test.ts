@@ -352,7 +352,8 @@ describe("climates to start from", () => {
         from: plainDate("2026-01-01"),
         to: plainDate("2026-12-31"),
       });
-      expect(seasons.heatingStart).toHaveLength(1);
+      // Where it is never cold no house is ever heated, and each summer is one long one.
+      expect(seasons.heatingStart).toHaveLength(Math.min(...monthlyMeanC) < 14 ? 1 : 0);
     },
   );
 });

@@ -42,4 +42,10 @@ PRAGMA legacy_alter_table=ON;--> statement-breakpoint
 DROP TABLE `filter_slots`;--> statement-breakpoint
 ALTER TABLE `__new_filter_slots` RENAME TO `filter_slots`;--> statement-breakpoint
 PRAGMA legacy_alter_table=OFF;--> statement-breakpoint
-PRAGMA foreign_keys=ON;
+PRAGMA foreign_keys=ON;--> statement-breakpoint
+-- With the old table went what counts its changes.
+CREATE TRIGGER `filter_slots_insert_counted` AFTER INSERT ON `filter_slots` BEGIN UPDATE `register_number` SET `number` = `number` + 1; END;
+--> statement-breakpoint
+CREATE TRIGGER `filter_slots_update_counted` AFTER UPDATE ON `filter_slots` BEGIN UPDATE `register_number` SET `number` = `number` + 1; END;
+--> statement-breakpoint
+CREATE TRIGGER `filter_slots_delete_counted` AFTER DELETE ON `filter_slots` BEGIN UPDATE `register_number` SET `number` = `number` + 1; END;

@@ -116,7 +116,7 @@ describe("entering a unit", () => {
     );
     const parts = formOf({ part: ["blower", "capacitor", "moon"], "count-capacitor": "2" });
     expect(await landing(saveParts(HOME, id, nothingSent, parts))).toBe(
-      `/homes/${HOME}/units/${id}/set-up/done`,
+      `/homes/${HOME}/when-last?unit=${id}`,
     );
     await landing(saveParts(HOME, id, nothingSent, parts));
     const names = (await snapshot()).parts
