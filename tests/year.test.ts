@@ -12,6 +12,7 @@ import { nextRoundOf } from "@/features/schedule/round/next-round-queries";
 import { technicianPage } from "@/features/schedule/round/technician-queries";
 import { yearPage } from "@/features/schedule/year/year-queries";
 import { shellOf } from "@/features/timeline/shell-queries";
+import { MOST_PINS_A_JOB } from "@/server/commands/year";
 import { bringBack, remove } from "@/server/commands/trash";
 import { actOnDemo, formOf, led, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
@@ -175,6 +176,55 @@ describe("moving", () => {
       }),
     ).toEqual({ kind: "nothing" });
     expect((await year()).draft).toEqual(draft);
+  });
+});
+
+describe("what no plan can have", () => {
+  it("pins within the year, and few days a job", async () => {
+    const far = { task: DRYER, day: day(366), isPinned: true };
+    expect(await actions.pin(HOME, far)).toEqual({ kind: "too-far" });
+    const { draft } = await year();
+    const [first] = daysOf(draft!, DRYER);
+    expect(await move(DRYER, first!, day(366), draft!.version)).toEqual({ kind: "too-far" });
+    for (let n = 0; n < MOST_PINS_A_JOB; n++)
+      expect(await actions.pin(HOME, { task: DRYER, day: day(40 + n), isPinned: true })).toEqual({
+        kind: "done",
+      });
+    expect(await actions.pin(HOME, { task: DRYER, day: day(99), isPinned: true })).toEqual({
+      kind: "too-many",
+    });
+    expect(await move(DRYER, first!, day(98), draft!.version)).toEqual({ kind: "too-many" });
+    expect((await year()).pins).toHaveLength(MOST_PINS_A_JOB);
+    expect((await year()).draft).toEqual(draft);
+    for (const { task, day: on } of (await year()).pins)
+      await actions.pin(HOME, { task, day: on, isPinned: false });
+    expect((await year()).pins).toEqual([]);
+  });
+
+  it("keeps of a draft the jobs there are, each as often as its windows allow", async () => {
+    const before = (await year()).draft!;
+    const { madeOn, horizonEnd } = before;
+    const sent = before.days.map(({ task, day: on }) => ({ task, day: on }));
+    const send = (days: typeof sent) => actions.keepDraft(HOME, { madeOn, horizonEnd, days });
+    // What was computed is kept whole.
+    expect(await send(sent)).toEqual({ kind: "done" });
+    const whole = (await year()).draft!;
+    const ordered = (days: typeof sent) => days.map(({ task, day: on }) => `${task} ${on}`).sort();
+    expect(ordered(whole.days)).toEqual(ordered(sent));
+    // Thousands of days of one job, days no plan reaches, jobs that are not there: the page opens all the same.
+    const odd = Array.from({ length: 5000 }, (_, n) => ({ task: DRYER, day: day(n % 900) }));
+    expect(await send([...odd, { task: "gone.job", day: day(3) }])).toEqual({ kind: "done" });
+    const { draft } = await year();
+    // The duct is due twice a year at most: now, and once or twice more before next spring.
+    expect(draft!.days.length).toBeGreaterThan(0);
+    expect(draft!.days.length).toBeLessThanOrEqual(3);
+    expect((await page()).draft!.kind).toBe("draft");
+    expect(await actions.keepDraft(HOME, { madeOn, horizonEnd: day(-3), days: sent })).toEqual({
+      kind: "too-far",
+    });
+    await actions.discard(HOME, { id: draft!.id, isDiscarded: true });
+    await actions.discard(HOME, { id: before.id, isDiscarded: false });
+    expect((await year()).draft!.id).toBe(before.id);
   });
 });
 

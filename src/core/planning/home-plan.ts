@@ -243,6 +243,25 @@ export function windowsOf(
   return windows;
 }
 
+/**
+ * How often at most a job may be done between today and a day, one window after the other: every time as soon
+ * as its window opens. A pin may set it on a day of its own beside that.
+ *
+ * @example mostTimes(smallStatus, smallStatus.jobs[0], "2026-04-14") // 1
+ */
+export function mostTimes(status: HomeStatus, job: JobStatus, horizonEnd: PlainDate): number {
+  const calculator = status.calculatorOf(job, horizonEnd);
+  const last = toDay(horizonEnd);
+  let times = 0;
+  let day: number | null = Math.max(toDay(status.today), toDay(job.opens ?? status.today));
+  while (day !== null && day <= last) {
+    times++;
+    const opens: number | null | undefined = calculator?.after(day)?.opens;
+    day = typeof opens === "number" ? Math.max(opens, day + 1) : null;
+  }
+  return Math.max(1, times);
+}
+
 /** Days by their numbers: a thousand are asked for, far fewer are different. */
 class DayNames {
   readonly #known = new Map<number, PlainDate>();

@@ -1,5 +1,6 @@
 import "server-only";
 import { randomUUID } from "node:crypto";
+import { mostTimes, YEAR_DAYS } from "@/core/planning/home-plan";
 import { moved, type Move } from "@/core/planning/moves";
 import type { Occurrence } from "@/core/planning/plan";
 import { asOfToday, numbered, planLeft } from "@/core/planning/published";
@@ -15,7 +16,7 @@ import {
 import { endsOfHome, type HomeEnd } from "@/core/runs/home-ends";
 import { isSupply } from "@/core/runs/run-ends";
 import { findRun, sayWhyOpen } from "@/db/repositories/runs";
-import type { PlainDate } from "@/core/quantities/plain-date";
+import { addDays, type PlainDate } from "@/core/quantities/plain-date";
 import {
   insertPin,
   insertPlan,
@@ -24,7 +25,7 @@ import {
   putRound,
   updatePlan,
 } from "@/db/repositories/year";
-import { scheduleNow } from "../snapshots/snapshot-cache";
+import { homeStatus, scheduleNow } from "../snapshots/snapshot-cache";
 import { createdAt, type OpenHome } from "./home-command";
 
 /** What came of changing a year: done, or why not. */
@@ -32,21 +33,59 @@ export type YearAnswer =
   | { kind: "done" }
   /** Somebody changed the draft meanwhile: it has to be looked at again. */
   | { kind: "overtaken" }
+  /** A day no plan reaches, or a job that is pinned to as many days as it may be. */
+  | { kind: "too-far" | "too-many" }
   /** There is no plan to change. */
   | { kind: "nothing" }
   /** Machines that are off still: why they stay so is asked before the round ends. */
   | { kind: "still-off"; units: string[] };
 
 const DONE: YearAnswer = { kind: "done" };
+/** A job that has to have its days by hand more often than that has the wrong rhythm. */
+export const MOST_PINS_A_JOB = 12;
 
-/** Keeps a plan that was computed, as the draft; the draft before it is put away. */
+/** The last day that a plan begun today may have. */
+const lastDay = (today: PlainDate): PlainDate => addDays(today, YEAR_DAYS);
+
+/** Of a plan that was sent what a plan of the home can have: its jobs, each at most as often as its windows allow. */
+function possible(
+  { snapshot, today }: OpenHome,
+  days: readonly Occurrence[],
+  horizonEnd: PlainDate,
+): Occurrence[] {
+  const status = homeStatus(snapshot, today);
+  const left = new Map(
+    status.jobs.map((job) => {
+      const pins = snapshot.year.pins.filter((pin) => pin.task === job.task.id).length;
+      return [job.task.id, mostTimes(status, job, horizonEnd) + pins];
+    }),
+  );
+  const known = new Set<string>();
+  return days
+    .filter(({ day }) => day >= today && day <= horizonEnd)
+    .sort((a, b) => (a.day < b.day ? -1 : 1))
+    .filter(({ task, day }) => {
+      const times = left.get(task) ?? 0;
+      if (times === 0 || known.has(`${task} ${day}`)) return false;
+      known.add(`${task} ${day}`);
+      left.set(task, times - 1);
+      return true;
+    });
+}
+
+/**
+ * Keeps a plan that was computed, as the draft; the draft before it is put away. Of what no plan of the home can
+ * have nothing is kept.
+ */
 export async function keepDraft(
   home: OpenHome,
-  { madeOn, horizonEnd, days }: Pick<YearPlan, "madeOn" | "horizonEnd"> & { days: Occurrence[] },
+  { days, ...sent }: Pick<YearPlan, "madeOn" | "horizonEnd"> & { days: Occurrence[] },
 ): Promise<YearAnswer> {
   const { tx, homeId, snapshot, today } = home;
-  const known = new Set(scheduleNow(snapshot, today).map(({ task }) => task.id));
-  const kept = days.filter(({ task, day }) => known.has(task) && day >= today);
+  const madeOn = sent.madeOn < today ? sent.madeOn : today;
+  const horizonEnd = sent.horizonEnd < lastDay(today) ? sent.horizonEnd : lastDay(today);
+  if (horizonEnd < today) return { kind: "too-far" };
+  const kept = possible(home, days, horizonEnd);
   const at = createdAt(home);
   const { draft } = snapshot.year;
   if (draft) await updatePlan(tx, homeId, draft.id, { discardedAt: at });
@@ -70,11 +109,13 @@ export async function moveInDraft(
   if ((draft?.version ?? null) !== version) return { kind: "overtaken" };
   const base = draft ?? current;
   if (!base || move.to < today) return { kind: "nothing" };
+  if (move.to > lastDay(today)) return { kind: "too-far" };
   const days = asOfToday({ today }, planLeft(scheduleNow(snapshot, today), today, base));
   const of = move.of.filter((each) =>
     days.some(({ task, day }) => task === each.task && day === each.day),
   );
   if (of.length === 0) return { kind: "nothing" };
+  if (of.some(({ task, day }) => isFull(home, task, day))) return { kind: "too-many" };
   const at = createdAt(home);
   const fresh = numbered(moved(days, { of, to: move.to }));
   if (draft) await updatePlan(tx, homeId, draft.id, { days: fresh, version: draft.version + 1 });
@@ -92,6 +133,11 @@ export async function moveInDraft(
   return DONE;
 }
 
+/** Whether a job has as many pins as it may, not counting one that is about to go. */
+const isFull = ({ snapshot, today }: OpenHome, task: string, gone?: PlainDate): boolean =>
+  snapshot.year.pins.filter((pin) => pin.task === task && pin.day >= today && pin.day !== gone)
+    .length >= MOST_PINS_A_JOB;
+
 /** Pins a job to a day, or lets go of it. */
 export async function setPin(
   home: OpenHome,
@@ -101,8 +147,10 @@ export async function setPin(
   const known = snapshot.year.pins.find((pin) => pin.task === task && pin.day === day);
   if (!isPinned && known) await markPinDeleted(tx, homeId, known.id, createdAt(home));
   const isJob = scheduleNow(snapshot, today).some((job) => job.task.id === task);
-  if (isPinned && !known && isJob && day >= today)
-    await insertPin(tx, homeId, { id: randomUUID(), task, day }, createdAt(home));
+  if (!isPinned || known || !isJob || day < today) return DONE;
+  if (day > lastDay(today)) return { kind: "too-far" };
+  if (isFull(home, task)) return { kind: "too-many" };
+  await insertPin(tx, homeId, { id: randomUUID(), task, day }, createdAt(home));
   return DONE;
 }
 

@@ -23,6 +23,9 @@ const SHOWN = ["draft", "current"] as const;
 const ANSWER_WORDS: Partial<Record<Answered["kind"], string>> = {
   overtaken: "The draft was changed in another window. It is shown as it is now; try again.",
   nothing: "There was nothing to change. It is shown as it is now.",
+  "too-far": "A plan reaches a year ahead and no further. Choose a day before that.",
+  "too-many":
+    "That job is pinned to as many days as it may be. Let go of one first, or change how often it is done.",
   unreadable: "That could not be read, and nothing was changed.",
 };
 const UNREACHED = "The app could not be reached; nothing was changed. Try again.";
