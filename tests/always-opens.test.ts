@@ -11,7 +11,8 @@ import { driverForm } from "@/features/inventory/household/household-form";
 import { changeJob, noteJobDone } from "@/features/schedule/jobs-actions";
 import { jobFormOf } from "@/features/schedule/job-form-values";
 import { jobPageOf } from "@/features/schedule/jobs-queries";
-import { bringBack } from "@/features/inventory/trash/removed-actions";
+import { bringBack, removeThing } from "@/features/inventory/trash/removed-actions";
+import { NOT_THERE, removableSchema } from "@/server/commands/trash";
 import { removedOf } from "@/features/inventory/trash/removed-queries";
 import { changeHome } from "@/features/inventory/homes/setup-actions";
 import { homeFieldsOf } from "@/features/inventory/homes/setup-queries";
@@ -190,5 +191,40 @@ describe("removed things", () => {
     expect(gone.kind).toBe("driver");
     await bringBack({ kind: "driver", homeId: HOME, id });
     expect((await snapshot()).drivers.map((each) => each.id)).toContain(id);
+  });
+
+  it("says in words that there is nothing of that kind to remove or bring back, and changes nothing", async () => {
+    const home = await snapshot();
+    const ids = {
+      unit: "yard-condenser",
+      slot: "cellar-filter",
+      contact: home.contacts[0]!.id,
+      entry: home.history.entries.at(-1)!.id,
+      person: home.year.people[0]!.id,
+    };
+    const odd = ["", "nobody", "'; --", "🪟"];
+    const { kind: kinds } = removableSchema.shape;
+    for (const kind of kinds.options)
+      for (const id of [
+        ...odd,
+        ...Object.entries(ids).flatMap(([of, id]) => (of === kind ? [] : [id])),
+      ])
+        for (const deed of [removeThing, bringBack]) {
+          const said = await deed({ kind, homeId: HOME, id });
+          expect([kind, id, said]).toEqual([kind, id, NOT_THERE]);
+        }
+    // Of another home, of a kind there is none of, and what is no question at all.
+    const elsewhere = { kind: "unit", homeId: "boathouse", id: ids.unit } as const;
+    expect(await removeThing(elsewhere)).toBe(NOT_THERE);
+    for (const target of [{ ...elsewhere, kind: "wall" }, null, 7])
+      expect(await removeThing(target as typeof elsewhere)).toBe(NOT_THERE);
+    expect((await snapshot()).units).toEqual(home.units);
+    expect((await snapshot()).history.entries).toHaveLength(home.history.entries.length);
+    // What is there goes and comes back.
+    const unit = { kind: "unit", homeId: HOME, id: ids.unit } as const;
+    expect(await removeThing(unit)).toBeNull();
+    expect((await snapshot()).units.map(({ id }) => id)).not.toContain(ids.unit);
+    expect(await bringBack(unit)).toBeNull();
+    expect((await snapshot()).units.map(({ id }) => id)).toContain(ids.unit);
   });
 });

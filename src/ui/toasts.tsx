@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 
 type Said = {
   words: string;
-  action: { label: string; onClick: () => void };
+  action?: { label: string; onClick: () => void };
   /** It stays until it is put away. */
   stays?: true;
 };
@@ -23,12 +23,15 @@ export async function say({ words, action, stays }: Said): Promise<void> {
   wanted();
   await stands;
   const { toast } = await import("sonner");
-  toast(words, { action, ...(stays ? { duration: Infinity } : {}) });
+  toast(words, { ...(action ? { action } : {}), ...(stays ? { duration: Infinity } : {}) });
 }
 
 /** Says what was done and offers to take it back, for ten seconds. */
 export const undoToast = (words: string, undo: () => Promise<unknown>): void =>
   void say({ words, action: { label: "Undo", onClick: () => void undo() } });
+
+/** Says what went wrong where there is no field to say it at. */
+export const sayProblem = (words: string): void => void say({ words });
 
 const itStands = () => ready();
 

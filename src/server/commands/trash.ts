@@ -1,4 +1,5 @@
 import "server-only";
+import { sql } from "drizzle-orm";
 import { z } from "zod";
 import { markContactDeleted } from "@/db/repositories/contacts";
 import { markDriverDeleted } from "@/db/repositories/drivers";
@@ -74,13 +75,34 @@ async function mark(tx: Tx, { kind, homeId, id }: Removable, at: string | null):
   }
 }
 
-/** Takes something out of sight; everything recorded at it stays, and it can be brought back. */
-export async function remove(target: Removable): Promise<void> {
-  const { write } = await appStore();
-  await write((tx) => mark(tx, target, now().toISOString()));
+/** What comes of it where it is not there, or is of another kind. */
+export const NOT_THERE = "That is not here any more, or is something else. Nothing was changed.";
+
+/** How many rows of the database a write changed so far. */
+async function changedSoFar(tx: Tx): Promise<number> {
+  const row = await tx.get<{ n: number }>(sql`SELECT total_changes() AS n`);
+  return row?.n ?? 0;
 }
 
-export async function bringBack(target: Removable): Promise<void> {
+/** @returns what is wrong, in a sentence; null when it is done */
+async function marked(target: unknown, at: string | null): Promise<string | null> {
+  const known = removableSchema.safeParse(target);
+  if (!known.success) return NOT_THERE;
   const { write } = await appStore();
-  await write((tx) => mark(tx, target, null));
+  return write(async (tx) => {
+    const before = await changedSoFar(tx);
+    await mark(tx, known.data, at);
+    return (await changedSoFar(tx)) > before ? null : NOT_THERE;
+  });
 }
+
+/**
+ * Takes something out of sight; everything recorded at it stays, and it can be brought back.
+ *
+ * @returns what is wrong, in a sentence; null when it is done
+ */
+export const remove = (target: unknown): Promise<string | null> =>
+  marked(target, now().toISOString());
+
+/** @returns what is wrong, in a sentence; null when it is back */
+export const bringBack = (target: unknown): Promise<string | null> => marked(target, null);

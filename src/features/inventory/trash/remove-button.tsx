@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useTransition } from "react";
 import { Button } from "@/ui/button";
-import { undoToast } from "@/ui/toasts";
+import { sayProblem, undoToast } from "@/ui/toasts";
 import type { Removable } from "@/server/commands/trash";
 import { bringBack, removeThing } from "./removed-actions";
 
@@ -21,8 +21,9 @@ export function RemoveButton({
   const [pending, startTransition] = useTransition();
   const remove = () =>
     startTransition(async () => {
-      await removeThing(target);
+      const problem = await removeThing(target);
       router.push(goTo);
+      if (problem) return sayProblem(problem);
       undoToast(`Removed: ${name}`, async () => {
         await bringBack(target);
         router.refresh();

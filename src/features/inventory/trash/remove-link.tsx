@@ -1,14 +1,15 @@
 "use client";
 
-import { undoToast } from "@/ui/toasts";
+import { sayProblem, undoToast } from "@/ui/toasts";
 import type { Removable } from "@/server/commands/trash";
 import { bringBack, removeThing } from "./removed-actions";
 
 /** Removes a row of a list at once, and offers to undo it. */
 export function RemoveLink({ target, name }: { target: Removable; name: string }) {
   const remove = async () => {
-    await removeThing(target);
-    undoToast(`Removed: ${name}`, () => bringBack(target));
+    const problem = await removeThing(target);
+    if (problem) sayProblem(problem);
+    else undoToast(`Removed: ${name}`, () => bringBack(target));
   };
   return (
     <button

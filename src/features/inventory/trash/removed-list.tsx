@@ -4,6 +4,7 @@ import type { Removed } from "@/server/snapshots/beside";
 import { useMemo } from "react";
 import { Button } from "@/ui/button";
 import { Listing, type Column } from "@/ui/listing";
+import { sayProblem } from "@/ui/toasts";
 import { bringBack } from "./removed-actions";
 
 const KIND_WORDS = {
@@ -59,7 +60,13 @@ const columnsOf = (homeId: string): Column<Removed>[] => [
     className:
       "wide:w-36 wide:text-right max-wide:col-start-2 max-wide:row-span-2 max-wide:row-start-1",
     cell: ({ kind, id }) => (
-      <Button onClick={() => void bringBack({ kind, homeId, id })}>Bring back</Button>
+      <Button
+        onClick={() =>
+          void bringBack({ kind, homeId, id }).then((problem) => problem && sayProblem(problem))
+        }
+      >
+        Bring back
+      </Button>
     ),
   },
 ];
