@@ -240,7 +240,7 @@ describe("a new home on a phone", () => {
     const day = plainDate("2026-03-13");
     await backUp(app.file, path.join(path.dirname(app.file), "daily-copies"), day);
     await page.open(`${app.url}/welcome`);
-    await page.press("Put back the copy of Fri 13 Mar");
+    await page.press("Put back the copy of Fri 13 Mar, made by itself");
     await page.heading("Put back the copy of Fri 13 Mar?");
     await page.press("Leave all as it is");
     // What is entered after the copy goes with it, and is kept in a copy of its own.
@@ -249,13 +249,13 @@ describe("a new home on a phone", () => {
     await page.press("Add them");
     await page.seen("Ada Quill");
     await page.open(`${app.url}/welcome`);
-    await page.press("Put back the copy of Fri 13 Mar");
+    await page.press("Put back the copy of Fri 13 Mar, made by itself");
     await putItBack();
     await page.open(`${home}/contacts`);
     expect(await browser.driver.getPageSource()).not.toContain("Ada Quill");
     await page.open(`${app.url}/welcome`);
     await page.seen("What stood here until a copy was put back");
-    await page.press("Put back the copy of Sat 14 Mar");
+    await page.press("Put back the copy of Sat 14 Mar, what stood here until a copy was put back");
     await putItBack();
     await page.open(`${home}/contacts`);
     await page.seen("Ada Quill");

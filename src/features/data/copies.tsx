@@ -61,6 +61,7 @@ export function Copies({ copies, homes }: { copies: readonly CopyHere[]; homes: 
                 <PutBackPress
                   copy={{ kind: copy.kind, name: copy.name }}
                   day={dateWords(copy.day, today)}
+                  origin={KIND_WORDS[copy.kind]}
                   now={homes.length > 0 ? listWords(homes) : null}
                 />
               )}

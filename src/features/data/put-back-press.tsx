@@ -13,10 +13,13 @@ const UNREACHED = "Nothing was put back: Amber Lintel could not be reached. Ask 
 export function PutBackPress({
   copy,
   day,
+  origin,
   now,
 }: {
   copy: { kind: string; name: string };
   day: string;
+  /** Where it comes from: of one day there may be several. */
+  origin: string;
   /** The homes that are here now; null where there are none. */
   now: string | null;
 }) {
@@ -37,7 +40,7 @@ export function PutBackPress({
   return (
     <AlertDialog.Root onOpenChange={() => setProblem(null)}>
       <AlertDialog.Trigger asChild>
-        <Button aria-label={`Put back the copy of ${day}`}>Put back</Button>
+        <Button aria-label={`Put back the copy of ${day}, ${origin}`}>Put back</Button>
       </AlertDialog.Trigger>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-slate/60" />
