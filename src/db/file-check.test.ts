@@ -92,6 +92,18 @@ describe("a file that is not opened", () => {
     await expectRefused("damaged", /npm run restore -- .*daily-copies.amber-lintel-2026-03-09\.db/);
   });
 
+  it("is one that was cut short, by a page or by much", async () => {
+    await inFile("VACUUM");
+    const whole = readFileSync(file);
+    const page = whole.readUInt16BE(16);
+    for (const bytes of [whole.length - page, whole.length - 10, Math.ceil(whole.length / 3)]) {
+      writeFileSync(file, whole.subarray(0, bytes));
+      await expectRefused("damaged", /put a copy of it in its place/);
+    }
+    writeFileSync(file, whole);
+    expect(await refusedFile(file, KNOWN)).toBeNull();
+  });
+
   it("is one in a folder that is not there", async () => {
     const lost = path.join(folder, "nowhere", "amber.db");
     expect((await refusedFile(lost, KNOWN))?.why).toBe("no-folder");

@@ -53,6 +53,26 @@ const found = (extra: Partial<HomeSnapshot> = {}) => tasksOf(snapshot([], extra)
 const task = (key: string, extra: Partial<HomeSnapshot> = {}) =>
   found(extra).find((each) => each.key === key);
 
+describe("parts of a kind that are seen to together", () => {
+  const bleed = { ...job("bleed"), together: true as const };
+  const radiators: JobCatalogue = {
+    ...jobs,
+    part: (kind) => (kind === "trap" ? [bleed, job("rinse")] : []),
+  };
+  const six = Array.from({ length: 6 }, (_, n): Part => ({ ...trap, id: `trap-${n + 1}` }));
+
+  it("are one job, at the first of them, and the others of each stay", () => {
+    const ids = (parts: Part[]) =>
+      tasksOf(snapshot([], { parts }), radiators)
+        .map(({ id }) => id)
+        .filter((id) => id.includes("trap"));
+    expect(ids(six).filter((id) => id.endsWith(".bleed"))).toEqual(["trap-1.bleed"]);
+    expect(ids(six).filter((id) => id.endsWith(".rinse"))).toHaveLength(6);
+    // The first gone, it is the next one’s.
+    expect(ids(six.slice(1)).filter((id) => id.endsWith(".bleed"))).toEqual(["trap-2.bleed"]);
+  });
+});
+
 describe("the jobs of a home", () => {
   it("are those of itself, its units, their filters and their parts, each under its place", () => {
     expect(found({ parts: [trap] }).map(({ id }) => id)).toEqual([

@@ -59,6 +59,43 @@ describe("finding by words", () => {
   ])("%s", async (query, expected) => {
     expect(await titles(query)).toContain(expected);
   });
+  it.each([
+    ["gas", "Pages: How to shut things off"],
+    ["main gas", "Pages: How to shut things off"],
+    ["shut off", "Pages: How to shut things off"],
+    ["shutoff valve", "Pages: How to shut things off"],
+    ["stopcock", "Pages: How to shut things off"],
+    ["warranty", "Pages: Cellar furnace: costs"],
+    ["budget", "Pages: Cellar furnace: costs"],
+    ["guarantee", "Pages: Cellar furnace: costs"],
+    ["settings", "Pages: Home and climate"],
+    ["vacation", "Pages: Who goes round"],
+    ["flashlight", "Pages: Tools and consumables"],
+    ["backup", "Pages: Go back to a copy"],
+    ["when last", "Pages: When was it last done?"],
+  ])("%s is found by what people call it: %s", async (query, expected) => {
+    const all = await titles(query);
+    expect(all).toContain(expected);
+    // No word twice, and no more than fit under the field.
+    expect(new Set(all).size).toBe(all.length);
+    expect(all.length).toBeLessThanOrEqual(24);
+  });
+  it.each(["blows cold", "noisy", "beeps", "no heat", "odor", "leaking"])(
+    "%s is something one notices",
+    async (query) => {
+      const signs = (await found(HOME, query)).filter(({ group }) => group === "Did you notice");
+      expect(signs).not.toEqual([]);
+      for (const { href } of signs)
+        expect(href).toMatch(/^\/homes\/sluice-house\/noticed\?sign=[\w:-]+$/);
+    },
+  );
+  it("has the home’s own things before pages and signs", async () => {
+    const groups = (await found(HOME, "filter")).map(({ group }) => group);
+    const firstPage = groups.findIndex((group) => group === "Pages" || group === "Did you notice");
+    expect(groups.indexOf("Parts")).toBeGreaterThanOrEqual(0);
+    expect(groups.slice(0, firstPage)).toContain("Parts");
+    expect(groups.slice(firstPage)).not.toContain("Parts");
+  });
   it("puts machines and parts before notes", async () => {
     const groups = (await found(HOME, "furnace")).map(({ group }) => group);
     expect(groups[0]).not.toBe("Notes");

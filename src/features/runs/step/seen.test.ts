@@ -41,6 +41,23 @@ describe("what stands in the fields of a step", () => {
     expect(read.kind === "problem" && read.message).toContain(words);
   });
 
+  it("asks once more about a filter that does not go into its opening, and takes one that does", () => {
+    const read = (typed: Typed, nominal?: string) =>
+      readSeen(size, typed, "us", "label", nominal ? { nominal: { text: nominal } } : {});
+    const opening = "16 1/8 x 25 1/8 x 1 1/8";
+    // A printed 16x25x1 is 15 1/2 by 24 1/2 by 3/4 in.
+    expect(read({ opening, buy: "16x25x1" })).toMatchObject({ kind: "seen" });
+    for (const typed of [
+      { opening, buy: "20x25x1" },
+      { opening, buy: "16x25x4" },
+    ])
+      expect(read(typed)).toMatchObject({ kind: "problem", field: "buy" });
+    // Nothing new to buy: then what is written down of the slot has to go in.
+    expect(read({ opening }, "16x25x1 in")).toMatchObject({ kind: "seen" });
+    expect(read({ opening }, "20x25x1 in")).toMatchObject({ kind: "problem", field: "buy" });
+    expect(read({ opening })).toMatchObject({ kind: "seen" });
+  });
+
   it("is nothing while nothing stands there, and nothing is asked of a step that records nothing", () => {
     expect(readSeen(pressure, { value: " " }, "metric")).toEqual({ kind: "nothing" });
     expect(readSeen(size, {}, "metric")).toEqual({ kind: "nothing" });
