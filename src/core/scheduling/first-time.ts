@@ -1,6 +1,6 @@
 import { toDay, type DayNumber, type PlainDate } from "../quantities/plain-date";
 import type { Dates } from "./due-calculator";
-import type { PlannedTask } from "./task";
+import { RENEW, type PlannedTask } from "./task";
 import { partsOf, type Trigger } from "./trigger";
 import { weatherOf } from "./weather-calls";
 
@@ -40,6 +40,28 @@ export function isOwedAnew(trigger: Trigger, isSafety: boolean): boolean {
     return isSafety || (each.anchor === "heatingStart" && each.offsetDays <= -SERVICE_DAYS);
   });
 }
+
+/**
+ * Whether nobody has said of a job when it was last done, though it comes round: it is asked about. A filter’s
+ * change is known from its fitting, and what goes by the age of a thing from the date on it.
+ *
+ * @example isPastUnknown({ lastDone: "2026-03-01", isFirstTime: false, task: { key: "rinse", trigger: { kind: "wear" }, isSafety: true } }) // false
+ */
+export const isPastUnknown = ({
+  lastDone,
+  isFirstTime,
+  task,
+}: {
+  lastDone: PlainDate | null;
+  isFirstTime: boolean;
+  task: Pick<PlannedTask, "key" | "trigger" | "isSafety" | "isOff" | "isOwn">;
+}): boolean =>
+  lastDone === null &&
+  !task.isOff &&
+  !task.isOwn &&
+  task.key !== RENEW &&
+  (isFirstTime || partsOf(task.trigger).some(({ kind }) => kind !== "age")) &&
+  isOwedAnew(task.trigger, task.isSafety);
 
 /**
  * When each job of unknown past is due for the first time. Never done is not fresh: it is due soon, but nobody

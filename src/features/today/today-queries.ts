@@ -9,6 +9,7 @@ import type { PlainDate } from "@/core/quantities/plain-date";
 import { inSentence } from "@/core/quantities/words";
 import type { Procedure } from "@/core/runs/procedure";
 import type { JobStatus } from "@/core/scheduling/schedule";
+import { isPastUnknown } from "@/core/scheduling/first-time";
 import { todayOrder, type When } from "@/core/scheduling/today-order";
 import type { Part } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
@@ -38,6 +39,8 @@ export type Today = {
   /** The rest of it, in the same order. */
   closer: (TodayJob & { when: When })[];
   watch: Watch[];
+  /** Jobs nobody is known to have done: they are asked about again, calmly. */
+  undated: number;
   /** The day of an entry that is still to come by this computer’s clock. */
   clockBehind: PlainDate | null;
   /** What cannot be read, and where it belongs. */
@@ -75,6 +78,7 @@ function todayShown(status: HomeStatus): Today {
     today,
     season: seasonLine(snapshot, today),
     watch: watchOf(snapshot, today, schedule),
+    undated: schedule.filter(isPastUnknown).length,
     clockBehind: clockBehind(snapshot.history.entries, today, snapshot.home.timeZone),
     past: order.filter(({ when }) => when === "past").length,
     soon: order.filter(({ when }) => when === "now").length,

@@ -136,6 +136,18 @@ export function TodayView({
                   : "All jobs that come round"}
               </Link>
             </p>
+            {data.undated > 0 && (
+              <p className="mt-2 text-second">
+                Nobody has said yet when{" "}
+                {data.undated === 1 ? "one of them was" : `${data.undated} of them were`} last done.{" "}
+                <Link
+                  href={`/homes/${book.home.id}/when-last`}
+                  className="text-link underline underline-offset-4"
+                >
+                  Say when, as far as you know
+                </Link>
+              </p>
+            )}
           </section>
         )}
       </div>

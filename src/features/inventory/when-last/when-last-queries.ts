@@ -3,9 +3,8 @@ import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import type { Unit } from "@/core/inventory/inventory";
 import { earliestInstallation } from "@/core/inventory/plausible";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { isOwedAnew } from "@/core/scheduling/first-time";
+import { isPastUnknown } from "@/core/scheduling/first-time";
 import type { JobStatus } from "@/core/scheduling/schedule";
-import { RENEW } from "@/core/scheduling/task";
 import { todayIn } from "@/lib/clock";
 import { jobTitle, triggerWords } from "@/presentation/task-words";
 import { homeSnapshot, scheduleNow } from "@/server/snapshots/snapshot-cache";
@@ -18,15 +17,7 @@ export const unknownJobs = (
   unitId?: string,
 ): JobStatus[] =>
   scheduleNow(snapshot, today)
-    .filter(
-      ({ task, lastDone }) =>
-        lastDone === null &&
-        !task.isOff &&
-        !task.isOwn &&
-        task.key !== RENEW &&
-        (unitId === undefined || task.unitId === unitId) &&
-        isOwedAnew(task.trigger, task.isSafety),
-    )
+    .filter((job) => (unitId === undefined || job.task.unitId === unitId) && isPastUnknown(job))
     .toSorted((a, b) => Number(b.task.isSafety) - Number(a.task.isSafety));
 
 export const askedOf = ({ task, unit }: JobStatus): AskedJob => ({
