@@ -42,4 +42,24 @@ describe("where a reading is going, in a sentence", () => {
     expect(going([-31, 5], [0, 4.8])?.isBeyond).toBe(false);
     expect(day(0)).toBe(today);
   });
+  it("begins anew where water was let in, and after what put it right", () => {
+    const pressure = (values: [offset: number, value: number][]) =>
+      judged(
+        values.map(([offset, value]) =>
+          event("reading", offset, {
+            reading: judgeInput.parse({ kind: "boiler-pressure-bar", value, unit: "bar" }),
+          }),
+        ),
+      );
+    // A tenth a quarter from 1.5 down, and filled to 1.6 on the way: what fell before says nothing of after.
+    const fallen: [number, number][] = [[-400, 1.5], [-300, 1.4], [-200, 1.3]]; // prettier-ignore
+    expect(goingOf(pressure(fallen))!.falls).toBe(true);
+    expect(goingOf(pressure([...fallen, [-190, 1.6]]))).toBeNull();
+    const after = goingOf(pressure([...fallen, [-190, 1.6], [-100, 1.55], [0, 1.5]]))!;
+    // 0.1 in 190 days: from 1.55 in the middle to 1 bar and below more than two years.
+    expect(after.trend.n).toBe(3);
+    expect(after.trend.crossing!.likely! > day(365)).toBe(true);
+    // The same without a filling: a job that put it right says so.
+    expect(goingOf(pressure(fallen), day(-250))).toBeNull();
+  });
 });
