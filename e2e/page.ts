@@ -149,7 +149,7 @@ export function pageOf(driver: WebDriver) {
     await driver.executeScript(axeSource);
     return driver.executeAsyncScript<string[]>(`
       const done = arguments[arguments.length - 1];
-      axe.run(document, { resultTypes: ["violations"] }).then((result) =>
+      axe.run(document, { resultTypes: ["violations"], preload: false }).then((result) =>
         done(result.violations.map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(" | "))));
     `);
   };

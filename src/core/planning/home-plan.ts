@@ -247,7 +247,7 @@ export function windowsOf(
  * How often at most a job may be done between today and a day, one window after the other: every time as soon
  * as its window opens. A pin may set it on a day of its own beside that.
  *
- * @example mostTimes(smallStatus, smallStatus.jobs[0], "2026-04-14") // 1
+ * @example mostTimes(smallStatus, smallStatus.jobs[0], "2026-04-14") // 2
  */
 export function mostTimes(status: HomeStatus, job: JobStatus, horizonEnd: PlainDate): number {
   const calculator = status.calculatorOf(job, horizonEnd);
