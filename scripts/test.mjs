@@ -9,9 +9,11 @@ import { build, install, quietEnv, root } from "./project.mjs";
 
 const bin = (name) => path.join("node_modules", ".bin", name);
 const tally = { passed: 0, failed: 0 };
+const started = Date.now();
+const soFar = () => `${Math.round((Date.now() - started) / 1000)} s`;
 
 function attempt(name, command, args, env) {
-  console.log(`\n— ${name}`);
+  console.log(`\n— ${name} (after ${soFar()})`);
   const { status } = spawnSync(command, args, { cwd: root, stdio: "inherit", env });
   return status === 0;
 }
@@ -25,7 +27,7 @@ function check([name, command, args]) {
     child.stderr.on("data", (chunk) => said.push(chunk));
     child.once("error", (error) => said.push(Buffer.from(String(error))));
     child.once("close", (status) => {
-      console.log(`\n— ${name}\n${Buffer.concat(said)}`);
+      console.log(`\n— ${name} (after ${soFar()})\n${Buffer.concat(said)}`);
       tally[status === 0 ? "passed" : "failed"]++;
       resolve();
     });
@@ -111,5 +113,6 @@ if (!process.argv.includes("--fast")) {
   // Two at once: each has a server, a database and a browser of its own.
   tests("Browser tests", "browser", ["--maxWorkers=2"], { ...quietEnv, AMBER_TEMPLATE: "made" });
 }
-console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
+console.log(`\nAll after ${soFar()}`);
+console.log(`${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed > 0 ? 1 : 0);
