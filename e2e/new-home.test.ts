@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { copyFileSync, existsSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import { By, Key } from "selenium-webdriver";
@@ -259,6 +259,27 @@ describe("a new home on a phone", () => {
     await putItBack();
     await page.open(`${home}/contacts`);
     await page.seen("Ada Quill");
+  });
+
+  it("takes a saved copy by its file and goes back to it; one that cannot be read it names and refuses", async () => {
+    const taken = path.join(path.dirname(app.file), "taken.db");
+    const spoiled = path.join(path.dirname(app.file), "spoiled.db");
+    copyFileSync(taken, spoiled);
+    const client = createClient({ url: `file:${spoiled}` });
+    await client.execute("PRAGMA journal_mode = DELETE");
+    await client.execute("UPDATE homes SET daily_range_k = '[['");
+    client.close();
+    await page.open(`${app.url}/welcome`);
+    const choose = async (file: string) =>
+      (await browser.driver.findElement(By.css("input[type=file]"))).sendKeys(file);
+    await choose(spoiled);
+    await page.seen("“Weir cottage” cannot be read: its climate is none. Nothing was changed.");
+    await choose(taken);
+    await page.seen("taken.db is in the list now");
+    await page.press("Put back the copy of Sat 14 Mar, brought by its file");
+    await putItBack();
+    await page.open(`${home}/contacts`);
+    expect(await browser.driver.getPageSource()).not.toContain("Ada Quill");
   });
 
   it("folds its log into one file when it is stopped in good order", async () => {

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { previewDriver } from "@/features/inventory/household/driver-preview";
-import { scheduleNow } from "@/server/snapshots/snapshot-cache";
+import { StoreTrouble } from "@/lib/store-trouble";
+import { asUnreadable, scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { addDays, plainDate } from "@/core/quantities/plain-date";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { saveContact } from "@/features/inventory/contacts/contacts-actions";
@@ -22,6 +23,9 @@ import { withdrawEntry } from "@/features/records/history-actions";
 import { actOnDemo, formOf, landing, nothingSent } from "./acting";
 import type { DemoStore } from "./demo-store";
 import { todayOf } from "@/features/today/today-queries";
+import { emergencyListOf, forAllIfUnreadable } from "@/features/emergency/emergency-queries";
+import { technicianPage } from "@/features/schedule/round/technician-queries";
+import { shellOf, shellOrWhy } from "@/features/timeline/shell-queries";
 
 jest.mock(
   "next/navigation",
@@ -45,6 +49,38 @@ const opens = async () => {
 };
 
 describe("a home always opens", () => {
+  it("names one that cannot be read and keeps it as it is, while the others open", async () => {
+    const spoil = (sql: string, id: string) => run(sql, id);
+    const row = async () => (await run("SELECT * FROM homes WHERE id = ?", "boathouse")).rows[0]!;
+    const before = await row();
+    await spoil("UPDATE homes SET monthly_mean_c = 'warm' WHERE id = ?", "boathouse");
+    const spoiled = { ...(await row()) };
+    expect(await shellOrWhy("boathouse")).toEqual({
+      ...{ unreadable: "The boathouse", why: "its climate is none" },
+      others: [{ id: HOME, name: "Sluice House" }],
+    });
+    expect((await shellOf(HOME))?.homes.map(({ name }) => name)).toEqual([
+      "Sluice House",
+      "The boathouse",
+    ]);
+    expect((await technicianPage(HOME))?.homes).toBe(1);
+    // Its emergencies are those of every home.
+    expect(await forAllIfUnreadable(emergencyListOf("boathouse"))).toBe("for-all");
+    await opens();
+    expect({ ...(await row()) }).toEqual(spoiled);
+    await spoil(
+      `UPDATE homes SET monthly_mean_c = '${String(before["monthly_mean_c"])}' WHERE id = ?`,
+      "boathouse",
+    );
+    // What has no meaning somewhere inside is told the same way; a store that is busy is not.
+    const said = jest.spyOn(console, "error").mockImplementation(() => undefined);
+    const odd = await asUnreadable(HOME, new Error("levels of no house"));
+    expect(odd).toMatchObject({ home: "Sluice House", why: "something in it has no meaning" });
+    const busy = new StoreTrouble("busy", null);
+    expect(await asUnreadable(HOME, busy)).toBe(busy);
+    said.mockRestore();
+  });
+
   it("refuses at its field a job that would come round every 101 years, and dates beyond any", async () => {
     const filled = jobFormOf((await jobPageOf(HOME, DUCT))!).values;
     const often = (n: string) =>

@@ -10,14 +10,13 @@ import {
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { plainDate } from "@/core/quantities/plain-date";
+import { readFirst } from "@/server/files/read-aside";
 import { copyDemo } from "../../tests/demo-store";
 import { backUp, putBack } from "./backup";
 import { migrateStore, openStore, type Store } from "./client";
-import journal from "./migrations/meta/_journal.json";
 
 jest.setTimeout(60_000);
 
-const KNOWN = journal.entries.length;
 const DAY = plainDate("2026-03-14");
 
 const rename = (store: Store, name: string) =>
@@ -140,7 +139,7 @@ describe("a copy of everything", () => {
     const copy = await backUp(file, folder, DAY);
     const running = await openStore(file);
     await rename(running, "Renamed since");
-    await expect(putBack(copy, file, DAY, KNOWN)).rejects.toThrow("stop it first");
+    await expect(putBack(copy, file, DAY, readFirst)).rejects.toThrow("stop it first");
     running.close();
     expect(await nameIn(file)).toBe("Renamed since");
     expect(existsSync(`${file}.coming`)).toBe(false);
@@ -158,8 +157,13 @@ describe("a copy of everything", () => {
       [path.join(folder, "nowhere.db"), "There is no file"],
       [file, "the database itself"],
     ] as const)
-      await expect(putBack(bad, file, DAY, KNOWN)).rejects.toThrow(words);
-    await expect(putBack(copy, file, DAY, KNOWN - 1)).rejects.toThrow("newer version");
+      await expect(putBack(bad, file, DAY, readFirst)).rejects.toThrow(words);
+    const newer = await openStore(copy);
+    await newer.client.execute(
+      "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)",
+    );
+    await newer.foldAndClose();
+    await expect(putBack(copy, file, DAY, readFirst)).rejects.toThrow("newer version");
     expect(await nameIn(file)).toBe("Sluice House");
   });
 
@@ -167,7 +171,7 @@ describe("a copy of everything", () => {
     const copy = await backUp(file, folder, DAY);
     writeFileSync(file, "scrambled");
     appendFileSync(`${file}-wal`, "scrambled too");
-    const aside = await putBack(copy, file, DAY, KNOWN);
+    const aside = await putBack(copy, file, DAY, readFirst);
     expect(await nameIn(file)).toBe("Sluice House");
     expect(readFileSync(aside!, "utf8")).toBe("scrambled");
   });

@@ -12,7 +12,7 @@ import path from "node:path";
 import { pathToFileURL } from "node:url";
 import { createClient, type Client } from "@libsql/client";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { ASIDE, COPY_FOLDERS } from "./copies-beside";
+import { ASIDE, BROUGHT, COPY_FOLDERS } from "./copies-beside";
 import { WAITS_MS } from "./file-check";
 import { asTrouble } from "./trouble";
 
@@ -109,6 +109,13 @@ export async function problemOf(
   }
 }
 
+/**
+ * Reads a file as the app would, where nobody else has it, and brings it to the present schema.
+ *
+ * @returns what is wrong with it, in words; null where every page of it would open
+ */
+export type ReadFirst = (file: string) => Promise<string | null>;
+
 /** What a copy holds: the names of its homes, and how many entries. */
 export type CopyContents = { homes: string[]; entries: number };
 
@@ -151,7 +158,7 @@ function toDisk(file: string): void {
 }
 
 /**
- * Puts a copy in the place of a database. The present one is kept beside it, with its log if it
+ * Puts a copy in the place of a database, once it was read. The present one is kept beside it, with its log if it
  * cannot be folded in; its path is given back, or null when there was none. Nothing is touched
  * when the copy is not whole or the database is in use.
  */
@@ -159,7 +166,7 @@ export async function putBack(
   copy: string,
   file: string,
   today: PlainDate,
-  migrationsKnown: number,
+  readFirst: ReadFirst,
 ): Promise<string | null> {
   if (!existsSync(copy)) throw new CopyProblem(`There is no file ${copy}.`);
   if (path.resolve(copy) === path.resolve(file))
@@ -171,7 +178,7 @@ export async function putBack(
   copyFileSync(copy, fresh);
   toDisk(fresh);
   try {
-    const problem = await problemOf(fresh, migrationsKnown);
+    const problem = await readFirst(fresh);
     if (problem) throw new CopyProblem(`${copy} is not put back: ${problem}.`);
     await fold(fresh);
     if (existsSync(file)) await fold(file);
@@ -190,7 +197,7 @@ export async function putBack(
 }
 
 /** How a copy is called that somebody brought from elsewhere. */
-const broughtName = (today: PlainDate): string => `brought-${today}.db`;
+const broughtName = (today: PlainDate): string => `${BROUGHT}${today}.db`;
 
 /**
  * Lays a file that somebody chose among the copies, once it was looked at: nothing of it is put back yet.
@@ -203,22 +210,25 @@ export async function bringCopy(
   database: string,
   today: PlainDate,
   write: (file: string) => Promise<void>,
+  readFirst: ReadFirst,
 ): Promise<string> {
   const folder = path.join(path.dirname(database), COPY_FOLDERS.asked);
   mkdirSync(folder, { recursive: true });
   const file = freeName(folder, broughtName(today));
   const coming = `${file}.coming`;
+  const read = `${file}.read`;
   try {
     await write(coming);
-    if (!(await contentsOf(coming)))
-      throw new CopyProblem(
-        "That file is no copy of Amber Lintel, or it is damaged. Nothing was changed.",
-      );
+    // What is read is brought to the present schema; what was brought stays as it is.
+    copyFileSync(coming, read);
+    const problem = await readFirst(read);
+    if (problem) throw new CopyProblem(`That file is not taken: ${problem}. Nothing was changed.`);
     for (const log of LOGS) rmSync(`${coming}${log}`, { force: true });
     toDisk(coming);
     renameSync(coming, file);
     return path.basename(file);
   } finally {
-    for (const rest of ["", ...LOGS]) rmSync(`${coming}${rest}`, { force: true });
+    for (const each of [coming, read])
+      for (const rest of ["", ...LOGS]) rmSync(`${each}${rest}`, { force: true });
   }
 }

@@ -106,8 +106,11 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
   return { db, client, write, read, version, close, foldAndClose };
 }
 
+/** Where the steps to the present schema lie. */
+export const MIGRATIONS = "src/db/migrations";
+
 /** Brings a database to the present schema; a failed step leaves it as it was. */
-export async function migrateStore(store: Store, folder = "src/db/migrations"): Promise<void> {
+export async function migrateStore(store: Store, folder = MIGRATIONS): Promise<void> {
   await migrate(store.db, { migrationsFolder: folder });
 }
 

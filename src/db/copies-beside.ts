@@ -7,7 +7,11 @@ export const COPY_FOLDERS = { asked: "copies", daily: "daily-copies" } as const;
 /** How the names of files begin that stood there until a copy was put back. */
 export const ASIDE = "before-restore-";
 
-export type CopyKind = keyof typeof COPY_FOLDERS | "aside";
+/** How the names of copies begin that somebody brought from elsewhere. */
+export const BROUGHT = "brought-";
+
+export const COPY_KINDS = ["daily", "asked", "brought", "aside"] as const;
+export type CopyKind = (typeof COPY_KINDS)[number];
 /** A copy beside the database: where it lies, what it is called, of which day, and how large it is. */
 export type CopyBeside = {
   kind: CopyKind;
@@ -25,7 +29,10 @@ const databasesIn = (kind: CopyKind, folder: string): CopyBeside[] =>
         const day = readPlainDate(DAY_IN_NAME.exec(name)?.[1] ?? "");
         const isOne = day && (kind !== "aside" || name.startsWith(ASIDE));
         const file = path.join(folder, name);
-        return isOne ? [{ kind, file, name, day, bytes: statSync(file).size }] : [];
+        // A link may point at nothing.
+        const stat = isOne ? statSync(file, { throwIfNoEntry: false }) : undefined;
+        const of = kind === "asked" && name.startsWith(BROUGHT) ? "brought" : kind;
+        return isOne && stat?.isFile() ? [{ kind: of, file, name, day, bytes: stat.size }] : [];
       })
     : [];
 

@@ -15,7 +15,7 @@ import { createClient } from "@libsql/client";
 import { copyDemo } from "../../tests/demo-store";
 import { APPLICATION_ID, refusedFile } from "./file-check";
 import journal from "./migrations/meta/_journal.json";
-import { openAndMend } from "./open";
+import { FileIsRefused, openAndMend } from "./open";
 
 jest.setTimeout(60_000);
 const KNOWN = journal.entries.length;
@@ -43,13 +43,12 @@ const start = (db: string) =>
     encoding: "utf8",
   });
 
-/** Refused for this reason, in one sentence, exit 1, and not a byte of it changed. */
+/** Refused for this reason, in one sentence, and not a byte of it changed. */
 async function expectRefused(why: string, words: RegExp, db = file): Promise<void> {
   const before = readFileSync(db);
   const refused = await refusedFile(db, KNOWN);
   expect(refused?.why).toBe(why);
-  const { status, stderr } = start(db);
-  expect([status, stderr.trim()]).toEqual([1, refused!.sentence]);
+  await expect(openAndMend(db)).rejects.toThrow(new FileIsRefused(refused!.sentence));
   expect(refused!.sentence).toMatch(words);
   expect(refused!.sentence.split("\n")).toHaveLength(1);
   expect(readFileSync(db).equals(before)).toBe(true);
@@ -76,6 +75,9 @@ describe("a file that is not opened", () => {
       "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)",
     );
     await expectRefused("newer", /newer Amber Lintel/);
+    // The command that starts the app says just that.
+    const { status, stderr } = start(file);
+    expect([status, stderr.trim()]).toEqual([1, (await refusedFile(file, KNOWN))!.sentence]);
   });
 
   it("is a damaged one, which names the latest copy", async () => {
@@ -107,8 +109,7 @@ describe("a file that is not opened", () => {
   it("is one in a folder that is not there", async () => {
     const lost = path.join(folder, "nowhere", "amber.db");
     expect((await refusedFile(lost, KNOWN))?.why).toBe("no-folder");
-    const { status, stderr } = start(lost);
-    expect([status, stderr]).toEqual([1, expect.stringContaining("is not there: make it")]);
+    await expect(openAndMend(lost)).rejects.toThrow("is not there: make it");
   });
 
   it("is one another program holds", async () => {
@@ -128,8 +129,8 @@ describe("a file that is opened", () => {
     expect(Number(row!["application_id"])).toBe(APPLICATION_ID);
     const fresh = path.join(folder, "fresh.db");
     writeFileSync(fresh, "");
-    expect(start(fresh).status).toBe(0);
-    expect(start(path.join(folder, "fresher.db")).status).toBe(0);
+    expect(await openAndMend(fresh)).toBe(0);
+    expect(await openAndMend(path.join(folder, "fresher.db"))).toBe(0);
   });
 
   it("has its texts mended that are no UTF-8: reading one would end the process", async () => {

@@ -9,6 +9,7 @@ import { sluiceHouse } from "../../demo/demo-homes";
 import { enterHome } from "../../scripts/demo-data";
 import { NOW } from "../../tests/demo-template";
 import { migrateStore, openStore, type Db, type Store } from "./client";
+import { foreignIn } from "./own-schema";
 import { listEventsAfter } from "./repositories/history";
 import { listNotices, markNoticeRead } from "./repositories/homes";
 import { listParts, listSlots } from "./repositories/parts";
@@ -148,6 +149,26 @@ describe("a home of before its dates were worked out anew", () => {
     const { snapshot } = sluiceHouse(today, new Date(`${today}T08:30:00Z`));
     await store.write((tx) => enterHome(tx, { snapshot, runs: [], photos: [] }, new Date(NOW)));
     expect(await listNotices(store.db, snapshot.home.id)).toEqual([]);
+    store.close();
+    rmSync(folder, { recursive: true });
+  });
+});
+
+describe("every schema there ever was", () => {
+  it("holds nothing that runs by itself but what is ours", async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), "amber-own-"));
+    const store = await openStore(path.join(folder, "own.db"));
+    const { entries } = JSON.parse(
+      readFileSync(path.join(FOLDER, "meta/_journal.json"), "utf8"),
+    ) as { entries: unknown[] };
+    for (let last = 0; last < entries.length; last++) {
+      await migrateStore(store, migrationsUpTo(last, folder));
+      expect([last, await foreignIn(store.client)]).toEqual([last, null]);
+    }
+    const { rows } = await store.client.execute(
+      "SELECT count(*) AS n FROM sqlite_schema WHERE type = 'trigger'",
+    );
+    expect(Number(rows[0]!["n"])).toBeGreaterThan(10);
     store.close();
     rmSync(folder, { recursive: true });
   });

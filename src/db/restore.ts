@@ -2,10 +2,8 @@ import { copyFileSync, existsSync, rmSync } from "node:fs";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { asideName, backUp, CopyProblem, problemOf } from "./backup";
+import { asideName, backUp, CopyProblem, type ReadFirst } from "./backup";
 import { whenFree } from "./client";
-import journal from "./migrations/meta/_journal.json";
-import { openAndMend } from "./open";
 
 const quoted = (name: unknown) => `"${String(name)}"`;
 
@@ -21,6 +19,7 @@ export async function putBackRunning(
   copy: string,
   file: string,
   today: PlainDate,
+  readFirst: ReadFirst,
 ): Promise<string> {
   if (!existsSync(copy)) throw new CopyProblem("That copy is not there any more.");
   const coming = `${file}.coming`;
@@ -31,9 +30,8 @@ export async function putBackRunning(
   try {
     // Looked at and brought to the present schema where nobody else has it: the copy itself stays as it is.
     copyFileSync(copy, coming);
-    const problem = await problemOf(coming, journal.entries.length);
+    const problem = await readFirst(coming);
     if (problem) throw new CopyProblem(`That copy is not put back: ${problem}.`);
-    await openAndMend(coming);
     const aside = await backUp(file, path.dirname(file), today, asideName(today));
     await takeOver(file, coming);
     return aside;

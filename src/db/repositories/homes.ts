@@ -20,7 +20,38 @@ function mainsOf(column: string): { mains?: Mains } {
   return Object.keys(mains).length > 0 ? { mains } : {};
 }
 
-function toHome(row: typeof homes.$inferSelect): Home {
+/** A home that is kept as it is and not shown: something in it cannot be read. */
+export type UnreadableHome = { id: string; name: string; why: string };
+
+/** Reading a home came upon something without a meaning; what it is stands in `why`. */
+export class HomeUnreadable extends Error {
+  constructor(
+    readonly home: string,
+    readonly why: string,
+    cause: unknown,
+  ) {
+    super(`“${home}” cannot be read: ${why}`, { cause });
+    this.name = "HomeUnreadable";
+  }
+}
+
+/** Told by its name: Next keeps several instances of a module, and of each class in it. */
+export const isHomeUnreadable = (error: unknown): error is HomeUnreadable =>
+  error instanceof Error && error.name === "HomeUnreadable";
+
+/** What can go wrong with the row of a home, part by part, each with its words. */
+function inWords<T>(row: Row, why: string, read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    throw new HomeUnreadable(row.name, why, error);
+  }
+}
+
+type Row = typeof homes.$inferSelect;
+
+/** @throws HomeUnreadable where its time zone or its climate is none */
+function toHome(row: Row): Home {
   return {
     id: row.id,
     name: row.name,
@@ -33,14 +64,18 @@ function toHome(row: typeof homes.$inferSelect): Home {
       ? { capacitorStrategy: row.capacitorStrategy }
       : {}),
     ...(row.hourMinor === null ? {} : { hourMinor: row.hourMinor }),
-    enteredOn: dayIn(row.timeZone, Date.parse(row.createdAt)),
-    climate: climateSchema.parse({
-      monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
-      heatingDesignC: row.heatingDesignC,
-      coolingDesignMeanC: row.coolingDesignMeanC,
-      dailyRangeC: JSON.parse(row.dailyRangeK),
-      spreadC: row.spreadK,
-    }),
+    enteredOn: inWords(row, `nobody knows the time zone “${row.timeZone}”`, () =>
+      dayIn(row.timeZone, Date.parse(row.createdAt)),
+    ),
+    climate: inWords(row, "its climate is none", () =>
+      climateSchema.parse({
+        monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
+        heatingDesignC: row.heatingDesignC,
+        coolingDesignMeanC: row.coolingDesignMeanC,
+        dailyRangeC: JSON.parse(row.dailyRangeK),
+        spreadC: row.spreadK,
+      }),
+    ),
   };
 }
 
@@ -60,16 +95,41 @@ const toRow = (home: Home) => ({
   capacitorStrategy: home.capacitorStrategy ?? null,
 });
 
-/** Homes in the order they were entered; the deleted ones are left out. */
-export async function listHomes(db: Reader): Promise<Home[]> {
-  const rows = await db
-    .select()
-    .from(homes)
-    .where(isNull(homes.deletedAt))
-    .orderBy(asc(homes.createdAt));
-  return rows.map(toHome);
+const rowsInOrder = (db: Reader): Promise<Row[]> =>
+  db.select().from(homes).where(isNull(homes.deletedAt)).orderBy(asc(homes.createdAt));
+
+function readRow(row: Row): { home: Home } | { problem: UnreadableHome } {
+  try {
+    return { home: toHome(row) };
+  } catch (error) {
+    if (!isHomeUnreadable(error)) throw error;
+    return { problem: { id: row.id, name: row.name, why: error.why } };
+  }
 }
 
+/** Homes in the order they were entered; left out are deleted ones, and those that cannot be read. */
+export async function listHomes(db: Reader): Promise<Home[]> {
+  return (await rowsInOrder(db)).flatMap((row) => {
+    const read = readRow(row);
+    return "home" in read ? [read.home] : [];
+  });
+}
+
+/** The homes that cannot be read, and why: they are kept as they are while the others open. */
+export async function listUnreadable(db: Reader): Promise<UnreadableHome[]> {
+  return (await rowsInOrder(db)).flatMap((row) => {
+    const read = readRow(row);
+    return "problem" in read ? [read.problem] : [];
+  });
+}
+
+/** The name of a home, whether or not the rest of it can be read. */
+export async function nameOfHome(db: Reader, id: string): Promise<string> {
+  const rows = await db.select({ name: homes.name }).from(homes).where(eq(homes.id, id));
+  return rows[0]?.name ?? "";
+}
+
+/** @throws HomeUnreadable where it is there and cannot be read */
 export async function findHome(db: Reader, id: string): Promise<Home | null> {
   const rows = await db
     .select()

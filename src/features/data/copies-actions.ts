@@ -2,10 +2,10 @@
 
 import { refresh } from "next/cache";
 import { z } from "zod";
-import { putBackCopy } from "@/server/commands/copies";
+import { COPY_KINDS, putBackCopy } from "@/server/commands/copies";
 
 const copySchema = z.object({
-  kind: z.enum(["daily", "asked", "aside"]),
+  kind: z.enum(COPY_KINDS),
   name: z.string().max(200),
 });
 

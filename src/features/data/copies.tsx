@@ -8,6 +8,7 @@ import { PutBackPress } from "./put-back-press";
 const KIND_WORDS = {
   daily: "made by itself",
   asked: "made when somebody asked for it",
+  brought: "brought by its file",
   aside: "what stood here until a copy was put back",
 } as const;
 

@@ -1,7 +1,7 @@
 import "server-only";
 import { emergency, type Emergency } from "@/content/emergencies";
 import type { Contact, Mains, ShutOff } from "@/core/inventory/inventory";
-import { listHomes } from "@/server/snapshots/beside";
+import { isHomeUnreadable, listHomes } from "@/server/snapshots/beside";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type EmergencySheet = {
@@ -17,6 +17,13 @@ export type EmergencySheet = {
 };
 
 export type EmergencyList = { homeId: string; homeName: string };
+
+/** A home that cannot be read has its emergencies all the same: those of every home. */
+export const forAllIfUnreadable = <T>(asked: Promise<T>): Promise<T | "for-all"> =>
+  asked.catch((error: unknown) => {
+    if (isHomeUnreadable(error)) return "for-all";
+    throw error;
+  });
 
 /** The home whose emergencies are asked for. */
 export async function emergencyListOf(homeId: string): Promise<EmergencyList | null> {

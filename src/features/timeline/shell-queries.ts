@@ -1,6 +1,11 @@
 import { dayOrderOf, type DayOrder } from "@/lib/day-order";
-import { listHomes } from "@/server/snapshots/beside";
-import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
+import { isHomeUnreadable, listHomes, listUnreadable } from "@/server/snapshots/beside";
+import {
+  asUnreadable,
+  homeSnapshot,
+  homeStatus,
+  shownOnce,
+} from "@/server/snapshots/snapshot-cache";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords } from "@/core/quantities/words";
 import type { JobStatus } from "@/core/scheduling/schedule";
@@ -29,7 +34,7 @@ export type HungPeg = {
 export type Shell = {
   homeId: string;
   homeName: string;
-  homes: { id: string; name: string }[];
+  homes: HomeName[];
   lintel: Omit<Lintel, "pegs">;
   unitNames: Record<string, string>;
   pegs: HungPeg[];
@@ -40,6 +45,24 @@ export type Shell = {
   dayOrder: DayOrder;
 };
 
+type HomeName = { id: string; name: string };
+/** A home that cannot be read, why, and those that can. */
+export type Unreadable = { unreadable: string; why: string; others: HomeName[] };
+
+const named = ({ id, name }: HomeName): HomeName => ({ id, name });
+
+/** What stands around every page of a home; null where there is none. What cannot be read is said so. */
+export async function shellOrWhy(homeId: string): Promise<Shell | Unreadable | null> {
+  try {
+    return await shellOf(homeId);
+  } catch (error) {
+    const why = await asUnreadable(homeId, error);
+    if (!isHomeUnreadable(why)) throw why;
+    const others = (await listHomes()).filter(({ id }) => id !== homeId).map(named);
+    return { unreadable: why.home, why: why.why, others };
+  }
+}
+
 export async function shellOf(homeId: string): Promise<Shell | null> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
@@ -49,7 +72,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
   return {
     homeId,
     homeName: snapshot.home.name,
-    homes: (await listHomes()).map(({ id, name }) => ({ id, name })),
+    homes: [...(await listHomes()), ...(await listUnreadable())].map(named),
     lintel,
     unitNames,
     pegs: shownOnce(status, "pegs", () => pegsOf(status)),
@@ -106,5 +129,5 @@ const whatOfRound = (tasks: readonly JobStatus[]): PegWhat =>
       : "job";
 
 export async function firstHomeId(): Promise<string | null> {
-  return (await listHomes())[0]?.id ?? null;
+  return ((await listHomes())[0] ?? (await listUnreadable())[0])?.id ?? null;
 }

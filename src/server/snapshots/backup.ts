@@ -1,8 +1,9 @@
 import "server-only";
-import { backUp, contentsOf, copyName, type CopyContents } from "@/db/backup";
+import { backUp, copyName, type CopyContents } from "@/db/backup";
 import { copiesBeside, type CopyBeside } from "@/db/copies-beside";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { readEnv } from "@/lib/env";
+import { contentsAside } from "../files/read-aside";
 
 /** Copies the running database into a folder; answers the file and what it is called. */
 export async function copyDatabase(
@@ -22,7 +23,6 @@ const MOST_SHOWN = 24;
 /** The copies that lie beside the database, the newest first, with what each holds. */
 export async function copiesHere(): Promise<CopyHere[]> {
   const found = copiesBeside(readEnv(process.env).AMBER_DB).slice(0, MOST_SHOWN);
-  const copies: CopyHere[] = [];
-  for (const { file, ...copy } of found) copies.push({ ...copy, holds: await contentsOf(file) });
-  return copies;
+  const holds = await contentsAside(found.map(({ file }) => file));
+  return found.map(({ file: _, ...copy }, i) => ({ ...copy, holds: holds[i] ?? null }));
 }

@@ -20,6 +20,7 @@ const reading =
     (await appStore()).read((db) => read(db, ...args));
 
 export const listHomes = reading(homes.listHomes);
+export const listUnreadable = reading(homes.listUnreadable);
 export const findHome = reading(homes.findHome);
 export const listNotices = reading(homes.listNotices);
 export const findByWords = reading(find.findByWords);
@@ -45,6 +46,7 @@ export const runsBefore = async (homeId: string): Promise<readRuns.RunsBefore> =
   readRuns.runsBefore((await appStore()).db, homeId);
 export const openBesideRun = reading(readRuns.openBesideRun);
 
+export { isHomeUnreadable } from "@/db/repositories/homes";
 export type { FoundRow } from "@/db/repositories/find";
 export type { Photo } from "@/db/repositories/photos";
 export type { Removed } from "@/db/repositories/removed";

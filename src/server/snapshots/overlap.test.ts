@@ -10,14 +10,14 @@ import { homeNow, homeStatus } from "./snapshot-cache";
 jest.setTimeout(90_000);
 const HOME = "sluice-house";
 const today = plainDate("2026-03-14");
-const TIMES = 200;
+const TIMES = 100;
 let demo: DemoStore;
 beforeAll(async () => (demo = await actOnDemo()));
 afterAll(() => demo.discard());
 
 const now = async () => (await homeNow(HOME))!;
 
-describe("200 readings over 200 writings", () => {
+describe("100 readings over 100 writings", () => {
   it("hold no entry twice, miss none, and are of one moment", async () => {
     const before = (await now()).snapshot.history.entries.length;
     // Each writes two entries and an item in one go: a look at the old filter, and the new one.

@@ -25,6 +25,8 @@ import { YearTables } from "@/core/scheduling/year-tables";
 import { HomeStatus, type StatusRules } from "@/core/timeline/home-status";
 import { appStore } from "@/db/app-store";
 import type { Store } from "@/db/client";
+import { HomeUnreadable, isHomeUnreadable, nameOfHome } from "@/db/repositories/homes";
+import { isStoreTrouble } from "@/lib/store-trouble";
 import { readHome, type HomeRead } from "./read-home";
 
 /**
@@ -91,9 +93,17 @@ export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> =>
     return await read;
   } catch (error) {
     homes.delete(homeId);
-    throw error;
+    throw await asUnreadable(homeId, error);
   }
 });
+
+/** What went wrong with a home, as it is told: a store that is busy is no fault of what is in it. */
+export async function asUnreadable(homeId: string, error: unknown): Promise<unknown> {
+  if (isStoreTrouble(error) || isHomeUnreadable(error)) return error;
+  console.error(error);
+  const name = await (await appStore()).read((db) => nameOfHome(db, homeId));
+  return new HomeUnreadable(name, "something in it has no meaning", error);
+}
 
 export const homeSnapshot = async (homeId: string): Promise<HomeSnapshot | null> =>
   (await homeNow(homeId))?.snapshot ?? null;

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { emergencyListOf } from "@/features/emergency/emergency-queries";
-import { EmergencyLines } from "@/features/emergency/emergency-view";
+import { emergencyListOf, forAllIfUnreadable } from "@/features/emergency/emergency-queries";
+import { EmergencyForAll, EmergencyLines } from "@/features/emergency/emergency-view";
 
 export const metadata: Metadata = { title: "Emergency" };
 
@@ -11,7 +11,8 @@ export default async function EmergencyLinesPage({
 }: PageProps<"/emergency/[homeId]">) {
   const { homeId } = await params;
   const { unit } = await searchParams;
-  const list = await emergencyListOf(homeId);
+  const list = await forAllIfUnreadable(emergencyListOf(homeId));
   if (!list) notFound();
+  if (list === "for-all") return <EmergencyForAll />;
   return <EmergencyLines list={list} unitId={typeof unit === "string" ? unit : undefined} />;
 }

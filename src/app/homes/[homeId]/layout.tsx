@@ -8,14 +8,16 @@ import { FindBox } from "@/features/search/find-box";
 import { Keys } from "@/features/shell/keys";
 import { Lintel } from "@/features/timeline/lintel";
 import { Masthead, ViewLinks } from "@/features/shell/masthead";
-import { shellOf } from "@/features/timeline/shell-queries";
+import { UnreadableHome } from "@/features/shell/unreadable-home";
+import { shellOrWhy } from "@/features/timeline/shell-queries";
 import { DayOrderProvider } from "@/ui/day-order";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
   const { homeId } = await params;
-  const shell = await shellOf(homeId);
+  const shell = await shellOrWhy(homeId);
   if (!shell) notFound();
+  if ("unreadable" in shell) return <UnreadableHome name={shell.unreadable} {...shell} />;
   const kept = await cookies();
   const theme = themeSchema.parse(kept.get(THEME_COOKIE)?.value);
   const keys = keysSchema.parse(kept.get(KEYS_COOKIE)?.value);

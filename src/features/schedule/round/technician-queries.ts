@@ -30,7 +30,8 @@ export async function technicianPage(homeId: string): Promise<TechnicianPage | n
   const others = (await listHomes()).filter(({ id }) => id !== homeId);
   const snapshots: HomeSnapshot[] = [own];
   for (const { id } of others) {
-    const other = await homeSnapshot(id);
+    // One that cannot be read has no say in the others’ days.
+    const other = await homeSnapshot(id).catch(() => null);
     if (other) snapshots.push(other);
   }
   const statuses = snapshots.map((snapshot) => homeStatus(snapshot, today));

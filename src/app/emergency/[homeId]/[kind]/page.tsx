@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { saveMain, saveNumber } from "@/features/emergency/emergency-actions";
-import { emergencySheetOf } from "@/features/emergency/emergency-queries";
-import { EmergencySheetView } from "@/features/emergency/emergency-view";
+import { emergencySheetOf, forAllIfUnreadable } from "@/features/emergency/emergency-queries";
+import { EmergencyForAll, EmergencySheetView } from "@/features/emergency/emergency-view";
 
 export const metadata: Metadata = { title: "Emergency" };
 
@@ -13,8 +13,9 @@ export default async function EmergencyKindPage({
   const { homeId, kind } = await params;
   const { unit } = await searchParams;
   const unitId = typeof unit === "string" ? unit : undefined;
-  const sheet = await emergencySheetOf(homeId, kind, unitId);
+  const sheet = await forAllIfUnreadable(emergencySheetOf(homeId, kind, unitId));
   if (!sheet) notFound();
+  if (sheet === "for-all") return <EmergencyForAll />;
   return (
     <EmergencySheetView
       sheet={sheet}

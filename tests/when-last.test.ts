@@ -1,17 +1,15 @@
 import { plainDate } from "@/core/quantities/plain-date";
 import { todayOf } from "@/features/today/today-queries";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
-import { actOnDemo, formOf, led, nothingSent } from "../../../../tests/acting";
-import type { DemoStore } from "../../../../tests/demo-store";
-import { saveWhenLast } from "./when-last-actions";
-import { lastField, NEVER_FIELD } from "./when-last-form";
-import { whenLastOf } from "./when-last-queries";
+import { actOnDemo, formOf, led, nothingSent } from "./acting";
+import type { DemoStore } from "./demo-store";
+import { saveWhenLast } from "@/features/inventory/when-last/when-last-actions";
+import { lastField, NEVER_FIELD } from "@/features/inventory/when-last/when-last-form";
+import { whenLastOf } from "@/features/inventory/when-last/when-last-queries";
 
 jest.mock(
   "next/navigation",
-  () =>
-    jest.requireActual<typeof import("../../../../tests/acting")>("../../../../tests/acting")
-      .navigation,
+  () => jest.requireActual<typeof import("./acting")>("./acting").navigation,
 );
 jest.setTimeout(60_000);
 
