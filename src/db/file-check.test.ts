@@ -106,6 +106,34 @@ describe("a file that is not opened", () => {
     expect(await refusedFile(file, KNOWN)).toBeNull();
   });
 
+  it("is one with bytes flipped, and then not one more is changed", async () => {
+    expect(start(file).status).toBe(0);
+    await inFile("VACUUM");
+    const whole = readFileSync(file);
+    const said = jest.spyOn(console, "error").mockImplementation(() => undefined);
+    let refused = 0;
+    for (let nth = 0; nth < 24; nth++) {
+      const bytes = Buffer.from(whole);
+      // Spread over all of the file, the first ones in its head.
+      const at = nth < 4 ? 20 + nth * 25 : Math.floor((whole.length / 24) * nth) + nth * 7;
+      for (let i = at; i < at + 1 + nth * 9; i++) bytes[i] = bytes[i]! ^ 0xa5;
+      const flipped = path.join(folder, `flipped-${nth}.db`);
+      writeFileSync(flipped, bytes);
+      const opened = await openAndMend(flipped).then(
+        () => true,
+        (error: unknown) => {
+          expect([nth, error]).toEqual([nth, expect.any(FileIsRefused)]);
+          return false;
+        },
+      );
+      if (opened) continue;
+      refused++;
+      expect([nth, readFileSync(flipped).equals(bytes)]).toEqual([nth, true]);
+    }
+    expect(refused).toBeGreaterThan(6);
+    said.mockRestore();
+  });
+
   it("is one in a folder that is not there", async () => {
     const lost = path.join(folder, "nowhere", "amber.db");
     expect((await refusedFile(lost, KNOWN))?.why).toBe("no-folder");

@@ -121,8 +121,9 @@ export async function refusedFile(file: string, known: number): Promise<FileRefu
         "newer",
         `${file} was written by a newer Amber Lintel and was left as it is: bring this one up to date, or set AMBER_DB to another file.`,
       );
-    const { rows } = await client.execute("PRAGMA quick_check(1)");
-    if (rows[0]?.["quick_check"] !== "ok") return damaged;
+    // All of it, tables against their indexes too: what follows writes, and on a damaged page it would lose more.
+    const { rows } = await client.execute("PRAGMA integrity_check(1)");
+    if (rows[0]?.["integrity_check"] !== "ok") return damaged;
     // Whether it may be written is seen by beginning to.
     await (await client.transaction("write")).rollback();
     return null;
@@ -149,9 +150,12 @@ async function migrationsIn(client: Client): Promise<number | null> {
   return Number(counted.rows[0]?.["n"]);
 }
 
-/** Writes into the head of a file whose it is. */
-export const markOurs = (client: Client): Promise<unknown> =>
-  client.execute(`PRAGMA application_id = ${APPLICATION_ID}`);
+/** Writes into the head of a file whose it is, where that does not stand there yet. */
+export async function markOurs(client: Client): Promise<void> {
+  const { rows } = await client.execute("PRAGMA application_id");
+  if (Number(rows[0]?.["application_id"]) !== APPLICATION_ID)
+    await client.execute(`PRAGMA application_id = ${APPLICATION_ID}`);
+}
 
 /**
  * Texts that are no UTF-8: whatever wrote them, reading one ends the process. What can be read of each takes
