@@ -93,13 +93,15 @@ export function build() {
     () =>
       existsSync(path.join(root, ".next", "BUILD_ID")) &&
       existsSync(path.join(root, ".next", "compute-worker.cjs")) &&
+      existsSync(path.join(root, ".next", "visits-worker.cjs")) &&
       existsSync(path.join(root, ".next", "file-reader.cjs")) &&
       existsSync(path.join(root, SERVER)),
     () => {
       console.log("Building…");
       runBin("next", ["build"]);
       // What computes beside the server: one file, without the rest of the app.
-      bundle("src/workers/compute-worker.ts", ".next/compute-worker.cjs", ["--format=cjs"]);
+      for (const name of ["compute-worker", "visits-worker"])
+        bundle(`src/workers/${name}.ts`, `.next/${name}.cjs`, ["--format=cjs"]);
       // What reads a copy before it is put back, likewise.
       bundle("src/server/files/file-reader.ts", ".next/file-reader.cjs", [
         "--format=cjs",

@@ -36,6 +36,10 @@ describe("a server kept to ordinary requests", () => {
       }).on("error", reject);
     });
 
+  it("lets a connection rest for longer than it takes to read a page", () => {
+    expect(server.keepAliveTimeout).toBeGreaterThan(60_000);
+  });
+
   it("upgrades nothing: whoever asks is answered and let go at once", async () => {
     const asked = request({
       ...{ port, host: "127.0.0.1", agent: false },

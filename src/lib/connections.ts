@@ -8,6 +8,12 @@ export const MOST_IDLE = 200;
 /** Whoever sends no whole request for so long is let go, ms. Our choice. */
 const HEADERS_WITHIN_MS = 20_000;
 
+/**
+ * So long a connection may rest between two requests, ms. The usual five seconds end just when somebody who reads
+ * a page asks for the next one, and more so on a busy server: what was asked then is cut off without an answer.
+ */
+const RESTS_MS = 75_000;
+
 const NO_UPGRADE =
   "HTTP/1.1 426 Upgrade Required\r\nconnection: close\r\ncontent-length: 0\r\n\r\n";
 
@@ -36,6 +42,7 @@ export function keepOrdinary(
     while (waiting.size > idle) dropOldest();
   };
   server.headersTimeout = HEADERS_WITHIN_MS;
+  server.keepAliveTimeout = RESTS_MS;
   server.on("upgrade", (_, socket) => {
     socket.on("error", () => undefined);
     socket.end(NO_UPGRADE);

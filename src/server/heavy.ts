@@ -3,6 +3,8 @@ import { existsSync } from "node:fs";
 import path from "node:path";
 import type { Worker } from "node:worker_threads";
 import { answerLine, compute, type ComputeAsk, type ComputeTold } from "@/core/compute/compute";
+import type { PlanInput } from "@/core/planning/plan-schema";
+import { technicianDays, type TechnicianDay } from "@/core/planning/technician-days";
 
 /** So long a request may compute, ms; nobody waits longer for a page either. */
 export const MOST_MS = 10_000;
@@ -10,30 +12,33 @@ export const MOST_MS = 10_000;
 const MOST_WAITING = 32;
 /** What a worker may hold, MB: more ends it, and nobody else. */
 const MOST_MB = 512;
-/** Written there by the build; without it, in tests, it is computed on the spot. */
-const FILE = path.join(".next", "compute-worker.cjs");
+/** Written there by the build; without them, in tests, it is computed on the spot. */
+const COMPUTES = path.join(".next", "compute-worker.cjs");
+const BUNDLES = path.join(".next", "visits-worker.cjs");
 
-export type Told =
-  | { kind: "told"; ok: boolean; code: string | null; line: string }
+export type Told<T> =
+  | { kind: "told"; told: T }
   /** Too many wait already. */
   | { kind: "busy" }
   /** It took too long, or too much room, and was given up. */
   | { kind: "given-up" };
 
-type Waiting = { ask: ComputeAsk; tell: (told: Told) => void };
+type Waiting<A, T> = { id: number; asked: A; tell: (told: Told<T>) => void };
 
 /** One worker, and what waits for it, in order. */
-class Line {
-  readonly #waiting: Waiting[] = [];
+class Line<A, T> {
+  readonly #waiting: Waiting<A, T>[] = [];
   #worker: Worker | null = null;
-  #now: Waiting | null = null;
+  #now: Waiting<A, T> | null = null;
   #timer: NodeJS.Timeout | undefined;
   #count = 0;
 
-  ask(name: string, json: string): Promise<Told> {
+  constructor(private readonly file: string) {}
+
+  ask(asked: A): Promise<Told<T>> {
     if (this.#waiting.length >= MOST_WAITING) return Promise.resolve({ kind: "busy" });
     return new Promise((tell) => {
-      this.#waiting.push({ ask: { id: ++this.#count, name, json }, tell });
+      this.#waiting.push({ id: ++this.#count, asked, tell });
       this.#next();
     });
   }
@@ -45,18 +50,18 @@ class Line {
     this.#now = next;
     this.#worker ??= this.#begun();
     this.#timer = setTimeout(() => this.#giveUp(), MOST_MS);
-    this.#worker.postMessage(next.ask);
+    this.#worker.postMessage({ id: next.id, asked: next.asked });
   }
 
   #begun(): Worker {
     // Asked for by name: the bundler would else look for the file, which is written after it has run.
     const threads = process.getBuiltinModule("node:worker_threads");
-    const worker = new threads.Worker(path.resolve(FILE), {
+    const worker = new threads.Worker(path.resolve(this.file), {
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
     });
     worker.unref();
-    worker.on("message", ({ id, ok, code, line }: ComputeTold) => {
-      if (this.#now?.ask.id === id) this.#end({ kind: "told", ok, code, line });
+    worker.on("message", ({ id, told }: { id: number; told: T }) => {
+      if (this.#now?.id === id) this.#end({ kind: "told", told });
     });
     // Out of room, or a mistake of ours: only this request hears of it.
     worker.on("error", () => this.#worker === worker && this.#giveUp());
@@ -69,7 +74,7 @@ class Line {
     this.#end({ kind: "given-up" });
   }
 
-  #end(told: Told): void {
+  #end(told: Told<T>): void {
     clearTimeout(this.#timer);
     const ended = this.#now;
     this.#now = null;
@@ -78,13 +83,27 @@ class Line {
   }
 }
 
-// Next keeps several instances of a module; they have to share one line.
-const shared = globalThis as typeof globalThis & { amberLine?: Line };
+// Next keeps several instances of a module; they have to share their lines. What strangers compute keeps no page waiting.
+const shared = globalThis as typeof globalThis & {
+  amberLines?: {
+    computes: Line<ComputeAsk, ComputeTold>;
+    bundles: Line<PlanInput[], TechnicianDay[]>;
+  };
+};
+const lines = () =>
+  (shared.amberLines ??= { computes: new Line(COMPUTES), bundles: new Line(BUNDLES) });
 
 /** Computes beside the server: however long it takes, nobody else is held up. */
-export async function computeAside(name: string, json: string): Promise<Told> {
-  if (existsSync(FILE)) return (shared.amberLine ??= new Line()).ask(name, json);
+export async function computeAside(name: string, json: string): Promise<Told<ComputeTold>> {
+  if (existsSync(COMPUTES)) return lines().computes.ask({ name, json });
   const answer = compute(name, json);
   const code = answer.ok ? null : answer.error.code;
-  return { kind: "told", ok: answer.ok, code, line: answerLine(answer) };
+  return { kind: "told", told: { ok: answer.ok, code, line: answerLine(answer) } };
+}
+
+/** The days a technician is asked for, worked out beside the server; null where that took too long. */
+export async function technicianDaysAside(inputs: PlanInput[]): Promise<TechnicianDay[] | null> {
+  if (!existsSync(BUNDLES)) return technicianDays(inputs);
+  const answer = await lines().bundles.ask(inputs);
+  return answer.kind === "told" ? answer.told : null;
 }

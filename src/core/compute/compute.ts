@@ -10,9 +10,8 @@ export type ComputeError = {
 export type ComputeAnswer = { ok: true; value: unknown } | { ok: false; error: ComputeError };
 
 /** What is asked of a worker, and what it answers: the line of the contract, and whether it is a value. */
-export type ComputeAsk = { id: number; name: string; json: string };
+export type ComputeAsk = { name: string; json: string };
 export type ComputeTold = {
-  id: number;
   ok: boolean;
   code: ComputeError["code"] | null;
   line: string;

@@ -212,9 +212,11 @@ export function installedPeriodsOf(snapshot: HomeSnapshot, slot: FilterSlot): In
   const looks: WearLook[] = [];
   const reliefs: Relief[] = [];
   // A look at the new one on the day it went in is too soon to say anything of it.
+  const fittings = new Set(
+    history.flatMap(({ kind, date, itemId }) => (kind === "fitted" ? [`${date} ${itemId}`] : [])),
+  );
   const isAtNew = ({ date, itemId }: HistoryEvent) =>
-    itemId !== undefined &&
-    history.some((each) => each.kind === "fitted" && each.date === date && each.itemId === itemId);
+    itemId !== undefined && fittings.has(`${date} ${itemId}`);
   for (const event of history) {
     const { kind, date, itemId, look, recordedAt, taskKey } = event;
     if (kind === "fitted" || kind === "cleaned")

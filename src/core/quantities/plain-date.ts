@@ -40,9 +40,28 @@ export function dayNumber(year: number, month: number, day: number): DayNumber {
 
 const two = (n: number) => (n < 10 ? `0${n}` : `${n}`);
 
+/**
+ * Days that were written or read before: a plan of a year names the same few hundred days 170,000 times, and doing
+ * it anew was half of what it took (1.1 s of 2.1). What is asked again is answered the same: nothing depends on it.
+ */
+const before = {
+  written: new Map<DayNumber, PlainDate>(),
+  read: new Map<string, DayNumber>(),
+  real: new Set<string>(),
+};
+/** Days of fifty years; then each begins anew. */
+const MOST_KEPT = 20_000;
+
 /** @example fromDay(toDay("2024-02-29") + 1) // "2024-03-01" */
-export const fromDay = (day: DayNumber): PlainDate =>
-  new Date(day * MS_PER_DAY).toISOString().slice(0, 10) as PlainDate;
+export function fromDay(day: DayNumber): PlainDate {
+  const { written } = before;
+  const known = written.get(day);
+  if (known !== undefined) return known;
+  const date = new Date(day * MS_PER_DAY).toISOString().slice(0, 10) as PlainDate;
+  if (written.size >= MOST_KEPT) written.clear();
+  written.set(day, date);
+  return date;
+}
 
 /**
  * Every day from one to another, both included.
@@ -69,14 +88,27 @@ export function datesBetween(from: DayNumber, to: DayNumber): PlainDate[] {
  * @example readPlainDate("2026-02-29") // null
  */
 export function readPlainDate(text: string): PlainDate | null {
+  const { real } = before;
+  if (real.has(text)) return text as PlainDate;
   const match = SHAPE.exec(text);
   if (!match) return null;
   const day = dayNumber(Number(match[1]), Number(match[2]), Number(match[3]));
-  return fromDay(day) === text ? (text as PlainDate) : null;
+  if (fromDay(day) !== text) return null;
+  if (real.size >= MOST_KEPT) real.clear();
+  real.add(text);
+  return text as PlainDate;
 }
 
 /** @example toDay("1970-01-02") // 1 */
-export const toDay = (date: PlainDate): DayNumber => Date.parse(date) / MS_PER_DAY;
+export function toDay(date: PlainDate): DayNumber {
+  const { read } = before;
+  const known = read.get(date);
+  if (known !== undefined) return known;
+  const day = Date.parse(date) / MS_PER_DAY;
+  if (read.size >= MOST_KEPT) read.clear();
+  read.set(date, day);
+  return day;
+}
 
 /**
  * For dates written in code; a day that doesn't exist is a mistake of ours and throws.

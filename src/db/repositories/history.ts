@@ -1,12 +1,13 @@
 import { randomUUID } from "node:crypto";
 import {
   and,
-  asc,
   desc,
   eq,
+  getTableColumns,
   gt,
   inArray,
   isNull,
+  lte,
   max,
   notExists,
   sql,
@@ -87,15 +88,72 @@ function readingRow(eventId: string, taken: ReadingTaken): typeof readings.$infe
   };
 }
 
+const DETAILS = { event: events, look: looks, reading: readings, breakdown: breakdowns };
+type Rows = {
+  event: typeof events.$inferSelect;
+  look: typeof looks.$inferSelect | null;
+  reading: typeof readings.$inferSelect | null;
+  breakdown: typeof breakdowns.$inferSelect | null;
+};
+type Detail = keyof Rows;
+
+/** Every column of an entry and its details, in the order in which a row of them is written. */
+const COLUMNS = (Object.keys(DETAILS) as Detail[]).flatMap((detail) =>
+  Object.entries(getTableColumns(DETAILS[detail])).map(([key, column]) => ({
+    detail,
+    key,
+    column,
+    isReal: column.getSQLType() === "real",
+  })),
+);
+const AT = {
+  ordinal: COLUMNS.findIndex(({ detail, key }) => detail === "event" && key === "ordinal"),
+} as const;
+/** An entry as one JSON array. SQLite writes figures into JSON with fifteen digits; seventeen give every one back. */
+const AS_ARRAY = sql`json_array(${sql.join(
+  COLUMNS.map(({ column, isReal }) =>
+    isReal
+      ? sql`CASE WHEN ${column} IS NULL THEN NULL ELSE printf('%!.17g', ${column}) END`
+      : sql`${column}`,
+  ),
+  sql`, `,
+)})`;
+/** So many entries at most are packed together: a text has its end. */
+const TOGETHER = 50_000;
+
+function rowsOf(said: readonly unknown[]): Rows {
+  const rows: Record<Detail, Record<string, unknown> | null> = {
+    event: {},
+    look: null,
+    reading: null,
+    breakdown: null,
+  };
+  for (let i = 0; i < COLUMNS.length; i++) {
+    const value = said[i];
+    const { detail, key, isReal } = COLUMNS[i]!;
+    // A detail begins with the entry it is of; where there is none, all of it is null.
+    if (value === null && rows[detail] === null) continue;
+    (rows[detail] ??= {})[key] = isReal && value !== null ? Number(value) + 0 : value;
+  }
+  return rows as unknown as Rows;
+}
+
+/**
+ * Entries in their order, packed by the database into one text: unpacking a home’s 100,000 entries column by
+ * column took twelve seconds in the driver and the mapper, and takes one like this.
+ */
 async function select(db: Reader, where: SQL | undefined): Promise<HistoryEvent[]> {
-  const rows = await db
-    .select({ event: events, look: looks, reading: readings, breakdown: breakdowns })
+  const packed = await db
+    .select({ entries: sql<string>`json_group_array(${AS_ARRAY})` })
     .from(events)
     .leftJoin(looks, eq(looks.eventId, events.id))
     .leftJoin(readings, eq(readings.eventId, events.id))
     .leftJoin(breakdowns, eq(breakdowns.eventId, events.id))
-    .where(where)
-    .orderBy(asc(events.ordinal));
+    .where(where);
+  const rows = packed
+    .flatMap(({ entries }) => JSON.parse(entries) as unknown[][])
+    .sort((a, b) => Number(a[AT.ordinal]) - Number(b[AT.ordinal]))
+    .map(rowsOf);
   return rows.map(({ event, look, reading, breakdown }) => ({
     id: event.id,
     kind: event.kind,
@@ -139,13 +197,27 @@ export async function newestOrdinal(db: Reader): Promise<number> {
 }
 
 /** Everything recorded in a home after an ordinal, in the order it was recorded. */
-export const listEventsAfter = (
+export async function listEventsAfter(
   db: Reader,
   homeId: string,
   ordinal: number,
-): Promise<HistoryEvent[]> =>
-  // The plus keeps SQLite from walking through all entries of the home to find the few new ones.
-  select(db, and(sql`+${events.homeId} = ${homeId}`, gt(events.ordinal, ordinal)));
+): Promise<HistoryEvent[]> {
+  const newest = await newestOrdinal(db);
+  const found: HistoryEvent[][] = [];
+  for (let after = ordinal; after < newest; after += TOGETHER)
+    found.push(
+      await select(
+        db,
+        // The plus keeps SQLite from walking through all entries of the home to find the few new ones.
+        and(
+          sql`+${events.homeId} = ${homeId}`,
+          gt(events.ordinal, after),
+          lte(events.ordinal, after + TOGETHER),
+        ),
+      ),
+    );
+  return found.flat();
+}
 
 export async function findEvent(
   db: Reader,

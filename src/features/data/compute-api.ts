@@ -2,6 +2,7 @@ import { z } from "zod";
 import { createDocument } from "zod-openapi";
 import { computeAside, MOST_MS } from "@/server/heavy";
 import { readJsonBody, refuseBody } from "@/lib/body";
+import type { ComputeTold } from "@/core/compute/compute";
 import { COMPUTE_FUNCTIONS } from "@/core/compute/registry";
 
 const json = (text: string, status: number) =>
@@ -9,6 +10,9 @@ const json = (text: string, status: number) =>
 
 const refused = (status: number, code: string, message: string) =>
   json(JSON.stringify({ error: { code, message, path: [] } }), status);
+
+const lineOf = ({ ok, code, line }: ComputeTold) =>
+  json(line, ok ? 200 : code === "unknown-function" ? 404 : 400);
 
 /** POST /api/v1/compute/NAME: the same door as the command line, over HTTP. */
 export async function postCompute(name: string, request: Request): Promise<Response> {
@@ -18,7 +22,7 @@ export async function postCompute(name: string, request: Request): Promise<Respo
   const told = await computeAside(name, body.text ?? "");
   switch (told.kind) {
     case "told":
-      return json(told.line, told.ok ? 200 : told.code === "unknown-function" ? 404 : 400);
+      return lineOf(told.told);
     case "busy":
       return refused(503, "busy", "many computations are waiting already: ask again in a moment");
     case "given-up":

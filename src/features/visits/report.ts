@@ -1,4 +1,5 @@
 import "server-only";
+import { setImmediate as othersTurn } from "node:timers/promises";
 import PDFDocument from "pdfkit";
 import sharp from "sharp";
 import { DECISION_WORDS, VISIT_VERDICT_WORDS } from "@/content/visits";
@@ -97,6 +98,8 @@ async function machineOf(
       );
   }
   for (const finding of findings) {
+    // A report of thousands of findings takes seconds: whoever asks meanwhile is answered between two of them.
+    await othersTurn();
     doc.moveDown(0.4).font("Helvetica-Bold").text(`Found: ${finding.words}`).font("Helvetica");
     const price =
       finding.priceMinor === undefined

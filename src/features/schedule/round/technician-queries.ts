@@ -1,12 +1,15 @@
 import "server-only";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
-import { technicianDays } from "@/core/planning/technician-days";
+import type { TechnicianDay } from "@/core/planning/technician-days";
+import type { HomeStatus } from "@/core/timeline/home-status";
+import { technicianDaysAside } from "@/server/heavy";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dateWords, inSentence, listWords, longDate } from "@/core/quantities/words";
 import { todayIn } from "@/lib/clock";
+import { StoreTrouble } from "@/lib/store-trouble";
 import { listHomes } from "@/server/snapshots/beside";
 import { homeYear } from "@/server/snapshots/home-year";
-import { homeSnapshot, homeStatus } from "@/server/snapshots/snapshot-cache";
+import { homeSnapshot, homeStatus, shownOnce } from "@/server/snapshots/snapshot-cache";
 
 export type VisitDay = {
   day: PlainDate;
@@ -22,6 +25,26 @@ export type VisitDay = {
 
 export type TechnicianPage = { today: PlainDate; days: VisitDay[]; to: string; homes: number };
 
+type Worked = { others: readonly HomeStatus[]; days: Promise<TechnicianDay[]> };
+
+/** Worked out once for as long as the homes stand so: whoever asks meanwhile waits for the same. */
+function daysOf(statuses: readonly HomeStatus[]): Promise<TechnicianDay[]> {
+  const [own, ...others] = statuses as [HomeStatus, ...HomeStatus[]];
+  const kept = shownOnce(own, "technician-days", (): { last: Worked | null } => ({ last: null }));
+  const isSame =
+    kept.last?.others.length === others.length &&
+    others.every((each, i) => each === kept.last?.others[i]);
+  if (kept.last && isSame) return kept.last.days;
+  const inputs = statuses.map((status) => homeYear(status).model.input);
+  const days = technicianDaysAside(inputs).then((told) => {
+    if (told) return told;
+    kept.last = null;
+    throw new StoreTrouble("busy", "too many computations wait");
+  });
+  kept.last = { others, days };
+  return days;
+}
+
 /** What is a technician’s alone in all homes, bundled into few days. */
 export async function technicianPage(homeId: string): Promise<TechnicianPage | null> {
   const own = await homeSnapshot(homeId);
@@ -35,7 +58,7 @@ export async function technicianPage(homeId: string): Promise<TechnicianPage | n
     if (other) snapshots.push(other);
   }
   const statuses = snapshots.map((snapshot) => homeStatus(snapshot, today));
-  const days = technicianDays(statuses.map((status) => homeYear(status).model.input));
+  const days = await daysOf(statuses);
   const shown = days.map(({ day, minutes, homes, asked }): VisitDay => {
     const places = homes.map(({ home, tasks }) => {
       const status = statuses.find(({ snapshot }) => snapshot.home.id === home)!;
