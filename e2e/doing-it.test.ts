@@ -227,7 +227,7 @@ describe("doing it", () => {
     expect(label).toContain("Recovery core");
     expect(label).toContain("Tuesday 17 March 2026");
     // Asked by a name that means every device itself, no code would lead a phone here.
-    await page.seen("A code that opens its page stands here once");
+    await page.seen("No code is printed yet");
   });
 
   it("pictures before and after, side by side: shown at the way back, taken out and brought back", async () => {

@@ -15,6 +15,8 @@ import { unitFieldsOf } from "@/features/inventory/units/unit-pages";
 import { withdrawEntry } from "@/features/records/history-actions";
 import { correctEntry, noteLook, writeNote } from "@/features/records/record-actions";
 import { noteJobDone } from "@/features/schedule/jobs-actions";
+import { plainDate } from "@/core/quantities/plain-date";
+import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import type { RunEvent } from "@/core/runs/run-event";
 import { findRun, jobOfRun, listOpenRuns } from "@/db/repositories/runs";
 import { startRun } from "@/features/runs/record/run-actions";
@@ -169,6 +171,27 @@ describe("a command sent twice", () => {
       .ofUnit("cellar-furnace")
       .filter(({ taskKey, date }) => taskKey === "visit" && date === "2026-03-10");
     expect(visits).toHaveLength(1);
+  });
+
+  it("counts a replaced alarm’s life from the day the new one was made, or says that nobody knows", async () => {
+    const fields = { date: "2026-03-10", words: "", minutes: "", cost: "" };
+    const replaced = (madeOn: string, id: string) =>
+      noteJobDone(HOME, "alarm-ground.replace", nothingSent, named({ ...fields, madeOn }, id));
+    const madeOn = async () =>
+      (await home()).units.find(({ id }) => id === "alarm-ground")!.attributes["made-on"];
+    const before = await madeOn();
+    for (const [i, odd] of ["2026-12-01", "someday"].entries())
+      expect(Object.keys((await replaced(odd, `odd-${i}`)).errors)).toEqual(["madeOn"]);
+    expect(await madeOn()).toBe(before);
+    await landing(replaced("2025-11-01", "new-1"));
+    expect(await madeOn()).toBe("2025-11-01");
+    const job = async () =>
+      scheduleNow(await home(), plainDate("2026-03-14")).find(
+        ({ task }) => task.id === "alarm-ground.replace",
+      )!;
+    expect((await job()).due! > "2030-11-01").toBe(true);
+    await landing(replaced("", "new-2"));
+    expect(await madeOn()).toBeUndefined();
   });
 
   it("is enough to enter a contact, a room or a driver once", async () => {

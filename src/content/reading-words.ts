@@ -65,7 +65,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   "boiler-pressure-bar": {
     name: "Heating’s pressure",
     how: "On its gauge, cold.",
-    act: "bring it back to about 1.5 bar (22 psi); if it falls again, look for the leak",
+    act: "top the heating up to about 1.5 bar (22 psi); if it falls again, look for the leak",
     stop: "off: at 3 bar its safety valve opens; fill in no more, call",
   },
   "co-ppm": {

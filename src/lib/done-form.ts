@@ -13,6 +13,8 @@ export const doneForm = (today: PlainDate, currency: string) =>
       words: z.string().max(300, "Shorter, please: up to 300 letters."),
       minutes: z.string(),
       cost: z.string(),
+      /** Of what was put in new, where its life counts from the day it was made; empty where nobody knows. */
+      madeOn: z.string().optional(),
     })
     .transform((fields, context) => {
       // Everything is looked at before anything is refused, so that all problems show at once.
@@ -34,9 +36,13 @@ export const doneForm = (today: PlainDate, currency: string) =>
           path: ["cost"],
           message: `Write what it cost in ${currency}, such as 18.50.`,
         });
+      const madeOn = fields.madeOn ? readPastDay(fields.madeOn, today) : undefined;
+      if (madeOn !== undefined && !isDay(madeOn))
+        context.addIssue({ code: "custom", path: ["madeOn"], message: DAY_WORDS[madeOn] });
       if (!isDay(date) || context.issues.length > 0) return z.NEVER;
       return {
         date,
+        ...(madeOn !== undefined && isDay(madeOn) ? { madeOn } : {}),
         ...(fields.words ? { words: fields.words } : {}),
         ...(minutes === undefined || minutes === null ? {} : { minutes }),
         ...(cost === undefined || cost === null ? {} : { costMinor: cost }),

@@ -11,7 +11,7 @@ export const changePanelFilter = {
   handsOnMinutes: 10,
   waitingMinutes: 0,
   checks: [
-    { id: "size", words: "The new filter is here: the right size, or for once a sheet to cut" },
+    { id: "size", words: "The new filter is here in the right size, or a sheet to cut to size as a stopgap" },
     { id: "step", words: "A step or a footed ladder below the grille", when: "in-grille" },
   ],
   steps: [
@@ -28,7 +28,7 @@ export const changePanelFilter = {
       kind: "inspect",
       title: "Compare the printed sizes",
       detail:
-        "The new one’s wrapper against what is written down here, or the old one’s frame. Unwrapped it goes back to no shop.",
+        "Compare the size on the new one’s wrapper with the size written here, or with the old one’s frame. Leave the wrapper on until they match: shops do not take back an opened filter.",
       why: "A filter that nearly fits lets dirt past it, onto the coil.",
       shows: "fit",
     },

@@ -1,4 +1,4 @@
-import { readPlainDate } from "../quantities/plain-date";
+import { readPlainDate, type PlainDate } from "../quantities/plain-date";
 import type { Identity } from "./identity";
 import type { Unit } from "./inventory";
 
@@ -19,6 +19,19 @@ export function identityOfUnit(unit: OfUnit): Identity {
   const madeOn = readPlainDate(attributes[MADE_ON] ?? "") ?? undefined;
   const fields = { make, model, serial, madeOn, warrantyEndsOn, warrantyRegistered };
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+}
+
+/**
+ * A machine in whose place stands a new one of its kind: what its life counts from is the new one’s, or not known.
+ *
+ * @example madeNew({ attributes: { "made-on": "2019-05-01", power: "battery" } }, undefined).attributes // {"power":"battery"}
+ */
+export function madeNew<U extends Pick<Unit, "attributes">>(
+  unit: U,
+  madeOn: PlainDate | undefined,
+): U {
+  const { [MADE_ON]: _, ...attributes } = unit.attributes;
+  return { ...unit, attributes: madeOn ? { ...attributes, [MADE_ON]: madeOn } : attributes };
 }
 
 /**

@@ -85,6 +85,24 @@ export const triggerSchema: z.ZodType<Trigger> = z.lazy(() =>
 export const partsOf = (trigger: Trigger): SimpleTrigger[] =>
   trigger.kind === "earliest" ? trigger.of.flatMap(partsOf) : [trigger];
 
+/**
+ * Whether a job puts a new machine in the place of the old one: it comes round by the age of the whole machine.
+ *
+ * @example isRenewedByIt({ trigger: { kind: "age", minYears: 5, maxYears: 7 }, unitId: "hall-alarm" }) // true
+ */
+export const isRenewedByIt = ({
+  trigger,
+  unitId,
+  partId,
+}: {
+  trigger: Trigger;
+  unitId?: string | undefined;
+  partId?: string | undefined;
+}): boolean =>
+  unitId !== undefined &&
+  partId === undefined &&
+  partsOf(trigger).some(({ kind }) => kind === "age");
+
 /** What a job’s dates follow from, but for the day it is asked. */
 const taskShape = {
   cadence: triggerSchema,

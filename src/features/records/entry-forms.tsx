@@ -113,7 +113,13 @@ export function DoneForm({
   today,
   done,
   currency,
-}: Common & { done: string; currency: string }) {
+  isRenewed = false,
+}: Common & {
+  done: string;
+  currency: string;
+  /** The machine is a new one since: its life counts from the day printed on it. */
+  isRenewed?: boolean;
+}) {
   return (
     <Form
       {...{ action, initial }}
@@ -125,6 +131,15 @@ export function DoneForm({
     >
       <div className="flex flex-col gap-5 pb-4">
         <DayField label={`${done} on`} name="date" max={today} />
+        {isRenewed && (
+          <DayField
+            label="The new one was made on"
+            name="madeOn"
+            max={today}
+            mayBeYear
+            hint="Printed on its back: month and year will do. Empty where it cannot be read; it is asked again."
+          />
+        )}
         <TextField
           label="A note"
           name="words"

@@ -11,6 +11,9 @@ import { inHome } from "@/server/commands/home-command";
 import { record } from "@/server/commands/records";
 import * as schedule from "@/server/commands/schedule";
 import { jobFormOf } from "./job-form-values";
+import { madeNew } from "@/core/inventory/unit-plate";
+import { isRenewedByIt } from "@/core/scheduling/trigger";
+import { changeUnit } from "@/server/commands/units";
 import { changesFrom, findTask, usualOf } from "./job-changes";
 import { jobForm, strategyForm } from "./jobs-form";
 
@@ -27,12 +30,16 @@ export async function noteJobDone(
     const { currency } = home.snapshot.home;
     const parsed = doneForm(home.today, currency).safeParse(singles(fields));
     if (!parsed.success) return invalid(previous, fields, parsed.error);
+    const { madeOn, ...done } = parsed.data;
     const noted = await record(home, {
       kind: "done",
       ...placeOf(task),
       taskKey: task.key,
-      ...parsed.data,
+      ...done,
     });
+    const unit = home.snapshot.units.find(({ id }) => id === task.unitId);
+    if (unit && isRenewedByIt(task))
+      await changeUnit(home, unit, { attributes: madeNew(unit, madeOn).attributes });
     return { to: `/homes/${homeId}/${pathOfTask(task)}`, noted };
   });
 }

@@ -1,4 +1,5 @@
 import "server-only";
+import { isRenewedByIt } from "@/core/scheduling/trigger";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { slotTitle } from "@/presentation/slot-words";
 import { filterStatusesOf } from "@/server/snapshots/snapshot-cache";
@@ -54,6 +55,8 @@ export type JobPage = {
   jobStatus: JobStatus;
   row: JobRow;
   unitName: string | null;
+  /** Done, there is a new machine, whose age is its own. */
+  isRenewedByIt: boolean;
 };
 
 export async function jobPageOf(homeId: string, taskId: string): Promise<JobPage | null> {
@@ -63,7 +66,10 @@ export async function jobPageOf(homeId: string, taskId: string): Promise<JobPage
   const jobStatus = scheduleNow(snapshot, today).find((each) => each.task.id === taskId);
   if (!jobStatus) return null;
   const row = jobRow(snapshot, jobStatus, today);
-  return { snapshot, today, jobStatus, row, unitName: jobStatus.unit?.name ?? null };
+  return {
+    ...{ snapshot, today, jobStatus, row, unitName: jobStatus.unit?.name ?? null },
+    isRenewedByIt: isRenewedByIt(jobStatus.task),
+  };
 }
 
 /** A place a job of one’s own may belong to, and how it is called; null where there is none. */

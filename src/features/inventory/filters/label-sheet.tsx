@@ -86,8 +86,9 @@ export async function LabelSheet({
       </article>
       {!code && (
         <p className="no-print max-w-prose text-second">
-          A code that opens its page stands here once this app is asked by a name that a phone can
-          follow: open it by this machine’s name in your network, or set AMBER_PUBLIC_URL.
+          No code is printed yet, because phones cannot reach the address this page was opened at.
+          Open Amber Lintel by this computer’s name in your network, or set AMBER_PUBLIC_URL, and
+          print the label again.
         </p>
       )}
       <PrintButton />

@@ -27,6 +27,7 @@ export default async function JobDonePage({
         today={today}
         done="Done"
         currency={book.home.currency}
+        isRenewed={page.isRenewedByIt}
       />
     </div>
   );
