@@ -19,8 +19,8 @@ import { drawn, rounded, type Chapter } from "./shared";
 
 const FLIPPED = 14;
 const CUT = 8;
-/** So long another program may hold the file at the start before one hears of it, s. */
-const SLOWEST_S = 20;
+/** A spoiled file is told so within so many times what opening a sound one takes. */
+const SLOWEST_TIMES = 4;
 
 /** A file that was spoiled, and whether it may still be opened. */
 type Case = { what: string; file: string; mayOpen: boolean; mend?: () => void };
@@ -83,6 +83,12 @@ export const files: Chapter = async (seed) => {
     const wrong: string[] = [];
     let refused = 0;
     let slowest = 0;
+    const sound = copyDemo(mkdtempSync(path.join(folder, "sound-")));
+    const beganSound = performance.now();
+    spawnSync("node_modules/.bin/tsx", ["scripts/settings.ts"], {
+      env: { ...process.env, AMBER_DB: sound },
+    });
+    const most = (SLOWEST_TIMES * (performance.now() - beganSound)) / 1000;
     for (const { what, file, mayOpen } of cases) {
       const before = digest(file);
       const began = performance.now();
@@ -109,10 +115,10 @@ export const files: Chapter = async (seed) => {
         promise: "A file that cannot be right is refused in one sentence and left as it is",
         tried: `${cases.length} spoiled files, opened as at a start`,
         found: [
-          `${refused} refused, ${cases.length - refused} sound enough to open, ${rounded(slowest)} s at most`,
+          `${refused} refused, ${cases.length - refused} sound enough to open, ${rounded(slowest)} of ${rounded(most)} s at most`,
           ...wrong.slice(0, 4),
         ].join("; "),
-        isKept: wrong.length === 0 && slowest < SLOWEST_S,
+        isKept: wrong.length === 0 && slowest < most,
       },
     ];
   } finally {

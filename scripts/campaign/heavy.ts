@@ -3,8 +3,8 @@ import { madeUpPlan } from "../../src/core/planning/plan-instances";
 import { startApp } from "../../e2e/app-server";
 import { ask, HOME, percentile, rounded, sleep, type Chapter, type Line } from "./shared";
 
-/** Nobody is held up longer than this by what somebody else asks, ms. */
-const HELD_UP_MS = 100;
+/** Nobody is held up longer than so many of their own questions take alone, by what somebody else asks. */
+const HELD_UP_TIMES = 20;
 const LOOK_EVERY_MS = 25;
 const MEGABYTE = 1024 * 1024;
 
@@ -33,6 +33,9 @@ export const heavy: Chapter = async () => {
     const look = () => ask(app.url, { path: `/api/v1${HOME}/find?q=furnace` });
     // A server just started compiles what it runs.
     for (let i = 0; i < 60; i++) await look();
+    const alone: number[] = [];
+    for (let i = 0; i < 40; i++) alone.push((await look()).ms);
+    const most = HELD_UP_TIMES * percentile(alone, 0.5);
     const lines: Line[] = [];
     for (const { what, path, body } of WORST) {
       let isOver = false;
@@ -50,10 +53,10 @@ export const heavy: Chapter = async () => {
       } while (!isOver);
       const { status, ms } = await asked;
       lines.push({
-        promise: `No request holds others up more than ${HELD_UP_MS} ms`,
+        promise: `No request holds others up longer than ${HELD_UP_TIMES} of their questions take`,
         tried: `${what}, ${rounded(body.length / 1000)} kB`,
-        found: `answered ${status} after ${rounded(ms)} ms; others waited ${rounded(percentile(waits, 0.5))}, at most ${rounded(Math.max(...waits))} ms`,
-        isKept: Math.max(...waits) < HELD_UP_MS && status !== 500 && status !== 0,
+        found: `answered ${status} after ${rounded(ms)} ms; others waited ${rounded(percentile(waits, 0.5))}, at most ${rounded(Math.max(...waits))} of ${rounded(most)} ms`,
+        isKept: Math.max(...waits) < most && status !== 500 && status !== 0,
       });
     }
     return lines;

@@ -15,7 +15,8 @@ import {
 } from "./shared";
 
 const EVENTS = 10_000;
-const ANSWER_MS = 200;
+/** A write to a run of any length takes at most so many times what one to a short run takes, in the slowest twentieth. */
+const ANSWER_TIMES = 6;
 const REQUESTS = 7000;
 const ROUNDS = 7;
 /** Of a server that has warmed up, MB; what the collector leaves for later is no leak. */
@@ -26,6 +27,10 @@ async function longRun(): Promise<Line[]> {
   const app = await startApp("demo");
   try {
     const store = await openStore(app.file);
+    const short: number[] = [];
+    for (let nth = 0; nth < 60; nth++)
+      short.push((await note(app.url, `short-run-${nth}`, CLOCK)).ms);
+    const most = ANSWER_TIMES * percentile(short.slice(20), 0.5);
     await store.write(async (tx) => {
       for (let nth = 0; nth < EVENTS; nth++) {
         const event = { id: `long-${nth}-event`, at: "2026-03-14T08:00:00.000Z", kind: "note", step: "x", words: `Note ${nth}` };
@@ -45,10 +50,10 @@ async function longRun(): Promise<Line[]> {
     const again = await ask(app.url, { path: `/runs/${RUN}` });
     return [
       {
-        promise: `A run of ${EVENTS} events answers within ${ANSWER_MS} ms`,
+        promise: `A run of ${EVENTS} events answers within ${ANSWER_TIMES} times what a short one takes`,
         tried: "60 more events, one after another, after a first one; and its page",
-        found: `${rounded(percentile(times, 0.5))} ms in the middle, ${rounded(Math.max(...times))} at most; all of it read for the first time ${rounded(first.ms)} ms, its page ${rounded(page.ms)} ms, and ${rounded(again.ms)} the second time`,
-        isKept: Math.max(...times) < ANSWER_MS && page.status === 200,
+        found: `${rounded(percentile(times, 0.5))} ms in the middle, ${rounded(percentile(times, 0.95))} of ${rounded(most)} for nineteen in twenty, ${rounded(Math.max(...times))} at most; all of it read for the first time ${rounded(first.ms)} ms, its page ${rounded(page.ms)} ms, and ${rounded(again.ms)} the second time`,
+        isKept: percentile(times, 0.95) < most && page.status === 200,
       },
     ];
   } finally {

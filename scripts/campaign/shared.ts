@@ -1,11 +1,12 @@
 import { request, type Agent, type IncomingHttpHeaders } from "node:http";
 import fc from "fast-check";
 import type { Store } from "../../src/db/client";
+import type { Yardstick } from "./yardstick";
 
 /** One promise, how it was tried, and what came of it. */
 export type Line = { promise: string; tried: string; found: string; isKept: boolean };
-/** Tries some promises; the same seed tries the same again. */
-export type Chapter = (seed: number) => Promise<Line[]>;
+/** Tries some promises against what the machine can do just now; the same seed tries the same again. */
+export type Chapter = (seed: number, can: Yardstick) => Promise<Line[]>;
 
 export type Answer = { status: number; headers: IncomingHttpHeaders; body: string; ms: number };
 export type Ask = {
