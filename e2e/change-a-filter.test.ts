@@ -82,6 +82,27 @@ describe("changing the cellar furnace's filter", () => {
     await page.heading("Wipe the slot clean");
   });
 
+  it("never shows a step that is past when one goes back and forward", async () => {
+    const { driver } = browser;
+    await driver.executeScript(`
+      window.headings = new Set();
+      new MutationObserver(() => {
+        for (const each of document.querySelectorAll("h1, h2")) window.headings.add(each.innerText);
+      }).observe(document.body, { subtree: true, childList: true, characterData: true });
+    `);
+    for (let time = 0; time < 2; time++) {
+      if (time === 0) await page.press("Leave for now");
+      else await driver.navigate().forward();
+      await page.seen("Cellar furnace: filter out");
+      await driver.navigate().back();
+      await page.heading("Wipe the slot clean");
+    }
+    const shown = await driver.executeScript<string[]>("return [...window.headings]");
+    expect(shown).toContain("Wipe the slot clean");
+    expect(shown).not.toContain("Did dust get past its frame?");
+    expect(shown).not.toContain("What lies in the slot?");
+  });
+
   it("shows the bracket on Today and on the unit while the run is left alone", async () => {
     const run = await browser.driver.getCurrentUrl();
     await page.press("Leave for now");

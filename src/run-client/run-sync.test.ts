@@ -88,6 +88,7 @@ beforeEach(() => {
 });
 const open = (known: RunEvent[] = []) => {
   const sync = new RunSync({
+    onItsWay: [],
     runId: "r",
     job,
     known,

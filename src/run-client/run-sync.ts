@@ -45,6 +45,8 @@ export type SyncSetting = {
   runId: string;
   job: RunJob;
   known: readonly RunEvent[];
+  /** What was on its way when this run was seen last; the device’s own list of it takes a moment to be read. */
+  onItsWay: readonly RunEvent[];
   serverNow: string;
   queue: EventQueue;
   send: Send;
@@ -70,7 +72,10 @@ export class RunSync {
 
   constructor(private readonly setting: SyncSetting) {
     this.#clockError = Date.parse(setting.serverNow) - setting.device.now();
-    this.#state = { known: setting.known, queue: [], trouble: null, refused: [] };
+    this.#state = {
+      ...{ known: setting.known, queue: setting.onItsWay },
+      ...{ trouble: null, refused: [] },
+    };
   }
 
   readonly state = (): SyncState => this.#state;

@@ -6,6 +6,7 @@ import { replayRun } from "@/core/runs/run";
 import type { Doing, RunEvent } from "@/core/runs/run-event";
 import type { RunJob, RunState } from "@/core/runs/run-state";
 import { browserStore } from "./device-store";
+import { LastSeen } from "./last-seen";
 import { queueOf } from "./left-behind";
 import { RunSync, type Device, type Told } from "./run-sync";
 import { askEvents, sendEvents } from "./send-events";
@@ -35,6 +36,8 @@ export type RunHandle = {
   act: (doing: Doing) => void;
 };
 
+const SEEN = new LastSeen();
+
 const DEVICE: Device = {
   now: () => Date.now(),
   later: (work, ms) => {
@@ -49,19 +52,20 @@ const DEVICE: Device = {
  * on its way is kept in the browser, so that neither a reload nor a lost server loses it.
  */
 export function useRun({ runId, job, events, serverNow, beside, stopped }: RunInput): RunHandle {
-  const [sync] = useState(
-    () =>
-      new RunSync({
-        runId,
-        job,
-        known: events,
-        serverNow,
-        queue: queueOf(browserStore(), runId),
-        send: sendEvents,
-        ask: askEvents,
-        device: DEVICE,
-      }),
-  );
+  const [sync] = useState(() => {
+    const { known, queue: onItsWay } = SEEN.of(runId, events);
+    return new RunSync({
+      runId,
+      job,
+      known,
+      onItsWay,
+      serverNow,
+      queue: queueOf(browserStore(), runId),
+      send: sendEvents,
+      ask: askEvents,
+      device: DEVICE,
+    });
+  });
   const { known, queue, trouble, refused } = useSyncExternalStore(
     sync.subscribe,
     sync.state,
@@ -82,6 +86,8 @@ export function useRun({ runId, job, events, serverNow, beside, stopped }: RunIn
       document.removeEventListener("visibilitychange", look);
     };
   }, [sync]);
+  // What this page shows when one comes back to it stands outside React, as the component is gone by then.
+  useEffect(() => SEEN.keep(runId, { known, queue }), [runId, known, queue]);
   const state = useMemo(() => {
     const ids = new Set(known.map(({ id }) => id));
     const ahead = queue.filter(({ id }) => !ids.has(id));

@@ -1,6 +1,5 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { AlertDialog } from "radix-ui";
 import { useState, useTransition } from "react";
 import { Button } from "@/ui/button";
@@ -23,7 +22,6 @@ export function PutBackPress({
   /** The homes that are here now; null where there are none. */
   now: string | null;
 }) {
-  const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const [pending, startTransition] = useTransition();
   const go = () =>
@@ -31,7 +29,8 @@ export function PutBackPress({
       try {
         const wrong = await putBack(copy);
         setProblem(wrong);
-        if (!wrong) router.push("/");
+        // Nothing that was seen before is so any more: the page begins anew.
+        if (!wrong) window.location.assign("/");
       } catch (error) {
         const trouble = pageTroubleWords(error);
         setProblem(trouble ? `${trouble.title}. Nothing was put back.` : UNREACHED);
