@@ -34,7 +34,7 @@ export const madeUpJob = (id: string, facts: JobFacts = {}): JobStatus => {
     state: due === null ? "none" : due < -5 ? "past" : due <= 0 ? "due" : "open",
     because: { kind: "wear" },
     lastDone: done === undefined ? null : at(done),
-    ...{ since: null, deferral: null, called: null, isFirstTime: false, problem: null },
+    ...{ since: null, deferral: null, called: null, isFirstTime: false, apart: [], problem: null },
     ahead: due === null ? [] : [at(Math.max(0, due))],
   };
 };

@@ -32,6 +32,7 @@ const jobStatus = (extra: Partial<JobStatus>): JobStatus => ({
   deferral: null,
   called: null,
   isFirstTime: false,
+  apart: [],
   waits: null,
   ahead: [],
   ...extra,

@@ -108,5 +108,9 @@ export function triggerWords(trigger: Trigger): string {
 }
 
 /** “Cellar furnace: change the filter” */
-export const jobTitle = ({ task, unit }: Pick<JobStatus, "task" | "unit">): string =>
-  unit ? `${unit.name}: ${inSentence(task.name)}` : task.name;
+export const jobTitle = ({
+  task,
+  unit,
+  apart,
+}: Pick<JobStatus, "task" | "unit" | "apart">): string =>
+  unit ? `${[unit.name, ...apart].join(", ")}: ${inSentence(task.name)}` : task.name;

@@ -1,3 +1,4 @@
+import { apartOf } from "./apart";
 import { systemOf } from "../filters/slot-wear";
 import { partsOf, type Trigger, type DueTask } from "./trigger";
 import { hoursOf } from "../filters/hours-away";
@@ -30,6 +31,8 @@ import { placeKey, RENEW, type PlannedTask } from "./task";
 export type JobStatus = {
   task: PlannedTask;
   unit: Unit | null;
+  /** What tells it from another job that reads the same; empty where none does. */
+  apart: string[];
   opens: PlainDate | null;
   due: PlainDate | null;
   closes: PlainDate | null;
@@ -404,6 +407,7 @@ export function scheduleOf(
       lastDone,
       deferral,
       problem,
+      apart: apartOf(snapshot, task, unit, others),
       since: owedSince(snapshot, task, unit),
     };
     const nothing = {

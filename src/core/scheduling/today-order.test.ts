@@ -28,6 +28,7 @@ const job = (
     deferral: null,
     called: null,
     isFirstTime: false,
+    apart: [],
     waits: null,
     ahead: [],
     problem: null,

@@ -68,7 +68,7 @@ export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: Plai
   return {
     id: task.id,
     name: task.name,
-    where: [unit?.name, part?.name].filter(Boolean).join(", "),
+    where: [...new Set([unit?.name, part?.name, ...jobStatus.apart])].filter(Boolean).join(", "),
     path: pathOfTask(task),
     state: jobStatus.state,
     due: dueWords(jobStatus, today),

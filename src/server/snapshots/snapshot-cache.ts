@@ -186,6 +186,8 @@ const RULES: StatusRules = {
     const grounds = [
       ...groundsOf(snapshot, today),
       snapshot.parts,
+      snapshot.rooms,
+      snapshot.levels,
       tasks,
       ...status.wornIn(unit),
       ...tasks.flatMap(({ id }) => status.calls.get(id)?.event.id ?? []),
