@@ -10,6 +10,7 @@ import {
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { plainDate } from "@/core/quantities/plain-date";
+import { prepareCopy } from "@/server/files/prepare-copy";
 import { readFirst } from "@/server/files/read-aside";
 import { copyDemo } from "../../tests/demo-store";
 import { backUp, putBack } from "./backup";
@@ -139,7 +140,7 @@ describe("a copy of everything", () => {
     const copy = await backUp(file, folder, DAY);
     const running = await openStore(file);
     await rename(running, "Renamed since");
-    await expect(putBack(copy, file, DAY, readFirst)).rejects.toThrow("stop it first");
+    await expect(putBack(copy, file, DAY, prepareCopy)).rejects.toThrow("stop it first");
     running.close();
     expect(await nameIn(file)).toBe("Renamed since");
     expect(existsSync(`${file}.coming`)).toBe(false);
@@ -157,13 +158,13 @@ describe("a copy of everything", () => {
       [path.join(folder, "nowhere.db"), "There is no file"],
       [file, "the database itself"],
     ] as const)
-      await expect(putBack(bad, file, DAY, readFirst)).rejects.toThrow(words);
+      await expect(putBack(bad, file, DAY, prepareCopy)).rejects.toThrow(words);
     const newer = await openStore(copy);
     await newer.client.execute(
       "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)",
     );
     await newer.foldAndClose();
-    await expect(putBack(copy, file, DAY, readFirst)).rejects.toThrow("newer version");
+    await expect(putBack(copy, file, DAY, prepareCopy)).rejects.toThrow("newer version");
     expect(await nameIn(file)).toBe("Sluice House");
   });
 

@@ -9,6 +9,8 @@ import { openStore } from "./client";
 const today = plainDate("2026-03-14");
 const name = (days: number) => `amber-lintel-${addDays(today, -days)}.db`;
 
+jest.setTimeout(30_000);
+
 describe("copies of every day", () => {
   it("keep the last seven days, then the last of each month", () => {
     const year = Array.from({ length: 400 }, (_, i) => name(i));

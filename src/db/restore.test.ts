@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { createClient } from "@libsql/client";
 import { plainDate } from "@/core/quantities/plain-date";
-import { readFirst } from "@/server/files/read-aside";
+import { prepareCopy } from "@/server/files/prepare-copy";
 import { readHome } from "@/server/snapshots/read-home";
 import { openDemoStore, type DemoStore } from "../../tests/demo-store";
 import { backUp } from "./backup";
@@ -58,7 +58,7 @@ describe("a copy put back while the app runs", () => {
     const remembered = await read();
     expect(remembered).toBeNull();
 
-    const aside = await putBackRunning(copy, demo.file, DAY, readFirst);
+    const aside = await putBackRunning(copy, demo.file, DAY, prepareCopy);
 
     expect(await contents(demo.file)).toEqual(before);
     expect(path.basename(aside)).toBe("before-restore-2026-03-14.db");
@@ -66,7 +66,7 @@ describe("a copy put back while the app runs", () => {
     expect(was["events"]).toHaveLength(before["events"]!.length + 1);
     expect(existsSync(`${demo.file}.coming`)).toBe(false);
     // And that can be put back as well.
-    await putBackRunning(aside, demo.file, DAY, readFirst);
+    await putBackRunning(aside, demo.file, DAY, prepareCopy);
     expect(await contents(demo.file)).toEqual(was);
   });
 
@@ -75,7 +75,7 @@ describe("a copy put back while the app runs", () => {
     for (let i = 0; i < 3; i++) await note(`n${i}`, "Gone with the copy");
     const remembered = await read();
     const another = await openStore(demo.file);
-    await putBackRunning(copy, demo.file, DAY, readFirst);
+    await putBackRunning(copy, demo.file, DAY, prepareCopy);
     await note("again", "Marmalade on the sight glass");
     const fresh = await another.read((db) => readHome(db, HOME, remembered));
     const ids = fresh!.snapshot.history.entries.map(({ id }) => id);
@@ -91,8 +91,10 @@ describe("a copy put back while the app runs", () => {
     const bad = path.join(folder, "copy-2026-03-01.db");
     writeFileSync(bad, "scrambled");
     const before = await contents(demo.file);
-    await expect(putBackRunning(bad, demo.file, DAY, readFirst)).rejects.toThrow(/no copy made by/);
-    await expect(putBackRunning(`${bad}.no`, demo.file, DAY, readFirst)).rejects.toThrow(
+    await expect(putBackRunning(bad, demo.file, DAY, prepareCopy)).rejects.toThrow(
+      /no copy made by/,
+    );
+    await expect(putBackRunning(`${bad}.no`, demo.file, DAY, prepareCopy)).rejects.toThrow(
       /not there/,
     );
     expect(await contents(demo.file)).toEqual(before);

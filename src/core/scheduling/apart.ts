@@ -1,5 +1,6 @@
 import type { HomeSnapshot } from "../history/home-snapshot";
 import type { Unit } from "../inventory/inventory";
+import { inSentence } from "../quantities/words";
 import type { PlannedTask } from "./task";
 
 type Places = Pick<HomeSnapshot, "units" | "rooms" | "levels" | "slots" | "parts">;
@@ -28,7 +29,7 @@ export function apartOf(
   const part = partOf(task.partId);
   if (part && alike.length > 0) {
     const isNamedAlone = alike.every(({ partId }) => partOf(partId)?.name !== part.name);
-    words.push(isNamedAlone ? part.name : (part.place ?? part.name));
+    words.push(inSentence(isNamedAlone ? part.name : (part.place ?? part.name)));
   }
   return words.flatMap((each) => each ?? []);
 }

@@ -1,6 +1,6 @@
 import { triggerWords, QUALIFICATION_WORDS, pathOfTask } from "@/presentation/task-words";
 import type { PlainDate } from "@/core/quantities/plain-date";
-import { dayAndMonth, listWords } from "@/core/quantities/words";
+import { dayAndMonth, inSentence, listWords } from "@/core/quantities/words";
 import {
   dueWords,
   jobFill,
@@ -68,7 +68,15 @@ export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: Plai
   return {
     id: task.id,
     name: task.name,
-    where: [...new Set([unit?.name, part?.name, ...jobStatus.apart])].filter(Boolean).join(", "),
+    where: [
+      ...new Set([
+        unit?.name,
+        part?.name,
+        ...jobStatus.apart.filter((each) => each !== inSentence(part?.name ?? "")),
+      ]),
+    ]
+      .filter(Boolean)
+      .join(", "),
     path: pathOfTask(task),
     state: jobStatus.state,
     due: dueWords(jobStatus, today),

@@ -65,7 +65,7 @@ export function FindCommand({ homeId, start, onType, onGo }: FindCommandProps) {
                   key={each.id}
                   value={each.id}
                   onSelect={() => onGo(each.href)}
-                  className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-3 px-3 py-2 data-[selected=true]:bg-ink data-[selected=true]:text-ground"
+                  className="flex min-h-12 cursor-pointer flex-wrap content-center items-baseline gap-x-3 px-3 py-2 data-[selected=true]:bg-ink data-[selected=true]:text-ground"
                 >
                   <span className="font-semibold">{each.title}</span>
                   <span className="opacity-85">{each.detail}</span>
