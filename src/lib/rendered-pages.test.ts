@@ -16,10 +16,17 @@ class Renderer {
   headers: Record<string, string> = {};
   #held: (() => void)[] = [];
   isHeld = false;
+  /** Where a press leads on to: its page is asked for with the headers of the press. */
+  leadsTo: string | null = null;
   endsLater = false;
   readonly #pages = new RenderedPages({
-    handle: async (_request, response) => {
+    handle: async (request, response) => {
       const nth = ++this.renderings;
+      if (request.method === "POST" && this.leadsTo) {
+        const headers = request.headers as Record<string, string>;
+        response.end(`led to ${(await ask(this.leadsTo, headers)).body}`);
+        return;
+      }
       if (this.isHeld) await new Promise<void>((go) => this.#held.push(go));
       response.statusCode = this.status;
       for (const [name, value] of Object.entries(this.headers)) response.setHeader(name, value);
@@ -118,6 +125,20 @@ describe("pages of many kinds", () => {
     await renderer.until(5);
     await renderer.letGo(2);
     await Promise.all([behind, stuck]);
+  });
+
+  it("are rendered at once where a press leads to them, whoever else waits for their turn", async () => {
+    renderer.isHeld = true;
+    const readers = [1, 2, 3].map((nth) => ask(`/homes/a/parts/${nth}`));
+    await renderer.until(2);
+    renderer.isHeld = false;
+    renderer.leadsTo = "/homes/a/parts/4";
+    const press = await ask("/homes/a/parts/4", {}, "POST");
+    expect(press.body).toBe("led to <html>page 4");
+    renderer.isHeld = true;
+    await renderer.letGo(2);
+    await renderer.letGo(1);
+    await Promise.all(readers);
   });
 
   it("that fail give their turn up", async () => {

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { setTimeout as sleep } from "node:timers/promises";
 import pLimit from "p-limit";
 import { brotliDecompressSync, gunzipSync, inflateSync } from "node:zlib";
@@ -30,6 +31,11 @@ const PAGES = /^\/((homes|runs)\/|welcome(\?|$))/;
 const AT_ONCE = 2;
 /** How often one looks whether whoever asked takes what there is for them, ms. */
 const LOOKS_MS = 500;
+/**
+ * Told to what a write asks for itself: the framework answers a press that leads on with the page it leads to, and
+ * asks its own server for that, with the headers of the press. Were that page to wait, it would wait for itself.
+ */
+const WITHIN = "x-amber-within";
 /** So long at most a page waits until no write is under way, ms: who only reads comes to their turn too. */
 const MOST_BEHIND_WRITES_MS = 1000;
 /** A turn that is not over keeps no process from ending. */
@@ -80,6 +86,8 @@ export class RenderedPages {
   /** Writes under way, and who waits until there is none. */
   #writes = 0;
   readonly #behind = new Set<() => void>();
+  /** Nobody outside knows it. */
+  readonly #ownWord = randomUUID();
 
   constructor(private readonly setting: PagesSetting) {}
 
@@ -87,6 +95,7 @@ export class RenderedPages {
     const { handle, clock } = this.setting;
     const url = request.url ?? "/";
     if (request.method !== "GET") return this.#write(request, response);
+    if (request.headers[WITHIN] === this.#ownWord) return handle(request, response);
     if (!PAGES.test(url)) return handle(request, response);
     if (!SHARED_PAGES.test(url)) return this.#inTurn(request, response);
     const version = await this.setting.version().catch(() => null);
@@ -113,6 +122,7 @@ export class RenderedPages {
   /** Does what is no reading at once; pages begin when it is over. */
   async #write(request: IncomingMessage, response: ServerResponse): Promise<void> {
     this.#writes++;
+    request.headers[WITHIN] = this.#ownWord;
     let isOver = false;
     const over = () => {
       if (isOver) return;
