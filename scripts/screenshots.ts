@@ -19,7 +19,9 @@ type Picture = {
 
 const toTheLook = async (page: Page) => {
   await page.press("Change it");
-  await page.tick("The new filter is here in the right size, or a sheet to cut to size as a stopgap");
+  await page.tick(
+    "The new filter is here in the right size, or a sheet to cut to size as a stopgap",
+  );
   await page.press("Change: start");
   for (const heading of [
     "Have the new filter",

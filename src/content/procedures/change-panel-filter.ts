@@ -11,7 +11,10 @@ export const changePanelFilter = {
   handsOnMinutes: 10,
   waitingMinutes: 0,
   checks: [
-    { id: "size", words: "The new filter is here in the right size, or a sheet to cut to size as a stopgap" },
+    {
+      id: "size",
+      words: "The new filter is here in the right size, or a sheet to cut to size as a stopgap",
+    },
     { id: "step", words: "A step or a footed ladder below the grille", when: "in-grille" },
   ],
   steps: [

@@ -434,7 +434,8 @@ export const doseInhibitor: Procedure = {
       id: "pressure",
       kind: "measure",
       title: "Read the pressure",
-      detail: "About 1.5 bar (22 psi) cold. If it is lower, top the heating up: that is a short job of its own.",
+      detail:
+        "About 1.5 bar (22 psi) cold. If it is lower, top the heating up: that is a short job of its own.",
       when: "sealed-system",
       records: { kind: "reading", reading: "boiler-pressure-bar" },
     },
