@@ -17,6 +17,9 @@ it("shows a run as it was seen last, never as it was sent before that", () => {
   // What was sent since is further on, and holds what was on its way.
   expect(seen.of("run", [a, b, c])).toEqual({ known: [a, b, c], queue: [] });
   expect(seen.of("another", [a])).toEqual({ known: [a], queue: [] });
+  // A copy that was put back knows less, and is right.
+  seen.forget();
+  expect(seen.of("run", [a])).toEqual({ known: [a], queue: [] });
 });
 
 it("remembers few runs, the latest ones", () => {

@@ -22,6 +22,11 @@ export class LastSeen {
     }
   }
 
+  /** Nothing that was seen is so any more: a copy took the place of everything. */
+  forget(): void {
+    this.#runs.clear();
+  }
+
   /** The further on of the two: the record of a run is only ever added to. */
   of(runId: string, sent: readonly RunEvent[]): Seen {
     const last = this.#runs.get(runId);
@@ -30,3 +35,6 @@ export class LastSeen {
     return { known, queue: last?.queue.filter(({ id }) => !ids.has(id)) ?? [] };
   }
 }
+
+/** Of the page that is open. */
+export const SEEN = new LastSeen();

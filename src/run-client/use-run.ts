@@ -6,7 +6,7 @@ import { replayRun } from "@/core/runs/run";
 import type { Doing, RunEvent } from "@/core/runs/run-event";
 import type { RunJob, RunState } from "@/core/runs/run-state";
 import { browserStore } from "./device-store";
-import { LastSeen } from "./last-seen";
+import { SEEN } from "./last-seen";
 import { queueOf } from "./left-behind";
 import { RunSync, type Device, type Told } from "./run-sync";
 import { askEvents, sendEvents } from "./send-events";
@@ -35,8 +35,6 @@ export type RunHandle = {
   now: () => number;
   act: (doing: Doing) => void;
 };
-
-const SEEN = new LastSeen();
 
 const DEVICE: Device = {
   now: () => Date.now(),

@@ -1,8 +1,10 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { AlertDialog } from "radix-ui";
 import { useState, useTransition } from "react";
 import { Button } from "@/ui/button";
+import { SEEN } from "@/run-client/last-seen";
 import { pageTroubleWords } from "@/ui/trouble-words";
 import { putBack } from "./copies-actions";
 
@@ -22,6 +24,7 @@ export function PutBackPress({
   /** The homes that are here now; null where there are none. */
   now: string | null;
 }) {
+  const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const [pending, startTransition] = useTransition();
   const go = () =>
@@ -29,8 +32,9 @@ export function PutBackPress({
       try {
         const wrong = await putBack(copy);
         setProblem(wrong);
-        // Nothing that was seen before is so any more: the page begins anew.
-        if (!wrong) window.location.assign("/");
+        if (wrong) return;
+        SEEN.forget();
+        router.push("/");
       } catch (error) {
         const trouble = pageTroubleWords(error);
         setProblem(trouble ? `${trouble.title}. Nothing was put back.` : UNREACHED);
