@@ -12,8 +12,8 @@ const ALONE_MS = 15_000;
 const MANY_MS = 30_000;
 /** A writer writes, and does something else for a moment, ms. */
 const BETWEEN_WRITES_MS = 400;
-/** The slowest write takes no longer than so many pages that are each rendered alone. */
-const WRITE_PAGES = 15;
+/** The slowest write takes no longer than so many pages that are each rendered alone: about a second at rest. */
+const WRITE_PAGES = 20;
 const TIMES = 3;
 const MANY = [
   ...["/house", "/units/cellar-furnace", "/parts/cellar-filter", "/jobs", "/year"],
