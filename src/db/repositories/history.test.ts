@@ -10,6 +10,22 @@ let demo: DemoStore;
 beforeAll(async () => (demo = await openDemoStore()));
 afterAll(() => demo.discard());
 
+it("comes to its end however far apart the numbers of entries are", async () => {
+  const before = await newestOrdinal(demo.store.db);
+  const note = (id: string) =>
+    demo.store.write((tx) =>
+      appendEvent(tx, HOME, {
+        ...{ id, kind: "note", unitId: "cellar-furnace", words: id },
+        ...{ date: plainDate("2026-03-14"), recordedAt: "2026-03-14T08:30:00.000Z" },
+      }),
+    );
+  await note("near");
+  await demo.store.client.execute("UPDATE events SET ordinal = 9007199254740000 WHERE id = 'near'");
+  await note("far");
+  const read = await listEventsAfter(demo.store.db, HOME, before);
+  expect(read.map(({ id }) => id)).toEqual(["near", "far"]);
+});
+
 it("gives back entries to the last letter and the last digit, in the order they were written", async () => {
   const figure = fc.double({ noNaN: true, noDefaultInfinity: true, min: -1e300, max: 1e300 });
   const entry = fc.record({

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import {
   and,
+  asc,
   desc,
   eq,
   getTableColumns,
@@ -202,21 +203,32 @@ export async function listEventsAfter(
   homeId: string,
   ordinal: number,
 ): Promise<HistoryEvent[]> {
-  const newest = await newestOrdinal(db);
   const found: HistoryEvent[][] = [];
-  for (let after = ordinal; after < newest; after += TOGETHER)
+  for (let after = ordinal, to = await lastTogether(db, after); to !== null;) {
     found.push(
       await select(
         db,
         // The plus keeps SQLite from walking through all entries of the home to find the few new ones.
-        and(
-          sql`+${events.homeId} = ${homeId}`,
-          gt(events.ordinal, after),
-          lte(events.ordinal, after + TOGETHER),
-        ),
+        and(sql`+${events.homeId} = ${homeId}`, gt(events.ordinal, after), lte(events.ordinal, to)),
       ),
     );
+    after = to;
+    to = await lastTogether(db, after);
+  }
   return found.flat();
+}
+
+/** The last of those that come together after an ordinal, however far apart they are; null where none does. */
+async function lastTogether(db: Reader, after: number): Promise<number | null> {
+  const next = db
+    .select({ ordinal: events.ordinal })
+    .from(events)
+    .where(gt(events.ordinal, after))
+    .orderBy(asc(events.ordinal))
+    .limit(TOGETHER)
+    .as("next");
+  const rows = await db.select({ last: max(next.ordinal) }).from(next);
+  return rows[0]?.last ?? null;
 }
 
 export async function findEvent(
