@@ -273,7 +273,9 @@ describe("a new home on a phone", () => {
     const choose = async (file: string) =>
       (await browser.driver.findElement(By.css("input[type=file]"))).sendKeys(file);
     await choose(spoiled);
-    await page.seen("“Weir cottage” cannot be read: its climate is none. Nothing was changed.");
+    await page.seen(
+      "“Weir cottage” cannot be read: its climate cannot be made out. Nothing was changed.",
+    );
     await choose(taken);
     await page.seen("taken.db is in the list now");
     await page.press("Put back the copy of Sat 14 Mar, brought by its file");

@@ -56,7 +56,7 @@ describe("a home always opens", () => {
     await spoil("UPDATE homes SET monthly_mean_c = 'warm' WHERE id = ?", "boathouse");
     const spoiled = { ...(await row()) };
     expect(await shellOrWhy("boathouse")).toEqual({
-      ...{ unreadable: "The boathouse", why: "its climate is none" },
+      ...{ unreadable: "The boathouse", why: "its climate cannot be made out" },
       others: [{ id: HOME, name: "Sluice House" }],
     });
     expect((await shellOf(HOME))?.homes.map(({ name }) => name)).toEqual([

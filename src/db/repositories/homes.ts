@@ -50,7 +50,7 @@ function inWords<T>(row: Row, why: string, read: () => T): T {
 
 type Row = typeof homes.$inferSelect;
 
-/** @throws HomeUnreadable where its time zone or its climate is none */
+/** @throws HomeUnreadable where its time zone or its climate cannot be made out */
 function toHome(row: Row): Home {
   return {
     id: row.id,
@@ -67,7 +67,7 @@ function toHome(row: Row): Home {
     enteredOn: inWords(row, `nobody knows the time zone “${row.timeZone}”`, () =>
       dayIn(row.timeZone, Date.parse(row.createdAt)),
     ),
-    climate: inWords(row, "its climate is none", () =>
+    climate: inWords(row, "its climate cannot be made out", () =>
       climateSchema.parse({
         monthlyMeanC: figures.parse(JSON.parse(row.monthlyMeanC)),
         heatingDesignC: row.heatingDesignC,

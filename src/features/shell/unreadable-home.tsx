@@ -1,4 +1,3 @@
-import { Link } from "@/ui/link";
 import { LinkButton } from "@/ui/button";
 import { UrgentLink } from "@/ui/urgent-link";
 
@@ -24,12 +23,10 @@ export function UnreadableHome({
       {others.length > 0 && (
         <>
           <h2 className="mt-8 text-xl">The others open as ever</h2>
-          <ul className="mt-2">
+          <ul className="mt-3 flex flex-wrap gap-3">
             {others.map((each) => (
               <li key={each.id}>
-                <Link href={`/homes/${each.id}`} className="inline-flex min-h-11 items-center">
-                  {each.name}
-                </Link>
+                <LinkButton href={`/homes/${each.id}`}>Go to {each.name}</LinkButton>
               </li>
             ))}
           </ul>

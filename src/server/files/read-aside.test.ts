@@ -41,7 +41,7 @@ describe("a copy is read before it is put back, and is not where", () => {
     [
       "a home’s climate is no JSON",
       ["UPDATE homes SET monthly_mean_c = '[1,' WHERE id = 'boathouse'"],
-      /home “The boathouse” cannot be read: its climate is none/,
+      /home “The boathouse” cannot be read: its climate cannot be made out/,
     ],
     [
       "nobody knows its time zone",
