@@ -49,7 +49,7 @@ function programmeOf(problem: Problem): Programme {
   const minutes = new Map<string, string[]>();
   tasks.forEach((task, t) => {
     const days = [...triedDays(problem, task)];
-    const crew = crews[task.crew]!;
+    const crew = crews[task.crews[0]!]!;
     /** By day: the ways in and out of it. */
     const ins = new Map<number, string[]>();
     const outs = new Map<number, string[]>();
@@ -99,19 +99,19 @@ function programmeOf(problem: Problem): Programme {
         "= 0",
       );
       const round = programme.variable(
-        `y${task.crew}_${task.home}_${day}`,
+        `y${task.crews[0]}_${task.home}_${day}`,
         crew.isOwner ? cost.setup + (crew.isLiked[day] ? 0 : cost.weekday) : cost.visit,
       );
       programme.row([...ways.map((way) => `+ ${way}`), `- ${round}`], "<= 0");
       if (!crew.isOwner) {
-        const call = programme.variable(`z${task.crew}_${day}`, cost.callOut);
+        const call = programme.variable(`z${task.crews[0]}_${day}`, cost.callOut);
         programme.row([`+ ${round}`, `- ${call}`], "<= 0");
       }
       if (task.powerOff) {
-        const off = programme.variable(`w${task.crew}_${task.unit}_${day}`, cost.powerDown);
+        const off = programme.variable(`w${task.crews[0]}_${task.unit}_${day}`, cost.powerDown);
         programme.row([...ways.map((way) => `+ ${way}`), `- ${off}`], "<= 0");
       }
-      const scope = `${task.crew} ${crew.isCapOfDay ? "" : task.home} ${day}`;
+      const scope = `${task.crews[0]} ${crew.isCapOfDay ? "" : task.home} ${day}`;
       const terms = minutes.get(scope) ?? [`${crew.cap}`];
       minutes.set(scope, [...terms, ...ways.map((way) => `+ ${task.handsOn} ${way}`)]);
     }

@@ -1,7 +1,7 @@
 import { expose } from "comlink";
 import { movePrice, whyHere, type MovePrice, type WhyHere } from "@/core/planning/moves";
-import { planning, PlanModel, type Occurrence, type PlanView } from "@/core/planning/plan";
-import { planInput } from "@/core/planning/plan-schema";
+import { planning, PlanModel, type PlanView } from "@/core/planning/plan";
+import { type Occurrence, planInput } from "@/core/planning/plan-schema";
 import type { PlainDate } from "@/core/quantities/plain-date";
 
 /** How often a search looks up to hear whether to stop, ms. */
@@ -20,6 +20,9 @@ function loaded(): { model: PlanModel; view: PlanView } {
   if (!model || !view) throw new Error("plan-worker: asked before a plan was loaded");
   return { model, view };
 }
+
+/** A plan that was found: less over its caps is better than any cost, then less cost. */
+export type Searched = { days: Occurrence[]; overCap: number; cost: number };
 
 /** Plans a year and prices its moves, off the page’s own thread. */
 const planner = {
@@ -42,17 +45,27 @@ const planner = {
   /**
    * Searches a plan, and tells how far it is: a share from 0 to 1, and what the best so far costs, minutes.
    * Answers null where it was cancelled; stopped it answers with the best so far.
+   *
+   * @param seed others search from other ones, side by side
    */
   plan: async (
+    seed: number,
     onProgress: (share: number, minutes: number) => void,
-  ): Promise<Occurrence[] | null> => {
-    const { input } = loaded().model;
+  ): Promise<Searched | null> => {
+    const input = { ...loaded().model.input, seed };
     wish.isStopped = false;
     wish.isCancelled = false;
     const steps = planning(input);
     let last = performance.now();
     for (let step = steps.next(); ; step = steps.next(wish.isStopped)) {
-      if (step.done) return step.value.occurrences.map(({ task, day }) => ({ task, day }));
+      if (step.done) {
+        const { rounds, occurrences, cost } = step.value;
+        return {
+          days: occurrences.map(({ task, day }) => ({ task, day })),
+          overCap: rounds.reduce((sum, round) => sum + round.overCap, 0),
+          cost: cost.total,
+        };
+      }
       if (performance.now() - last < LISTENS_EVERY_MS) continue;
       onProgress(step.value.done / input.iterations, step.value.cost / CENTI);
       await heard();

@@ -1,16 +1,15 @@
-import type { z } from "zod";
 import { addDays, daysFrom, isoWeekday, type PlainDate } from "../quantities/plain-date";
 import {
   SAFETY_CRITICALITY,
   type Crew,
   type Evaluation,
-  type evaluateInput,
+  type Occurrence,
   type PlanConflict,
   type PlanInput,
   type PlanTask,
 } from "./plan-schema";
 
-type Input = z.output<typeof evaluateInput>;
+type Input = { input: PlanInput; occurrences: readonly Occurrence[] };
 type Window = { opens: PlainDate | null; due: PlainDate | null; closes: PlainDate | null };
 
 /** Candidates reach so many days past the horizon. */
@@ -82,10 +81,11 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
     input.crews.map((crew) => [crew.id, new Set(ownDays(crew, input, crew))] as const),
   );
   for (const { crew, day } of locked) candidates.get(crew)!.add(day);
+  const ableFor = (task: PlanTask) => [...new Set([task.crew, ...task.others])];
   const goodPins = input.pins.filter((pin) => {
     const task = tasks.find(({ id }) => id === pin.task)!;
     const isPast = pin.day < today || pin.day <= task.lastDone;
-    if (!isPast) candidates.get(task.crew)!.add(pin.day);
+    if (!isPast) for (const crew of ableFor(task)) candidates.get(crew)!.add(pin.day);
     else
       conflicts.push({
         order: tasks.indexOf(task),
@@ -95,6 +95,7 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
   });
 
   const rounds = new Map<string, Round>();
+  const light: { crew: Crew; home: string; day: PlainDate; task: PlanTask }[] = [];
   const roundAt = (crew: Crew, home: string, day: PlainDate): Round => {
     const key = roundKey(crew.id, home, day);
     const known = rounds.get(key) ?? { crew, home, day, tasks: [], returns: [] };
@@ -110,22 +111,33 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
   );
 
   tasks.forEach((task, order) => {
-    const crew = crewOf.get(task.crew)!;
     const home = homeOf.get(task.unit)!;
+    const able = ableFor(task);
+    const ableDays = new Set(able.flatMap((crew) => [...candidates.get(crew)!]));
     const report = (kind: PlanConflict["kind"], day: PlainDate) =>
       conflicts.push({ order, conflict: { kind, task: task.id, day } });
     const given = occurrences
       .filter(({ task: id }) => id === task.id)
-      .map(({ day }) => day)
-      .sort();
-    const days = [...new Set(given)];
-    given.forEach((day, i) => {
-      if (given[i - 1] === day) report("twice", day);
-    });
+      .sort((a, b) => compare(a.day, b.day));
+    const byDay = new Map<PlainDate, string>();
+    for (const { day, crew } of given)
+      if (byDay.has(day)) report("twice", day);
+      else byDay.set(day, crew ?? task.crew);
+    const days = [...byDay.keys()];
     const pins = goodPins.filter(({ task: id }) => id === task.id).map(({ day }) => day);
     for (const pin of new Set(pins)) if (!days.includes(pin)) report("pin-missed", pin);
     const isAllowed = (day: PlainDate) =>
       task.allowed?.some(({ from, to }) => from <= day && day <= to) ?? true;
+
+    // What hangs on others’ rounds costs nothing, whenever it is; only its minutes count.
+    if (task.light && pins.length === 0) {
+      for (const [day, by] of byDay) {
+        if (!candidates.get(by)!.has(day)) report("off-day", day);
+        if (!isAllowed(day)) report("not-allowed", day);
+        light.push({ crew: crewOf.get(by)!, home, day, task });
+      }
+      return;
+    }
 
     const wasted = centi(task.handsOn) + centi(task.consumable * cost.minutesPerMoney);
     const weight = centi(task.criticality);
@@ -133,10 +145,11 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
     let before = task.lastDone;
     let window: Window | null =
       task.first === undefined ? windowAfter(task, before, horizonEnd) : task.first;
-    for (const day of days) {
-      roundAt(crew, home, day).tasks.push(task);
+    for (const [day, by] of byDay) {
+      roundAt(crewOf.get(by)!, home, day).tasks.push(task);
+      if (by !== task.crew) sums.setup += centi(cost.otherCrew);
       const isPinned = pins.includes(day);
-      if (!candidates.get(crew.id)!.has(day)) report("off-day", day);
+      if (!candidates.get(by)!.has(day)) report("off-day", day);
       if (!isAllowed(day)) report(isPinned ? "pin-not-allowed" : "not-allowed", day);
       if (window?.opens && day < window.opens)
         report(isPinned ? "pin-before-opens" : "before-opens", day);
@@ -156,7 +169,7 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
         if (closes !== null && day > closes) {
           overdue.push({ task: task.id, day, days: daysFrom(closes, day) });
           const from = latest(window.opens ?? today, latest(addDays(before, 1), today));
-          const isInTime = [...candidates.get(crew.id)!].some(
+          const isInTime = [...ableDays].some(
             (each) => from <= each && each <= closes && isAllowed(each),
           );
           if (task.criticality >= SAFETY_CRITICALITY && isInTime && !isPinned)
@@ -181,7 +194,7 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
     const pinAhead = pins.some((pin) => pin > before);
     if (window?.due && (window.due <= horizonEnd || pinAhead)) {
       const { opens, due } = window;
-      const isPossible = [...candidates.get(crew.id)!].some(
+      const isPossible = [...ableDays].some(
         (day) => day > before && (opens === null || day >= opens) && isAllowed(day),
       );
       report(isPossible ? "missing" : "no-day", latest(due, today));
@@ -205,13 +218,20 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
     }
 
   const publishedRounds = new Set(
-    published.map(({ task: id, day }) => {
+    published.map(({ task: id, day, crew }) => {
       const task = tasks.find((each) => each.id === id)!;
-      return roundKey(task.crew, homeOf.get(task.unit)!, day);
+      return roundKey(crew ?? task.crew, homeOf.get(task.unit)!, day);
     }),
   );
   const technicianDays = new Set<string>();
   const minutesIn = new Map<string, { crew: Crew; home?: string; day: PlainDate; centi: number }>();
+  const addMinutes = (crew: Crew, home: string, day: PlainDate, more: number) => {
+    const isOfHome = crew.capScope === "home-day";
+    const scope = JSON.stringify([crew.id, isOfHome ? home : null, day]);
+    const sum = minutesIn.get(scope) ?? { crew, ...(isOfHome ? { home } : {}), day, centi: 0 };
+    sum.centi += more;
+    minutesIn.set(scope, sum);
+  };
   for (const [key, { crew, home, day, tasks: done, returns }] of rounds) {
     const isFree = isLocked.has(key);
     if (crew.kind === "owner" && !isFree)
@@ -224,13 +244,12 @@ export function evaluate({ input, occurrences }: Input): Evaluation {
     sums.powerDown += off.size * centi(cost.powerDown);
     if (done.length > 0 && !isFree && day <= lastPublished && !publishedRounds.has(key))
       sums.stability += centi(cost.newRound);
-    const isOfHome = crew.capScope === "home-day";
-    const scope = JSON.stringify([crew.id, isOfHome ? home : null, day]);
-    const sum = minutesIn.get(scope) ?? { crew, ...(isOfHome ? { home } : {}), day, centi: 0 };
-    sum.centi += done.reduce((all, task) => all + centi(task.handsOn), 0);
-    sum.centi += returns.reduce((all, task) => all + centi(task.returns!.minutes), 0);
-    minutesIn.set(scope, sum);
+    const inRound =
+      done.reduce((all, task) => all + centi(task.handsOn), 0) +
+      returns.reduce((all, task) => all + centi(task.returns!.minutes), 0);
+    addMinutes(crew, home, day, inRound);
   }
+  for (const { crew, home, day, task } of light) addMinutes(crew, home, day, centi(task.handsOn));
   for (const { crew, day } of locked) technicianDays.delete(JSON.stringify([crew, day]));
   sums.callOut += technicianDays.size * centi(cost.callOut);
   for (const { crew, home, day, centi: sum } of minutesIn.values())

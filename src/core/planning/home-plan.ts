@@ -36,8 +36,8 @@ const USUAL_WEIGHT = 1;
 /** A job put off may be done on any later day. */
 const PAST_HORIZON_DAYS = 366;
 export const YEAR_DAYS = 365;
-/** Iterations that suit a small home, and a large one; from so many jobs on a home is large. */
-const ITERATIONS = { small: 2000, large: 5000, from: 60 };
+/** Iterations that suit a small home, and a large one: a second, and a few; from so many jobs on a home is large. */
+const ITERATIONS = { small: 4000, large: 8000, from: 60 };
 
 /** Whether somebody does such a job, or leaves it to others. */
 const does = ({ leaves }: Person, facts: JobFacts): boolean =>

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { madeUpInput, madeUpTask as task, on, technicianCrew } from "../../../tests/made-up-plan";
 import { moved, movePrice, standsOf, whyHere } from "./moves";
-import { plan, PlanModel, type Occurrence } from "./plan";
+import { plan, PlanModel } from "./plan";
+import type { Occurrence } from "./plan-schema";
 import { madeUpPlan } from "./plan-instances";
 
 const at = (id: string, day: number): Occurrence => ({ task: id, day: on(day) });

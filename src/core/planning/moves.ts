@@ -1,6 +1,6 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
-import type { Occurrence, PlanModel, PlanView } from "./plan";
-import type { Plan } from "./plan-schema";
+import type { PlanModel, PlanView } from "./plan";
+import type { Occurrence, Plan } from "./plan-schema";
 
 /** Some occurrences that go to another day together: one job, or a whole round. */
 export type Move = { of: readonly Occurrence[]; to: PlainDate };
@@ -13,9 +13,10 @@ export type Move = { of: readonly Occurrence[]; to: PlainDate };
 export function moved(occurrences: readonly Occurrence[], { of, to }: Move): Occurrence[] {
   const known = new Set<string>();
   return occurrences
-    .map(({ task, day }) => ({
+    .map(({ task, day, crew }) => ({
       task,
       day: of.some((each) => each.task === task && each.day === day) ? to : day,
+      ...(crew ? { crew } : {}),
     }))
     .filter(({ task, day }) => {
       const key = `${task} ${day}`;
@@ -112,7 +113,7 @@ export function movePrice(model: PlanModel, before: PlanView, move: Move): MoveP
  * @example standsOf({ task: "a", day: "2026-04-15", opens: null, due: "2026-04-12", closes: "2026-04-22" }, "2026-03-13").share // 0.1
  */
 export function standsOf(
-  { task, day, opens, due, closes }: Plan["occurrences"][number],
+  { task, day, opens, due, closes }: Omit<Plan["occurrences"][number], "crew" | "light">,
   before: PlainDate,
 ): Stands {
   const afterDue = due === null ? 0 : daysFrom(due, day);
@@ -152,7 +153,8 @@ export function whyHere(
   const own = input.tasks.find(({ id }) => id === task);
   if (!it || !own) return null;
   const mine = view.rounds.filter(
-    ({ crew, tasks, returns }) => crew === own.crew && tasks.length + returns.length > 0,
+    ({ crew, tasks, returns }) =>
+      crew === (it.crew ?? own.crew) && tasks.length + returns.length > 0,
   );
   const round = mine.find((each) => each.day === day);
   const earlier = view.occurrences.findLast((each) => each.task === task && each.day < day);

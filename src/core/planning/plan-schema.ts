@@ -25,6 +25,8 @@ export const costSchema = z.strictObject({
   /** An occurrence moved from where it was published, and a round that was not there. */
   stability: withDefault(z.number().min(0), 3),
   newRound: withDefault(z.number().min(0), 15),
+  /** Somebody else does it in the place of whoever does it otherwise, each time. */
+  otherCrew: withDefault(z.number().min(0), 5),
   /** What a minor unit of money is worth, minutes. */
   minutesPerMoney: withDefault(z.number().min(0), 0.01),
 });
@@ -84,6 +86,10 @@ const taskSchema = z.strictObject({
   id: z.string().min(1),
   unit: z.string().min(1),
   crew: z.string().min(1),
+  /** Crews that may do it in its crew’s place. */
+  others: withDefault(z.array(z.string().min(1)), []),
+  /** No round is made for it: it hangs on one that is there, or is done in passing. */
+  light: withDefault(z.boolean(), false),
   handsOn: z.number().min(0),
   waiting: withDefault(z.number().min(0), 0),
   /** A wait of a day or more ends with a second, short errand between these hours. */
@@ -118,6 +124,7 @@ const taskSchema = z.strictObject({
 });
 
 const pinSchema = z.strictObject({ task: z.string(), n: countSchema, day: dateSchema });
+const publishedSchema = pinSchema.extend({ crew: z.string().min(1).nullish() });
 const roundSchema = z.strictObject({ crew: z.string(), home: z.string(), day: dateSchema });
 
 /** No plan is longer than so many days, nor has more tasks: a table of windows stands behind each. */
@@ -147,12 +154,16 @@ const planShape = {
   tasks: z.array(taskSchema).max(MOST_TASKS),
   pins: withDefault(z.array(pinSchema), []),
   lockedRounds: withDefault(z.array(roundSchema), []),
-  previous: withDefault(z.array(pinSchema), []),
+  previous: withDefault(z.array(publishedSchema), []),
 };
 const planObject = z.strictObject(planShape);
 export type PlanInput = z.output<typeof planObject>;
 export type PlanTask = PlanInput["tasks"][number];
 export type Crew = PlanInput["crews"][number];
+
+/** Whether a crew may do a task: its own, and those in its place. */
+const mayDo = (tasks: readonly PlanTask[], id: string, crew: string): boolean =>
+  tasks.some((task) => task.id === id && (task.crew === crew || task.others.includes(crew)));
 
 /** What no schema of a single field can say: names that are not there, tables that are too short. */
 function checkPlan(input: PlanInput, context: z.RefinementCtx): void {
@@ -173,6 +184,9 @@ function checkPlan(input: PlanInput, context: z.RefinementCtx): void {
   twice("tasks", taskIds);
   tasks.forEach((task, i) => {
     if (!names.crews.includes(task.crew)) problem(["tasks", i, "crew"], "no such crew");
+    task.others.forEach((crew, nth) => {
+      if (!names.crews.includes(crew)) problem(["tasks", i, "others", nth], "no such crew");
+    });
     if (!names.units.includes(task.unit)) problem(["tasks", i, "unit"], "no such unit");
     const { from, opens, due, closes } = task.windows;
     const rows = daysFrom(from, horizonEnd) + 1;
@@ -189,6 +203,10 @@ function checkPlan(input: PlanInput, context: z.RefinementCtx): void {
       if (!taskIds.includes(task)) problem([key, i, "task"], "no such task");
     });
   const homes = units.map(({ home }) => home);
+  input.previous.forEach(({ task, crew }, i) => {
+    if (crew && !mayDo(tasks, task, crew))
+      problem(["previous", i, "crew"], "no crew that may do it");
+  });
   input.lockedRounds.forEach(({ crew, home }, i) => {
     if (!names.crews.includes(crew)) problem(["lockedRounds", i, "crew"], "no such crew");
     if (!homes.includes(home)) problem(["lockedRounds", i, "home"], "no such home");
@@ -197,14 +215,21 @@ function checkPlan(input: PlanInput, context: z.RefinementCtx): void {
 
 export const planInput = planObject.superRefine(checkPlan);
 
-const occurrenceSchema = z.strictObject({ task: z.string(), day: dateSchema });
+const occurrenceSchema = z.strictObject({
+  task: z.string(),
+  day: dateSchema,
+  /** Who does it, where that is not the task’s own crew. */
+  crew: z.string().min(1).nullish(),
+});
+export type Occurrence = z.output<typeof occurrenceSchema>;
 export const evaluateInput = z
   .strictObject({ input: planInput, occurrences: z.array(occurrenceSchema) })
   .superRefine(({ input, occurrences }, context) =>
-    occurrences.forEach(({ task, day }, i) => {
+    occurrences.forEach(({ task, day, crew }, i) => {
       const problem = (key: string, message: string) =>
         context.addIssue({ code: "custom", path: ["occurrences", i, key], message });
       if (!input.tasks.some(({ id }) => id === task)) problem("task", "no such task");
+      else if (crew && !mayDo(input.tasks, task, crew)) problem("crew", "no crew that may do it");
       if (day < input.today) problem("day", "before today");
     }),
   );
@@ -280,8 +305,14 @@ export const planOutput = z.strictObject({
       /** What being early or late costs, centi-minutes. */
       early: z.number().int(),
       late: z.number().int(),
+      /** Who does it, where that is not the task’s own crew. */
+      crew: z.string().optional(),
+      /** It hangs on a round that is there for others: it costs nothing. */
+      light: z.literal(true).optional(),
     }),
   ),
+  /** What is light and found no round to hang on. */
+  inPassing: z.array(z.strictObject({ task: z.string(), day: dateSchema, crew: z.string() })),
   cost: costsSchema,
   overdue: z.array(overdueSchema),
   conflicts: z.array(conflictSchema),

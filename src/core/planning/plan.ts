@@ -1,9 +1,11 @@
 import { addDays, fromDay, toDay, type PlainDate } from "../quantities/plain-date";
 import { evaluate } from "./evaluate";
-import type { Plan, PlanInput } from "./plan-schema";
+import type { Occurrence, Plan, PlanInput } from "./plan-schema";
+import { inPassing } from "./in-passing";
+import { searching, type Found } from "./parts";
 import { NO_DAY, problemOf, type Problem } from "./problem";
 import { earlyCost, lateCost, Routes } from "./route";
-import { Rounds, Search, windowOf, type Days, type Found } from "./search";
+import { crewOf, dayOf, Rounds, turnOf, windowOf, type Turns } from "./rounds";
 
 /** How far a search is: iterations done, and what the best plan so far costs, centi-minutes. */
 export type Progress = { done: number; cost: number };
@@ -43,7 +45,7 @@ export function plan(input: PlanInput, { onProgress, shouldStop }: Hooks = {}): 
  */
 export function* planning(input: PlanInput): Generator<Progress, Plan, boolean | undefined> {
   const model = new PlanModel(input);
-  const search = new Search(model.problem).steps(input.iterations, input.seed);
+  const search = searching(model.problem, input.iterations, input.seed);
   let isStopped = false;
   for (let step = search.next(); ; step = search.next(isStopped)) {
     if (step.done) return model.planOf(step.value, step.value.done < input.iterations);
@@ -52,9 +54,10 @@ export function* planning(input: PlanInput): Generator<Progress, Plan, boolean |
 }
 
 /** Occurrences as a plan shows them: their rounds, their windows, and what all of it costs. */
-export type PlanView = Pick<Plan, "rounds" | "occurrences" | "cost" | "overdue" | "conflicts">;
-/** Which task is done on which day. */
-export type Occurrence = { task: string; day: PlainDate };
+export type PlanView = Pick<
+  Plan,
+  "rounds" | "occurrences" | "inPassing" | "cost" | "overdue" | "conflicts"
+>;
 
 /**
  * A plan’s input with what may be asked of it over and over: what some occurrences come to, whoever chose
@@ -69,23 +72,25 @@ export class PlanModel {
     this.problem = problemOf(input);
   }
 
-  /** What some occurrences come to; none lies before today. */
+  /** What some occurrences come to; none lies before today. What is light is hung on them anew. */
   view(occurrences: readonly Occurrence[]): PlanView {
-    const start = toDay(this.input.today);
-    const byTask = new Map<string, number[]>();
-    for (const { task, day } of occurrences) {
-      const days = byTask.get(task) ?? [];
-      byTask.set(task, days);
-      days.push(toDay(day) - start);
+    const { input, problem } = this;
+    const start = toDay(input.today);
+    const taskAt = new Map(input.tasks.map(({ id }, i) => [id, i]));
+    const crewAt = new Map(input.crews.map(({ id }, i) => [id, i]));
+    const turns: Turns = input.tasks.map(() => []);
+    for (const { task, day, crew } of occurrences) {
+      const at = taskAt.get(task);
+      if (at === undefined || problem.tasks[at]!.isLight) continue;
+      const by = crew ? crewAt.get(crew)! : problem.tasks[at]!.crews[0]!;
+      turns[at]!.push(turnOf(problem, by, toDay(day) - start));
     }
-    return this.#viewOf(
-      this.input.tasks.map(({ id }) => (byTask.get(id) ?? []).sort((a, b) => a - b)),
-    );
+    return this.#viewOf(turns.map((each) => each.sort((a, b) => a - b)));
   }
 
   /** What a search found, as the outside reads it. */
-  planOf({ days, done }: Found, isTruncated: boolean): Plan {
-    const view = this.#viewOf(days);
+  planOf({ turns, done }: Found, isTruncated: boolean): Plan {
+    const view = this.#viewOf(turns);
     return {
       ...view,
       lowerBound: Math.min(lowerBound(this.problem), view.cost.total),
@@ -94,38 +99,55 @@ export class PlanModel {
     };
   }
 
-  #viewOf(days: Days): PlanView {
+  #viewOf(turns: Turns): PlanView {
     const { input, problem } = this;
     const start = toDay(input.today);
     const date = (day: number): PlainDate => fromDay(start + day);
     const dated = (day: number) => (Math.abs(day) === NO_DAY ? null : date(day));
+    const { hung, alone } = inPassing(problem, turns);
+    const isHung = new Set(hung.flatMap((each, i) => each.map((turn) => `${i} ${turn}`)));
+    const byTask = turns.map((each, i) => {
+      const own = alone.flatMap(({ task, turn }) => (task === i ? [turn] : []));
+      return problem.tasks[i]!.isLight ? [...hung[i]!, ...own].sort((a, b) => a - b) : each;
+    });
     const occurrences = input.tasks
       .flatMap((task, i) => {
-        let before = problem.tasks[i]!.lastDone;
-        return days[i]!.map((day) => {
+        const it = problem.tasks[i]!;
+        let before = it.lastDone;
+        return byTask[i]!.map((turn) => {
+          const [crew, day] = [crewOf(problem, turn), dayOf(problem, turn)];
           const window = windowOf(problem, i, before);
-          const it = problem.tasks[i]!;
-          const occurrence = {
+          const isPriced = window !== null && !it.isLight;
+          const occurrence: Plan["occurrences"][number] = {
             task: task.id,
             day: date(day),
             opens: dated(window?.opens ?? NO_DAY),
             due: dated(window?.due ?? NO_DAY),
             closes: dated(window?.closes ?? NO_DAY),
             pinned: it.pins.includes(day),
-            early: window ? earlyCost(it, before, day, window.due) : 0,
-            late: window ? lateCost(problem, it, day, window.due, window.closes) : 0,
+            early: isPriced ? earlyCost(it, before, day, window.due) : 0,
+            late: isPriced ? lateCost(problem, it, day, window.due, window.closes) : 0,
+            ...(crew === it.crews[0] ? {} : { crew: input.crews[crew]!.id }),
+            ...(it.isLight ? { light: true as const } : {}),
           };
           before = day;
-          return { order: i, occurrence };
+          return { order: i, isShown: !it.isLight || isHung.has(`${i} ${turn}`), occurrence };
         });
       })
+      .filter(({ isShown }) => isShown)
       .sort((a, b) => compare(a.occurrence.day, b.occurrence.day) || a.order - b.order)
       .map(({ occurrence }) => occurrence);
-    const asked = occurrences.map(({ task, day }) => ({ task, day }));
     return {
-      rounds: roundsOf(input, problem, days),
+      rounds: roundsOf(input, problem, { turns, hung }),
       occurrences,
-      ...evaluate({ input, occurrences: asked }),
+      inPassing: alone
+        .map(({ task, turn }) => ({
+          task: input.tasks[task]!.id,
+          day: date(dayOf(problem, turn)),
+          crew: input.crews[crewOf(problem, turn)]!.id,
+        }))
+        .sort((a, b) => compare(a.day, b.day)),
+      ...evaluate({ input, occurrences }),
     };
   }
 }
@@ -133,10 +155,14 @@ export class PlanModel {
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** The rounds of a plan, by day, then as crews and homes stand in the input; locked ones though empty. */
-function roundsOf(input: PlanInput, problem: Problem, days: Days): Plan["rounds"] {
+function roundsOf(
+  input: PlanInput,
+  problem: Problem,
+  { turns, hung }: { turns: Turns; hung: Turns },
+): Plan["rounds"] {
   const homes = [...new Set(input.units.map(({ home }) => home))];
   const rounds = new Rounds(problem);
-  days.forEach((each, task) => each.forEach((day) => rounds.occur(task, day, 1)));
+  turns.forEach((each, task) => each.forEach((turn) => rounds.occur(task, turn, 1)));
   const at = new Map<number, { done: number[]; back: number[] }>();
   const round = (key: number) => {
     const known = at.get(key) ?? { done: [], back: [] };
@@ -144,10 +170,12 @@ function roundsOf(input: PlanInput, problem: Problem, days: Days): Plan["rounds"
     return known;
   };
   for (const key of problem.locked) round(key);
-  problem.tasks.forEach(({ crew, home, returns }, task) => {
-    for (const day of days[task]!) {
+  problem.tasks.forEach(({ home, returns }, task) => {
+    for (const turn of [...turns[task]!, ...hung[task]!]) {
+      const [crew, day] = [crewOf(problem, turn), dayOf(problem, turn)];
       round(problem.roundOf(crew, home, day)).done.push(task);
-      if (returns) round(problem.roundOf(crew, home, rounds.returnDay(task, day))).back.push(task);
+      if (returns && !problem.tasks[task]!.isLight)
+        round(problem.roundOf(crew, home, rounds.returnDay(task, crew, day))).back.push(task);
     }
   });
   const minutes = (task: number) => problem.tasks[task]!.handsOn;
@@ -155,7 +183,9 @@ function roundsOf(input: PlanInput, problem: Problem, days: Days): Plan["rounds"
     const day = key % problem.days;
     const crewAndHome = Math.floor(key / problem.days);
     const [crew, home] = [Math.floor(crewAndHome / problem.homes), crewAndHome % problem.homes];
-    const off = new Set(done.filter((i) => problem.tasks[i]!.powerOff));
+    const off = new Set(
+      done.filter((i) => problem.tasks[i]!.powerOff && !problem.tasks[i]!.isLight),
+    );
     return {
       ...{ key, crew, day },
       sum:
@@ -190,16 +220,14 @@ function roundsOf(input: PlanInput, problem: Problem, days: Days): Plan["rounds"
  */
 export function lowerBound(problem: Problem): number {
   const { tasks, crews, cost } = problem;
+  const searched = tasks.filter(({ isLight }) => !isLight);
   let sum = 0;
-  tasks.forEach((task) => {
-    const crew = crews[task.crew]!;
-    const mates = tasks.filter(
-      ({ crew: other, home }) => other === task.crew && home === task.home,
-    );
-    const powered = mates.filter(({ unit, powerOff }) => unit === task.unit && powerOff).length;
+  for (const task of searched) {
     const days = Int32Array.from(
       new Set([
-        ...[...crew.isCandidate.keys()].filter((day) => crew.isCandidate[day]),
+        ...Array.from({ length: problem.days }, (_, day) => day).filter((day) =>
+          task.crews.some((crew) => crews[crew]!.isCandidate[day]),
+        ),
         ...task.pins,
       ]),
     )
@@ -209,19 +237,29 @@ export function lowerBound(problem: Problem): number {
       )
       .sort();
     const routes = new Routes(problem, task, days);
-    days.forEach((day, i) => {
-      const round = problem.roundOf(task.crew, task.home, day);
-      const isLocked = problem.locked.has(round);
-      const full = isLocked
-        ? 0
-        : crew.isOwner
-          ? cost.setup + (crew.isLiked[day] ? 0 : cost.weekday)
-          : cost.visit;
-      routes.dayCost[i] = full / mates.length + (task.powerOff ? cost.powerDown / powered : 0);
-    });
+    routes.dayCost.fill(Number.POSITIVE_INFINITY);
+    for (const by of task.crews) {
+      const { isOwner, isLiked, isCandidate } = crews[by]!;
+      const mates = searched.filter(
+        ({ crews: able, home }) => able.includes(by) && home === task.home,
+      );
+      const powered = mates.filter(({ unit, powerOff }) => unit === task.unit && powerOff).length;
+      const other = by === task.crews[0] ? 0 : cost.otherCrew;
+      days.forEach((day, i) => {
+        if (!isCandidate[day]) return;
+        const isLocked = problem.locked.has(problem.roundOf(by, task.home, day));
+        const full = isLocked
+          ? 0
+          : isOwner
+            ? cost.setup + (isLiked[day] ? 0 : cost.weekday)
+            : cost.visit;
+        const share = other + full / mates.length + (task.powerOff ? cost.powerDown / powered : 0);
+        routes.dayCost[i] = Math.min(routes.dayCost[i]!, share);
+      });
+    }
     const way = routes.cheapest();
     if (Number.isFinite(way.cost) && way.cost < 1e12) sum += way.cost;
-  });
+  }
   return Math.floor(sum);
 }
 
@@ -238,7 +276,7 @@ export function naivePlan(
 ): { task: string; day: PlainDate }[] {
   const problem = problemOf(input);
   return problem.tasks.flatMap((task, i) => {
-    const crew = problem.crews[task.crew]!;
+    const crew = problem.crews[task.crews[0]!]!;
     const days = [...crew.isCandidate.keys()].filter(
       (day) => crew.isCandidate[day] && (!isFirstLiked || crew.isLiked[day]),
     );

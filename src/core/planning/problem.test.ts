@@ -4,7 +4,7 @@ import { madeUpPlan } from "./plan-instances";
 import { planInput } from "./plan-schema";
 import { NO_DAY, problemOf } from "./problem";
 import { earlyCost, lateCost, movedCost, Routes, triedDays } from "./route";
-import { Rounds } from "./search";
+import { Rounds, turnOf } from "./rounds";
 
 const [small] = [problemOf(planInput.parse(smallPlan))];
 const filter = small.tasks[0]!;
@@ -70,19 +70,20 @@ describe("the way of one task", () => {
   it("is the cheapest, as the days cost", () => {
     const routes = new Routes(small, filter, triedDays(small, filter));
     routes.dayCost.fill(0);
-    expect(routes.cheapest()).toEqual({ days: [29, 59, 89], cost: 0 });
+    const days = () => routes.cheapest().places.map((place) => routes.days[place]);
+    expect(days()).toEqual([29, 59, 89]);
+    expect(routes.cheapest().cost).toBe(0);
     // What is dear is gone round where that costs less: two days early cost 2/30 of ten minutes.
     routes.dayCost.fill(100, 28, 30);
-    const { days, cost } = routes.cheapest();
-    expect(days[0]).toBe(27);
-    expect(cost).toBe(67);
+    expect(days()[0]).toBe(27);
+    expect(routes.cheapest().cost).toBe(67);
   });
   it("waits for the first day there is, and says when there is none", () => {
     const routes = new Routes(small, filter, Int32Array.from([80]));
     routes.dayCost.fill(0);
-    expect(routes.cheapest().days).toEqual([80]);
+    expect(routes.cheapest().places).toEqual([0]);
     const none = new Routes(small, filter, new Int32Array(0));
-    expect(none.cheapest().days).toEqual([]);
+    expect(none.cheapest().places).toEqual([]);
   });
 });
 
@@ -91,20 +92,25 @@ describe("rounds while they are searched", () => {
     const problem = problemOf(madeUpPlan("landlord", 2));
     const rounds = new Rounds(problem);
     const days = problem.tasks.map((_, i) => (i * 7) % 300);
-    days.forEach((day, task) => rounds.occur(task, day, 1));
+    days.forEach((day, task) =>
+      rounds.occur(task, turnOf(problem, problem.tasks[task]!.crews[0]!, day), 1),
+    );
     const filled = rounds.tasks.reduce((sum, count) => sum + count, 0);
     expect(filled).toBe(problem.tasks.length);
-    days.forEach((day, task) => rounds.occur(task, day, -1));
+    days.forEach((day, task) =>
+      rounds.occur(task, turnOf(problem, problem.tasks[task]!.crews[0]!, day), -1),
+    );
     for (const table of [rounds.tasks, rounds.minutes, rounds.crewRounds, rounds.powered])
       expect(table.some((each) => each !== 0)).toBe(false);
   });
   it("cost nothing to open where one is, and a visit alone where the technician comes anyway", () => {
     const problem = problemOf(madeUpPlan("landlord", 2));
-    const technician = problem.tasks.findIndex(({ crew }) => !problem.crews[crew]!.isOwner);
-    const { crew, home } = problem.tasks[technician]!;
+    const technician = problem.tasks.findIndex(({ crews }) => !problem.crews[crews[0]!]!.isOwner);
+    const { crews, home } = problem.tasks[technician]!;
+    const crew = crews[0]!;
     const rounds = new Rounds(problem);
     expect(rounds.opening(crew, home, 9)).toBe(17_000);
-    rounds.occur(technician, 9, 1);
+    rounds.occur(technician, turnOf(problem, crew, 9), 1);
     expect(rounds.opening(crew, home, 9)).toBe(0);
     expect(rounds.opening(crew, (home + 1) % problem.homes, 9)).toBe(2000);
   });

@@ -29,6 +29,7 @@ export type Problem = {
     lateSquare: number;
     stability: number;
     newRound: number;
+    otherCrew: number;
   };
   /** By round: locked ones, and those that were published. */
   locked: Set<number>;
@@ -60,7 +61,10 @@ export type ProblemWindow = { opens: number; due: number; closes: number };
 export type ProblemTask = {
   unit: number;
   home: number;
-  crew: number;
+  /** Who may do it, its own crew first. */
+  crews: number[];
+  /** It is not searched for, but hung on what was found. */
+  isLight: boolean;
   /** It is never late while there is a day in its window. */
   isSafety: boolean;
   handsOn: number;
@@ -157,7 +161,9 @@ export function problemOf(input: PlanInput): Problem {
     return {
       unit,
       home: homeOfUnit[unit]!,
-      crew: crewAt.get(task.crew)!,
+      crews: [...new Set([task.crew, ...task.others])].map((id) => crewAt.get(id)!),
+      // Whoever pins it wants it on that day: it is planned like any other.
+      isLight: task.light && pins.length === 0,
       handsOn: centi(task.handsOn),
       powerOff: task.powerOff,
       returns: task.returns
@@ -216,18 +222,18 @@ export function problemOf(input: PlanInput): Problem {
           is && !isExcepted[day] && day <= horizon + PAST_HORIZON_DAYS ? 1 : 0,
         );
     const extra = [
-      ...tasks.flatMap((task) => (task.crew === i ? task.pins : [])),
+      ...tasks.flatMap((task) => (task.crews.includes(i) ? task.pins : [])),
       ...lockedRounds.flatMap((round) => (round.crew === i ? [round.day] : [])),
     ];
     const isCandidate = isOwn.slice();
     for (const day of extra) isCandidate[day] = 1;
-    const published = tasks.flatMap((task) => (task.crew === i ? task.published : []));
+    const published = tasks.flatMap((task) => (task.crews.includes(i) ? task.published : []));
     const isTried = isOwn.map((is, day) => is & isLiked[day]!);
     for (const day of [...extra, ...published]) if (isCandidate[day]) isTried[day] = 1;
     const isCalledOut = new Uint8Array(days);
     for (const round of lockedRounds) if (round.crew === i) isCalledOut[round.day] = 1;
     // Where the liked days would be half full, the others are tried too.
-    const mine = tasks.filter((task) => task.crew === i);
+    const mine = tasks.filter((task) => task.crews[0] === i && !task.isLight);
     const work = mine.reduce((sum, task) => sum + task.handsOn * timesOf(task, horizon), 0);
     const room = centi(crew.capMinutes) * isTried.reduce((sum, is) => sum + is, 0);
     if (work > room * CROWDED_SHARE) isTried.set(isCandidate);
@@ -243,9 +249,13 @@ export function problemOf(input: PlanInput): Problem {
   });
 
   const { cost } = input;
-  const published = tasks.flatMap((task) =>
-    task.published.map((day) => ({ round: roundOf(task.crew, task.home, day), day })),
-  );
+  const taskAt = new Map(input.tasks.map(({ id }, i) => [id, i]));
+  const published = input.previous.flatMap(({ task: id, day: date, crew }) => {
+    const { crews: able, home } = tasks[taskAt.get(id)!]!;
+    const day = at(date);
+    const by = crew ? crewAt.get(crew)! : able[0]!;
+    return day < 0 ? [] : [{ round: roundOf(by, home, day), day }];
+  });
   return {
     ...{ days, horizon, tasks, crews, roundOf },
     homes: homes.length,
@@ -260,6 +270,7 @@ export function problemOf(input: PlanInput): Problem {
       lateSquare: cost.lateSquare,
       stability: centi(cost.stability),
       newRound: centi(cost.newRound),
+      otherCrew: centi(cost.otherCrew),
     },
     locked: new Set(lockedRounds.map(({ crew, home, day }) => roundOf(crew, home, day))),
     published: new Set(published.map(({ round }) => round)),

@@ -1,6 +1,6 @@
+import type { Occurrence } from "./plan-schema";
 import fc from "fast-check";
 import { at, madeUpJob as job, wednesday as today } from "../../../tests/made-up-job";
-import type { Occurrence } from "./plan";
 import { asOfToday, numbered, planChanges, planLeft, planSums } from "./published";
 
 const on = (task: string, ...days: number[]): Occurrence[] =>

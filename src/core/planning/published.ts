@@ -1,7 +1,7 @@
 import { daysFrom, type PlainDate } from "../quantities/plain-date";
-import type { Occurrence, PlanView } from "./plan";
+import type { PlanView } from "./plan";
 import type { JobStatus } from "../scheduling/schedule";
-import type { PlanInput } from "./plan-schema";
+import type { Occurrence, PlanInput } from "./plan-schema";
 import type { PlannedDay, YearPlan } from "./year";
 
 /** A published plan on a later day. */

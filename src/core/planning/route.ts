@@ -69,15 +69,17 @@ export function movedCost(
     : divided(cost.stability * (nearest + MOVED_AT_ALL_DAYS), MOST_MOVED_DAYS);
 }
 
-/** Days past its close up to which a day is tried; further only where nothing else is there. */
+/** Days past its close up to which a day is tried, and so many rounds that its lateness may cost; later only where
+ * nothing else is there. */
 const SLACK_DAYS = 21;
+const SLACK_ROUNDS = 2;
 const UNREACHED = Number.POSITIVE_INFINITY;
 
-/** Whether a task may be done on a day by its crew. */
+/** Whether a task may be done on a day by somebody. */
 const mayBe = ({ crews }: Problem, task: ProblemTask, day: number): boolean =>
   day > task.lastDone &&
   (task.isAllowed?.[day] ?? 1) === 1 &&
-  crews[task.crew]!.isCandidate[day] === 1;
+  task.crews.some((crew) => crews[crew]!.isCandidate[day] === 1);
 
 /**
  * The window after a task was done on a day; after `lastDone` its first. Null where nothing more is called for.
@@ -95,13 +97,13 @@ export const windowFrom = (
 };
 
 /**
- * Which days may be tried for a task, in order: what its crew tries, pins among them. Where a window that may come
- * about holds none of these, all the crew’s days in it; and where it has none at all, the first one after it.
+ * Which days may be tried for a task, in order: what its crews try, pins among them. Where a window that may come
+ * about holds none of these, all their days in it; and where it has none at all, the first one after it.
  *
  * @example triedDays(smallProblem, smallProblem.tasks[0])[0] // 0
  */
 export function triedDays(problem: Problem, task: ProblemTask): Int32Array {
-  const { tried } = problem.crews[task.crew]!;
+  const tried = task.crews.flatMap((crew) => problem.crews[crew]!.tried);
   const days = new Set([...tried.filter((day) => mayBe(problem, task, day)), ...task.pins]);
   const asked = new Set<number>();
   for (let open = [task.lastDone, ...days]; open.length > 0;) {
@@ -144,7 +146,7 @@ type Step = {
   nextPin: number;
   first: number;
   /** By place from `first` on; infinite where the window is not open yet. */
-  costs: Float64Array;
+  costs: number[];
 };
 
 /**
@@ -157,11 +159,25 @@ type Step = {
 export class Routes {
   /** What each day costs beside being early or late; infinite: not to be had. To be filled by whoever asks. */
   readonly dayCost: Float64Array;
+  /** Who would do it on each day, for whoever asks to remember. */
+  readonly dayCrew: Int32Array;
+  /** The way found last, and by which costs. */
+  #found: { places: number[]; cost: number } = { places: [], cost: 0 };
+  readonly #costBefore: Float64Array;
+  readonly #isOnWay: Uint8Array;
   readonly #best: Float64Array;
+  /** The most that a round costs. */
+  readonly #round: number;
   readonly #from: Int32Array;
   readonly #isPin: Uint8Array;
   /** The place 0 is the day it was last done; the place i + 1 is the day i. */
-  readonly #steps: Step[];
+  readonly #steps: Omit<Step, "costs">[];
+  /** The same flat, as it is read most: the first day in reach of each, and whether it is none; all costs in a row,
+   * with where each place’s begin. */
+  readonly #firsts: Int32Array;
+  readonly #isEnd: Uint8Array;
+  readonly #costs: Float64Array;
+  readonly #starts: Int32Array;
 
   /** @param days the days it may be done on, in order */
   constructor(
@@ -170,11 +186,23 @@ export class Routes {
     readonly days: Int32Array,
   ) {
     const size = days.length;
+    const { setup, weekday, powerDown, callOut, visit } = problem.cost;
+    const isCalled = task.crews.some((crew) => !problem.crews[crew]!.isOwner);
+    this.#round = (isCalled ? callOut + visit : setup + weekday) + powerDown;
     this.dayCost = new Float64Array(size);
+    this.dayCrew = new Int32Array(size).fill(task.crews[0]!);
+    this.#costBefore = new Float64Array(size).fill(UNREACHED);
+    this.#isOnWay = new Uint8Array(size);
     this.#best = new Float64Array(size + 1);
     this.#from = new Int32Array(size + 1);
     this.#isPin = Uint8Array.from(days, (day) => (task.pins.includes(day) ? 1 : 0));
-    this.#steps = Array.from({ length: size + 1 }, (_, at) => this.#stepFrom(at));
+    const steps = Array.from({ length: size + 1 }, (_, at) => this.#stepFrom(at));
+    this.#steps = steps;
+    this.#firsts = Int32Array.from(steps, ({ first }) => first);
+    this.#isEnd = Uint8Array.from(steps, ({ isEnd }) => (isEnd ? 1 : 0));
+    this.#costs = Float64Array.from(steps.flatMap(({ costs }) => costs));
+    this.#starts = new Int32Array(size + 2);
+    steps.forEach(({ costs }, at) => (this.#starts[at + 1] = this.#starts[at]! + costs.length));
   }
 
   #stepFrom(at: number): Step {
@@ -190,7 +218,7 @@ export class Routes {
     const isEnd = nextPin === NO_DAY && (isNone || due > horizon);
     const lastTried = max(due, closes === NO_DAY ? due : closes, 0) + SLACK_DAYS;
     const step = { isEnd, before, opens, due, closes, nextPin, first: at };
-    if (isEnd) return { ...step, costs: new Float64Array(0) };
+    if (isEnd) return { ...step, costs: [] };
     let first = at;
     // A pin may lie before its window opens; other days may not.
     while (first < days.length && days[first]! < min(opens, nextPin)) first++;
@@ -198,10 +226,19 @@ export class Routes {
     // What keeps people from harm is never late while there is a day in its window.
     const inTime = task.isSafety && (days[first] ?? NO_DAY) <= closes;
     const until = min(inTime ? closes : lastTried, nextPin);
-    while (last < days.length && days[last]! <= until) last++;
-    const costs = new Float64Array(last - first);
-    for (let place = first; place < last; place++) costs[place - first] = this.#costOf(step, place);
+    while (last < days.length && days[last]! <= until && !this.#isTooLate(days[last]!, step))
+      last++;
+    const costs = Array.from({ length: last - first }, (_, i) => this.#costOf(step, first + i));
     return { ...step, first, costs };
+  }
+
+  /** Later than any round is worth, unless a pin wants it. */
+  #isTooLate(
+    day: number,
+    { due, closes, nextPin }: Pick<Step, "due" | "closes" | "nextPin">,
+  ): boolean {
+    if (due === NO_DAY || day <= closes || nextPin <= closes + SLACK_DAYS) return false;
+    return lateCost(this.problem, this.task, day, due, closes) > SLACK_ROUNDS * this.#round;
   }
 
   /** What a day costs after another by being early or late; infinite before the window opens. */
@@ -214,36 +251,66 @@ export class Routes {
       : lateCost(this.problem, this.task, day, due, closes);
   }
 
-  /** The days it is done on, and what all of it costs, centi-minutes. */
-  cheapest(): { days: number[]; cost: number } {
-    const { days, dayCost } = this;
+  /** The places of the days it is done on, and what all of it costs, centi-minutes. */
+  cheapest(): { places: number[]; cost: number } {
+    if (this.#isAsBefore()) return this.#found;
+    for (const place of this.#found.places) this.#isOnWay[place] = 0;
+    this.#found = this.#search();
+    for (const place of this.#found.places) this.#isOnWay[place] = 1;
+    this.#costBefore.set(this.dayCost);
+    return this.#found;
+  }
+
+  /** Whether the way found last is still the cheapest: none of its days got dearer, and no other one cheaper. */
+  #isAsBefore(): boolean {
+    const { dayCost } = this;
+    const before = this.#costBefore;
+    const isOnWay = this.#isOnWay;
+    const size = dayCost.length;
+    for (let i = 0; i < size; i++) {
+      const [now, then] = [dayCost[i]!, before[i]!];
+      if (now !== then && (isOnWay[i] === 1 || now < then)) return false;
+    }
+    return size > 0;
+  }
+
+  #search(): { places: number[]; cost: number } {
+    const { dayCost } = this;
     const best = this.#best.fill(UNREACHED);
     const from = this.#from;
+    const costs = this.#costs;
+    const starts = this.#starts;
+    const firsts = this.#firsts;
+    const isEnd = this.#isEnd;
+    const size = dayCost.length;
     let end = -1;
     let endCost = UNREACHED;
     best[0] = 0;
-    for (let at = 0; at <= days.length; at++) {
+    for (let at = 0; at <= size; at++) {
       const sofar = best[at]!;
-      if (sofar === UNREACHED) continue;
-      const step = this.#steps[at]!;
-      if (step.isEnd) {
-        if (sofar < endCost) [end, endCost] = [at, sofar];
+      if (sofar === UNREACHED || sofar >= endCost) continue;
+      if (isEnd[at] === 1) {
+        end = at;
+        endCost = sofar;
         continue;
       }
-      const { first, costs } = step;
+      const begin = starts[at]!;
+      const until = starts[at + 1]!;
+      const shift = firsts[at]! - begin;
       let isTried = false;
-      for (let i = 0; i < costs.length; i++) {
-        const cost = sofar + costs[i]! + dayCost[first + i]!;
-        if (cost === UNREACHED) continue;
-        isTried = true;
-        const next = first + i + 1;
-        if (cost < best[next]!) {
-          best[next] = cost;
-          from[next] = at;
+      for (let i = begin; i < until; i++) {
+        const place = i + shift;
+        const cost = sofar + costs[i]! + dayCost[place]!;
+        if (cost < best[place + 1]!) {
+          best[place + 1] = cost;
+          from[place + 1] = at;
+          isTried = true;
         }
       }
+      for (let i = begin; i < until && !isTried; i++)
+        isTried = costs[i]! + dayCost[i + shift]! < UNREACHED;
       if (isTried) continue;
-      const later = this.#firstLater(step);
+      const later = this.#firstLater(at);
       if (later === null) {
         // Nothing is left on which it could be done: the plan says so.
         if (sofar + NOTHING_LEFT < endCost) [end, endCost] = [at, sofar + NOTHING_LEFT];
@@ -252,14 +319,17 @@ export class Routes {
         from[later.place + 1] = at;
       }
     }
-    const way: number[] = [];
-    for (let at = end; at > 0; at = from[at]!) way.push(days[at - 1]!);
-    return { days: way.reverse(), cost: endCost };
+    const places: number[] = [];
+    for (let at = end; at > 0; at = from[at]!) places.push(at - 1);
+    places.reverse();
+    return { places, cost: endCost };
   }
 
   /** The first day to be had past those in reach; none lies beyond a pin. */
-  #firstLater(step: Step): { place: number; cost: number } | null {
-    for (let place = step.first + step.costs.length; place < this.days.length; place++) {
+  #firstLater(at: number): { place: number; cost: number } | null {
+    const step = this.#steps[at]!;
+    const inReach = this.#starts[at + 1]! - this.#starts[at]!;
+    for (let place = step.first + inReach; place < this.days.length; place++) {
       if (this.days[place]! > step.nextPin) return null;
       const cost = this.#costOf(step, place) + this.dayCost[place]!;
       if (cost !== UNREACHED) return { place, cost };

@@ -1,7 +1,7 @@
 import { addDays, daysFrom, type PlainDate } from "../quantities/plain-date";
 import { movePrice } from "./moves";
-import { plan, PlanModel, type Occurrence } from "./plan";
-import type { PlanInput } from "./plan-schema";
+import { plan, PlanModel } from "./plan";
+import type { Occurrence, PlanInput } from "./plan-schema";
 
 /** A technician’s day: which jobs in which homes, and other days that would do. */
 export type TechnicianDay = {

@@ -1,8 +1,8 @@
+import type { Occurrence } from "@/core/planning/plan-schema";
 import "server-only";
 import { randomUUID } from "node:crypto";
 import { mostTimes, YEAR_DAYS } from "@/core/planning/home-plan";
 import { moved, type Move } from "@/core/planning/moves";
-import type { Occurrence } from "@/core/planning/plan";
 import { asOfToday, numbered, planLeft } from "@/core/planning/published";
 import { roundToDo } from "@/core/planning/round-progress";
 import {

@@ -1,5 +1,6 @@
 import { personFor, homePlan } from "@/core/planning/home-plan";
-import { naivePlan, PlanModel, type Occurrence, type PlanView } from "@/core/planning/plan";
+import { naivePlan, PlanModel, type PlanView } from "@/core/planning/plan";
+import type { Occurrence } from "@/core/planning/plan-schema";
 import { asOfToday, planLeft, type PlanLeft } from "@/core/planning/published";
 import { peopleOf, type Person, type YearPlan } from "@/core/planning/year";
 import type { PlainDate } from "@/core/quantities/plain-date";
