@@ -226,6 +226,72 @@ describe("bad input", () => {
     await browser.driver.wait(async () => (await value("Note")) === "half a thought", 15_000);
   });
 
+  /** Where a form stands that takes words, figures or days. */
+  const FORMS = [
+    "homes/new",
+    "homes/sluice-house/edit",
+    "homes/sluice-house/contacts",
+    "homes/sluice-house/rooms",
+    "homes/sluice-house/household",
+    "homes/sluice-house/year/people",
+    "homes/sluice-house/instruments",
+    "homes/sluice-house/visits/new",
+    "homes/sluice-house/breakdowns/new?unit=cellar-furnace",
+    "homes/sluice-house/jobs/new",
+    "homes/sluice-house/jobs/dryer-dryer-duct.brush/done",
+    "homes/sluice-house/jobs/dryer-dryer-duct.brush",
+    "homes/sluice-house/reading",
+    "homes/sluice-house/look?slot=kiln-filter",
+    "homes/sluice-house/units/cellar-furnace/edit",
+    "homes/sluice-house/units/cellar-furnace/replace",
+    "homes/sluice-house/units/cellar-furnace/costs",
+    "homes/sluice-house/units/cellar-furnace/slots/new",
+    "homes/sluice-house/parts/dryer-dryer-duct/edit",
+    "homes/sluice-house/parts/cellar-filter/changed",
+    "homes/sluice-house/parts/dryer-dryer-duct/identity",
+    "homes/sluice-house/units/purifier/note",
+  ];
+  /** Writes a sign that is no figure and no day into all that is typed, or empties it, and sends it. */
+  const SPOIL = `
+    const [nth, word, done] = arguments;
+    const form = document.querySelectorAll("main form[novalidate]")[nth];
+    for (const field of form.querySelectorAll("input:not([type]), input[type=text], input[type=tel], textarea")) {
+      const proto = field.matches("textarea") ? HTMLTextAreaElement : HTMLInputElement;
+      Object.getOwnPropertyDescriptor(proto.prototype, "value").set.call(field, word);
+      field.dispatchEvent(new Event("input", { bubbles: true }));
+    }
+    document.activeElement?.blur();
+    const before = location.href;
+    const commandId = () => form.querySelector("[name=command-id]")?.value;
+    const named = commandId();
+    form.requestSubmit();
+    const until = Date.now() + 15000;
+    const look = () => {
+      const at = document.activeElement;
+      const isNamed = form.contains(at) && (at.closest("[aria-invalid]") || at.matches("[role=status]"));
+      if (isNamed && at.getClientRects().length > 0) return done("named");
+      if (location.href !== before || !form.isConnected || commandId() !== named) return done("saved");
+      if (Date.now() > until) return done("silent: " + form.innerText.slice(-200));
+      setTimeout(look, 20);
+    };
+    look();`;
+
+  it.each(FORMS)("no form refuses without naming and focusing a field: %s", async (address) => {
+    const count = async () => {
+      await page.open(`${app.url}/${address}`);
+      return browser.driver.executeScript<number>(
+        "return document.querySelectorAll('main form[novalidate]').length",
+      );
+    };
+    const forms = await count();
+    expect(forms).toBeGreaterThan(0);
+    for (let nth = 0; nth < forms; nth++) {
+      if (nth > 0) await count();
+      const answer = await browser.driver.executeAsyncScript<string>(SPOIL, nth, "🪟");
+      expect(answer).toMatch(/^(named|saved)$/);
+    }
+  });
+
   it("an address with nothing at it", async () => {
     await page.open(`${app.url}/homes/nowhere`);
     await page.heading("There is nothing at this address");
