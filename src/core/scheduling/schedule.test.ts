@@ -6,6 +6,7 @@ import { plainDate } from "../quantities/plain-date";
 import { DRIFTING_OUT, REPLACE_WHEN } from "../readings/capacitor-drift";
 import { judgeInput } from "../readings/judge";
 import { day, event, look, slot, snapshot, today, unit, wordsFor } from "../../../tests/small-home";
+import { coilStatusOf } from "../filters/coil-wear";
 import { filterStatusOf } from "../filters/filter-status";
 import { bySoonestDue, GREY_LOOK, isDeferred, scheduleOf, type JobStatus } from "./schedule";
 import { planned, RENEW, type TaskDefinition, type TaskPlace, type TaskSetting } from "./task";
@@ -96,6 +97,41 @@ describe("a look at a filter", () => {
     expect(dueOf([after], [fitted], works(null))).toEqual([null]);
     expect(dueOf([after], [fitted, look(-1, "clean")], works(-3))).toEqual([null]);
     expect(dueOf([after], [event("fitted", -2)], works(-3))).toEqual([null]);
+  });
+});
+
+describe("a coil that nobody looked at since it is reckoned to be full", () => {
+  const coil: Part = {
+    ...({ id: "coil", unitId: "furnace", kind: "evaporator-coil", name: "Coil" } as Part),
+    attributes: {},
+  };
+  const atCoil = { place: { unitId: "furnace", partId: "coil" }, kind: "evaporator-coil" };
+  const jobs = [job("look", every(6000), atCoil), job("clean", { kind: "wear" }, atCoil)];
+  const at = (looked: number, ...more: HistoryEvent[]) => {
+    const home = snapshot([event("done", looked, { partId: "coil", taskKey: "look" }), ...more], {
+      parts: [coil],
+      units: [{ ...unit, fittedOn: day(-5400) }],
+    });
+    const worn = wearByPart([], [coilStatusOf(home, coil, today)!]);
+    return scheduleOf(home, jobs, worn, today, day(730));
+  };
+
+  it("is looked at first: the look is due when the cleaning is, not in its own time", () => {
+    const [look, clean] = at(-5000);
+    expect(clean!.due! < today).toBe(true);
+    expect(look).toMatchObject({ due: clean!.due, because: clean!.because, state: clean!.state });
+    const [later, unseen] = at(-300);
+    // Looked at since: it comes round in its own time.
+    expect(unseen!.due! < day(-300)).toBe(true);
+    expect(later!.due).toBe(day(5700));
+  });
+
+  it("and in its own time where no cleaning is in sight", () => {
+    const cleaned = (ago: number) =>
+      at(-10, event("done", -ago, { partId: "coil", taskKey: "clean" }));
+    const [look, clean] = cleaned(20);
+    expect(clean!.due).toBeNull();
+    expect(look!.due).toBe(day(5990));
   });
 });
 

@@ -25,7 +25,7 @@ import { NO_CALLS, type Call, type Calls } from "../noticed/calls";
 import { judged, type JudgedReading } from "../history/readings-taken";
 import type { WearStatus } from "../filters/wear-status";
 import { calledByWeather, weatherOf, type WeatherWait } from "./weather-calls";
-import { placeKey, RENEW, type PlannedTask } from "./task";
+import { LOOK, placeKey, RENEW, type PlannedTask } from "./task";
 
 /** How a job stands, and the days of its coming rounds. */
 export type JobStatus = {
@@ -275,6 +275,9 @@ function driftFor({ snapshot, recordOf }: ScheduleGrounds, task: PlannedTask): D
 const isOfDrift = (trigger: Trigger): boolean =>
   trigger.kind === "after" && trigger.event === DRIFTING_OUT;
 
+/** What a part is done for once a look said so. */
+const CLEAN = "clean";
+
 const NO_DIRT: readonly string[] = ["iced", "oily"];
 
 function readingsFor({ recordOf }: ScheduleGrounds, task: PlannedTask): DueTask["readings"] {
@@ -389,9 +392,8 @@ export function scheduleOf(
   }
   const firsts = firstTimesOf(grounds, tasks, mainIds, byUnit);
   const [now, end] = [toDay(today), toDay(until)];
-  return tasks.flatMap((task): JobStatus | JobStatus[] => {
+  const statusOf = (task: PlannedTask): JobStatus => {
     const unit = units.get(task.unitId ?? "") ?? null;
-    if (wanted && !wanted.has(task.id)) return [];
     const { jobs } = grounds.recordOf(task.unitId);
     const others = byUnit.get(task.unitId) ?? [];
     const lastDone = latest(
@@ -456,7 +458,46 @@ export function scheduleOf(
       // A job whose entries contradict each other must not break the page of the whole home.
       return { ...nothing, problem: problem ?? NOT_COUNTED };
     }
+  };
+  return tasks.flatMap((task) => {
+    if (wanted && !wanted.has(task.id)) return [];
+    const cleaning = cleaningAfterLook(task, byUnit.get(task.unitId) ?? []);
+    const status = statusOf(task);
+    return cleaning ? lookFirst(status, statusOf(cleaning), today) : status;
   });
+}
+
+/** The cleaning by reckoned dust that a look at the same part comes before. */
+const cleaningAfterLook = (
+  task: PlannedTask,
+  others: readonly PlannedTask[],
+): PlannedTask | undefined =>
+  task.key === LOOK && task.partId !== undefined
+    ? others.find(
+        ({ partId, key, trigger }) =>
+          partId === task.partId &&
+          key === CLEAN &&
+          partsOf(trigger).some(({ kind }) => kind === "wear"),
+      )
+    : undefined;
+
+/**
+ * Dust is reckoned, and a look tells: where a part is to be cleaned before it is looked at next, the look is due by
+ * then. One had since then is enough.
+ */
+function lookFirst(look: JobStatus, cleaning: JobStatus, today: PlainDate): JobStatus {
+  const { due, opens, closes } = cleaning;
+  if (look.task.isOff || look.problem || due === null || cleaning.called) return look;
+  if (look.due !== null && look.due <= due) return look;
+  if (look.lastDone !== null && look.lastDone >= due) return look;
+  const first = due < today ? today : due;
+  return {
+    ...look,
+    opens: opens !== null && (look.opens === null || opens < look.opens) ? opens : look.opens,
+    ...{ due, closes, because: cleaning.because, isFirstTime: false },
+    state: cleaning.state,
+    ahead: [first, ...look.ahead.filter((day) => day > first)],
+  };
 }
 
 /**
