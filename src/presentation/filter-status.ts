@@ -1,3 +1,4 @@
+import { englishOf, inEnglish } from "@/content/english";
 import type { HomeStatus } from "@/core/timeline/home-status";
 import { addDays, daysFrom, type PlainDate } from "@/core/quantities/plain-date";
 import { awayWords, dateWords, dayAndMonth, inSentence } from "@/core/quantities/words";
@@ -102,14 +103,15 @@ function lookWords(
     .ofPart(slot.id)
     .findLast(({ kind, look }) => kind === "look" && look?.grade);
   const isOfThis = last !== undefined && (fittedOn === null || last.date > fittedOn);
+  const said = (words: string) => inEnglish(englishOf(snapshot.home), words);
   const seen = isOfThis
-    ? `${inSentence(GRADE_WORDS[last.look!.grade!].name)} on ${dayAndMonth(last.date, today)}`
+    ? `${said(inSentence(GRADE_WORDS[last.look!.grade!].name))} on ${dayAndMonth(last.date, today)}`
     : "not looked at yet";
-  if (job?.due) return `Changed at the first grey look: ${seen}.`;
+  if (job?.due) return `Changed at the first ${said("grey")} look: ${seen}.`;
   const look = status.jobs.find(({ task }) => task.id === taskId({ partId: slot.id }, LOOK));
   const next = look?.due ?? addDays(today, LOOK_EVERY_DAYS);
   const by = daysFrom(today, next) <= 0 ? "look now" : `look again by ${dateWords(next, today)}`;
-  return `Changed at the first grey look: ${seen}; ${by}.`;
+  return `Changed at the first ${said("grey")} look: ${seen}; ${by}.`;
 }
 
 /** Soonest due first by what governs; what was never recorded comes first of all. */

@@ -1,3 +1,4 @@
+import { englishOf, inEnglish } from "@/content/english";
 import { JOBS } from "@/content/default-tasks";
 import { readingWords } from "@/core/readings/reading-units";
 import { breakdownWords } from "@/core/timeline/breakdown";
@@ -58,7 +59,7 @@ function whatHappened(snapshot: HomeSnapshot, event: HistoryEvent): string {
 /** What a look saw: by eye, by the drop across the filter, or both. */
 function lookWords({ home }: HomeSnapshot, { look }: HistoryEvent): string {
   const seen = [
-    look?.grade && GRADE_WORDS[look.grade].name,
+    look?.grade && inEnglish(englishOf(home), GRADE_WORDS[look.grade].name),
     look?.pressureDropPa !== undefined &&
       readingWords("filter-drop", look.pressureDropPa, home.unitSystem),
   ].filter(Boolean);

@@ -1,4 +1,6 @@
+import type { Home } from "@/core/inventory/inventory";
 import type { OwnProcedure } from "@/core/runs/own-procedure";
+import { englishOf, procedureInEnglish } from "../english";
 import type { Procedure } from "@/core/runs/procedure";
 import type { Media } from "@/core/filters/media";
 import { brushPortableCoils } from "./brush-portable-coils";
@@ -77,11 +79,19 @@ export function procedure(id: string): Procedure | null {
   return PROCEDURES.find((each) => each.id === id) ?? null;
 }
 
-/** A procedure of the library, or of a home’s own. */
-export const procedureIn = (
-  { ownProcedures }: { ownProcedures: readonly OwnProcedure[] },
+/** A procedure of a home’s own, or of the library in the home’s English. */
+export function procedureIn(
+  {
+    ownProcedures,
+    home,
+  }: { ownProcedures: readonly OwnProcedure[]; home: Pick<Home, "unitSystem"> },
   id: string,
-): Procedure | null => ownProcedures.find((own) => own.id === id)?.procedure ?? procedure(id);
+): Procedure | null {
+  const own = ownProcedures.find((each) => each.id === id);
+  if (own) return own.procedure;
+  const found = procedure(id);
+  return found && procedureInEnglish(englishOf(home), found);
+}
 
 const RENEWALS: Readonly<Record<Media, Procedure>> = {
   "fibreglass-25": changePanelFilter,

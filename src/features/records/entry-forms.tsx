@@ -1,5 +1,7 @@
 "use client";
 
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { DayField } from "@/ui/day-field";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -15,7 +17,14 @@ import { GradeChoice } from "@/ui/grade-choice";
 type Common = { action: FormAction; initial: FormView; today: PlainDate };
 
 function Grade({ label }: { label: string }) {
-  return <GradeChoice label={label} name="grade" options={GRADE_OPTIONS} />;
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
+  const options = GRADE_OPTIONS.map((each) => ({
+    ...each,
+    name: said(each.name),
+    meaning: said(each.meaning),
+  }));
+  return <GradeChoice label={label} name="grade" options={options} />;
 }
 
 type LookOption = Option & { cleanDropPa: number | undefined; changedOn: readonly PlainDate[] };

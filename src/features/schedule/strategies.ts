@@ -1,3 +1,4 @@
+import { englishOf, inEnglish } from "@/content/english";
 import { JOBS } from "@/content/default-tasks";
 import "server-only";
 import { triggerWords, STRATEGY_WORDS } from "@/presentation/task-words";
@@ -123,13 +124,14 @@ function cardWords(
         .findLast(({ kind }) => kind === "look");
       const grade = last?.look?.grade;
       const isNow = job?.due != null;
+      const said = (words: string) => inEnglish(englishOf(snapshot.home), words);
       const seen =
         last && grade && (!fittedOn || last.date > fittedOn)
-          ? `Last look ${dayAndMonth(last.date, today)}, ${inSentence(GRADE_WORDS[grade].name)}. `
+          ? `Last look ${dayAndMonth(last.date, today)}, ${said(inSentence(GRADE_WORDS[grade].name))}. `
           : "Not looked at yet. ";
       return {
         says: isNow ? "change it now" : `look by ${on(look?.due)}`,
-        why: `${seen}Changed at the first look at grey or worse.`,
+        why: said(`${seen}Changed at the first look at grey or worse.`),
       };
     }
   }

@@ -1,3 +1,4 @@
+import { englishOf, type English } from "@/content/english";
 import { dayOrderOf, type DayOrder } from "@/lib/day-order";
 import { isHomeUnreadable, listHomes, listUnreadable } from "@/server/snapshots/beside";
 import {
@@ -43,6 +44,7 @@ export type Shell = {
   hasRunHours: boolean;
   /** In which order days are written here. */
   dayOrder: DayOrder;
+  english: English;
 };
 
 type HomeName = { id: string; name: string };
@@ -78,6 +80,7 @@ export async function shellOf(homeId: string): Promise<Shell | null> {
     pegs: shownOnce(status, "pegs", () => pegsOf(status)),
     pegsPath: snapshot.year.current ? "year" : "jobs",
     dayOrder: dayOrderOf(snapshot.home.unitSystem),
+    english: englishOf(snapshot.home),
     hasRunHours: snapshot.units.some((unit) => {
       const { equipment } = unitKind(unit.kind);
       return equipment.heats || equipment.cools;

@@ -1,5 +1,7 @@
 "use client";
 
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import { SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { isWordKind, WORD_KINDS } from "@/core/readings/reading-kinds";
@@ -46,6 +48,8 @@ export function ChecksForm({
 }
 
 function CheckFields({ row, ...common }: Common & { row: CheckRow }) {
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
   const { kind, key, name, how, units, rated, ratedWords, before } = row;
   return (
     <li className="border-t border-rule py-3">
@@ -59,7 +63,7 @@ function CheckFields({ row, ...common }: Common & { row: CheckRow }) {
             </p>
           )}
         </div>
-        {how !== "" && <p className="clear-both text-[0.9375rem] text-second">{how}</p>}
+        {how !== "" && <p className="clear-both text-[0.9375rem] text-second">{said(how)}</p>}
         <div className="clear-both mt-2 grid grid-cols-2 items-start gap-3 wide:grid-cols-4">
           {isWordKind(kind) ? (
             <SelectField
@@ -70,7 +74,7 @@ function CheckFields({ row, ...common }: Common & { row: CheckRow }) {
                 { value: "", label: "not looked at" },
                 ...Object.keys(WORD_KINDS[kind]).map((value) => ({
                   value,
-                  label: SEEN_WORDS[value] ?? value,
+                  label: said(SEEN_WORDS[value] ?? value),
                 })),
               ]}
             />

@@ -11,6 +11,7 @@ import { Masthead, ViewLinks } from "@/features/shell/masthead";
 import { UnreadableHome } from "@/features/shell/unreadable-home";
 import { shellOrWhy } from "@/features/timeline/shell-queries";
 import { DayOrderProvider } from "@/ui/day-order";
+import { EnglishProvider } from "@/ui/english";
 import { KEYS_COOKIE, keysSchema, THEME_COOKIE, themeSchema } from "@/lib/theme";
 
 export default async function HomeLayout({ children, params }: LayoutProps<"/homes/[homeId]">) {
@@ -51,7 +52,9 @@ export default async function HomeLayout({ children, params }: LayoutProps<"/hom
         id="main"
         className="mx-auto max-w-[80rem] px-4 pt-4 pb-24 has-data-bleed:max-w-none has-data-bleed:px-0 wide:px-7 wide:pb-10 wide:has-data-bleed:px-0"
       >
-        <DayOrderProvider order={shell.dayOrder}>{children}</DayOrderProvider>
+        <DayOrderProvider order={shell.dayOrder}>
+          <EnglishProvider english={shell.english}>{children}</EnglishProvider>
+        </DayOrderProvider>
       </main>
       <ViewLinks homeId={homeId} place="foot" />
       <Keys homeId={homeId} />

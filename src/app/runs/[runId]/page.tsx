@@ -3,6 +3,7 @@ import { notFound } from "next/navigation";
 import { FinishedView } from "@/features/runs/finish/finished-view";
 import { RunView } from "@/features/runs/guide/run-view";
 import { DayOrderProvider } from "@/ui/day-order";
+import { EnglishProvider } from "@/ui/english";
 import { dayOrderOf } from "@/lib/day-order";
 import { runSheetOf, runWith } from "@/features/runs/guide/run-queries";
 
@@ -14,11 +15,13 @@ export default async function RunPage({ params }: PageProps<"/runs/[runId]">) {
   if (!sheet) notFound();
   return (
     <DayOrderProvider order={dayOrderOf(sheet.snapshot.home.unitSystem)}>
-      {sheet.state.status === "going" ? (
-        <RunView input={sheet.input} known={runWith(sheet)} />
-      ) : (
-        <FinishedView sheet={sheet} />
-      )}
+      <EnglishProvider english={sheet.english}>
+        {sheet.state.status === "going" ? (
+          <RunView input={sheet.input} known={runWith(sheet)} />
+        ) : (
+          <FinishedView sheet={sheet} />
+        )}
+      </EnglishProvider>
     </DayOrderProvider>
   );
 }

@@ -1,3 +1,4 @@
+import { englishOf, inEnglish } from "@/content/english";
 import { Link } from "@/ui/link";
 import { Check } from "lucide-react";
 import { unitKind } from "@/content/unit-kinds";
@@ -24,7 +25,10 @@ export function WalkView({ page }: { page: WalkPage }) {
       <p className="mt-1 max-w-prose text-second">
         {isBegun
           ? `${walk.seen} of ${walk.total} seen. What was typed is kept: leave it any time, go on another day.`
-          : "Once round the house with a torch, a step ladder and this phone. Nothing is opened that needs a tool, nothing is switched off."}
+          : inEnglish(
+              englishOf(home),
+              "Once round the house with a torch, a step ladder and this phone. Nothing is opened that needs a tool, nothing is switched off.",
+            )}
       </p>
       {isBegun && (
         <div

@@ -1,5 +1,7 @@
 "use client";
 
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import { telOf } from "@/presentation/phone";
 import { Link } from "@/ui/link";
 import { SIGN_GROUPS, signOf } from "@/content/signs";
@@ -101,6 +103,8 @@ function Where({ page: { units, rooms, today } }: { page: NoticedPage }) {
 
 /** What is done at once, before anything is written down: in sight wherever one has scrolled to. */
 function AtOnce({ homeId, page }: { homeId: string; page: NoticedPage }) {
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
   const sign = signOf(useTypedText("sign"));
   const unitId = useTypedText("unitId");
   const { reading } = sign ?? {};
@@ -122,7 +126,7 @@ function AtOnce({ homeId, page }: { homeId: string; page: NoticedPage }) {
       <Needle verdict={isStop ? "stop" : "act"} />
       <div>
         <p className="text-lg font-semibold">{lead?.now ?? "Leave it off until it was seen to."}</p>
-        {lead && <p>{lead.why}</p>}
+        {lead && <p>{said(lead.why)}</p>}
         <p className="mt-1 flex flex-wrap gap-x-6">
           {lead?.emergency && (
             <Link

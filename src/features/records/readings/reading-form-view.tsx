@@ -1,5 +1,7 @@
 "use client";
 
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import { useState, type ReactNode } from "react";
 import { READING_WORDS, SEEN_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import { adviceWords } from "@/presentation/reading-advice";
@@ -70,6 +72,8 @@ function ReadingFieldsView({
   today: string;
   system: UnitSystem;
 }) {
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
   const fields = useFields();
   const anew = () => fields.forget(MEASURED);
   const elsewhere = () => fields.forget(["kind", ...MEASURED]);
@@ -87,7 +91,7 @@ function ReadingFieldsView({
         name="kind"
         options={kinds.map((each) => ({ value: each, label: READING_WORDS[each].name }))}
         onChange={anew}
-        hint={kind && READING_WORDS[kind].how}
+        hint={kind && said(READING_WORDS[kind].how ?? "")}
       />
       {kind && READING_WORDS[kind].caution && (
         <p className="border-l-4 border-attention bg-wash px-4 py-2.5">
@@ -102,7 +106,7 @@ function ReadingFieldsView({
             name="word"
             options={Object.keys(WORD_KINDS[kind]).map((value) => ({
               value,
-              label: SEEN_WORDS[value] ?? value,
+              label: said(SEEN_WORDS[value] ?? value),
               drawing: isDrawn(kind) ? <SeenSwatch kind={kind} seen={value} /> : undefined,
             }))}
           />

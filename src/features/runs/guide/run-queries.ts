@@ -10,6 +10,7 @@ import { leadsOf, type LeadWords } from "@/presentation/lead-words";
 import type { SeenThere } from "@/core/readings/leads";
 import { homeStatus, tasksNow } from "@/server/snapshots/snapshot-cache";
 import "server-only";
+import { englishOf, type English } from "@/content/english";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { stopsByUnit } from "@/server/snapshots/stops";
 import { filterSummary, type FilterSummary } from "@/presentation/filter-status";
@@ -46,6 +47,7 @@ import { tryAgainOn } from "@/core/runs/place-facts";
 export type RunSheet = {
   run: Run;
   snapshot: HomeSnapshot;
+  english: English;
   unit: Unit | undefined;
   part: Part | FilterSlot | undefined;
   slot: FilterSlot | undefined;
@@ -90,6 +92,7 @@ export async function runSheetOf(runId: string): Promise<RunSheet | null> {
   return {
     run,
     snapshot,
+    english: englishOf(snapshot.home),
     unit,
     part,
     slot,

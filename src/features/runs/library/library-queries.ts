@@ -1,7 +1,8 @@
 import "server-only";
 import { JOBS } from "@/content/default-tasks";
 import { PART_KINDS } from "@/content/part-kinds";
-import { LIBRARY, procedure, PROCEDURES } from "@/content/procedures/library";
+import { englishOf, procedureInEnglish } from "@/content/english";
+import { LIBRARY, procedureIn, PROCEDURES } from "@/content/procedures/library";
 import { UNIT_KINDS } from "@/content/unit-kinds";
 import { MEDIA_KINDS } from "@/core/filters/media";
 import type { Qualification } from "@/core/runs/qualification";
@@ -61,7 +62,9 @@ export async function libraryOf(
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
   const jobs = tasksNow(snapshot).filter(({ isOff }) => !isOff);
-  const rowOf = (each: Procedure): LibraryRow => {
+  const english = englishOf(snapshot.home);
+  const rowOf = (written: Procedure): LibraryRow => {
+    const each = procedureInEnglish(english, written);
     const variant = usualVariant(each);
     const own = jobs.filter(({ procedureIds }) => procedureIds.includes(each.id));
     const triggers =
@@ -117,7 +120,7 @@ export async function toolsOf(homeId: string): Promise<ToolList | null> {
   const { units, slots, parts } = snapshot;
   const jobs = tasksNow(snapshot).filter(({ isOff, who }) => !isOff && who !== "licensed");
   const wanted = jobs.flatMap((task) => {
-    const found = procedure(task.procedureIds[0] ?? "");
+    const found = procedureIn(snapshot, task.procedureIds[0] ?? "");
     if (!found || found.who === "licensed") return [];
     const unit = units.find(({ id }) => id === task.unitId);
     const slot = slots.find(({ id }) => id === task.partId);

@@ -1,5 +1,5 @@
 import "server-only";
-import { procedure } from "@/content/procedures/library";
+import { procedure, procedureIn } from "@/content/procedures/library";
 import type { Procedure } from "@/core/runs/procedure";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { inSentence } from "@/core/quantities/words";
@@ -35,7 +35,8 @@ export async function newOwnPageOf(
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return null;
   const id = `own-${crypto.randomUUID()}`;
-  const original = copyOf === undefined ? null : procedure(copyOf);
+  const original =
+    copyOf === undefined || !procedure(copyOf) ? null : procedureIn(snapshot, copyOf);
   const own = snapshot.ownProcedures.find((each) => each.id === copyOf);
   const before = own?.procedure ?? original;
   const start = before ? { ...before, title: `${before.title}, our way` } : blankProcedure(id);

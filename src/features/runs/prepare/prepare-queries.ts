@@ -1,4 +1,5 @@
 import "server-only";
+import { englishOf, inEnglish } from "@/content/english";
 import { scheduleNow } from "@/server/snapshots/snapshot-cache";
 import { procedureIn } from "@/content/procedures/library";
 import { slotTitle } from "@/presentation/slot-words";
@@ -306,7 +307,15 @@ function checksOf(
         ]
       : []),
     ...(isHigh && !own.some(({ id }) => id === "alone")
-      ? [{ id: "alone", words: "A safe ladder, a torch, and somebody knows you are up there" }]
+      ? [
+          {
+            id: "alone",
+            words: inEnglish(
+              englishOf(snapshot.home),
+              "A safe ladder, a torch, and somebody knows you are up there",
+            ),
+          },
+        ]
       : []),
     ...(job.household
       ? [{ id: "household", words: "The household has been told", hint: job.household }]

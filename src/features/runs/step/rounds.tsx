@@ -1,3 +1,5 @@
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import { ALARM_STATE_WORDS } from "@/presentation/run-words";
 import { READING_WORDS, SEEN_WORDS } from "@/content/reading-words";
 import { ALARM_STATES } from "@/core/runs/run-event";
@@ -53,12 +55,14 @@ export function MachineRounds({
   typed,
   setTyped,
 }: Fill & { kind: WordReading; places: Places }) {
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
   const words = Object.keys(WORD_KINDS[kind]);
   const sound = words[0]!;
   const each = typed.each ?? {};
   const options = [
     NOT_SEEN,
-    ...words.map((value) => ({ value, label: SEEN_WORDS[value] ?? value })),
+    ...words.map((value) => ({ value, label: said(SEEN_WORDS[value] ?? value) })),
   ];
   return (
     <Rounds

@@ -1,3 +1,5 @@
+import { inEnglish } from "@/content/english";
+import { useEnglish } from "@/ui/english";
 import type { ReactNode } from "react";
 import { GRADE_OPTIONS } from "@/presentation/grade-options";
 import { READING_WORDS, SEEN_WORDS, SUGGESTS, VERDICT_WORDS } from "@/content/reading-words";
@@ -80,6 +82,8 @@ export default function StepRecord(props: Props) {
 }
 
 function FormContext(props: Props) {
+  const english = useEnglish();
+  const said = (words: string) => inEnglish(english, words);
   const { step, typed, setTyped, read, tried, system, slot, places, settings } = props;
   const { records } = step;
   const choose = (word: string) => setTyped({ ...typed, word });
@@ -179,7 +183,11 @@ function FormContext(props: Props) {
         <GradeChoice
           label="The nearest picture"
           name="grade"
-          options={GRADE_OPTIONS}
+          options={GRADE_OPTIONS.map((each) => ({
+            ...each,
+            name: said(each.name),
+            meaning: said(each.meaning),
+          }))}
           defaultValue={typed.word}
           onChoose={choose}
         />
@@ -218,7 +226,7 @@ function FormContext(props: Props) {
             name={records.reading}
             options={Object.keys(WORD_KINDS[records.reading]).map((value) => ({
               value,
-              name: SEEN_WORDS[value] ?? value,
+              name: said(SEEN_WORDS[value] ?? value),
               drawing: <SeenSwatch kind={records.reading} seen={value} />,
             }))}
             chosen={typed.word}
