@@ -140,6 +140,18 @@ describe("the year on a desk", () => {
     await demo.page.keys(Key.ESCAPE);
   });
 
+  /** Whoever goes by keys still stands somewhere on the page: at its title, or at what came in the place of what was pressed. */
+  const stands = (css: string) =>
+    driver().wait(
+      () =>
+        driver().executeScript<boolean>(
+          "return document.activeElement !== document.body && document.activeElement.matches(arguments[0])",
+          css,
+        ),
+      15_000,
+      `The focus is not at ${css}`,
+    );
+
   it("answers another window that was overtaken, and shows it as it is now", async () => {
     await open();
     const other: Browser = await openBrowser(DESK);
@@ -175,8 +187,10 @@ describe("the year on a desk", () => {
     const before = await text("section[aria-label='The draft'] table");
     await demo.page.press("Plan anew");
     await demo.page.find(By.css("progress"));
+    await stands("[aria-label=Planning], [aria-label=Planning] *");
     await demo.page.press("Cancel");
     await demo.page.seen("Plan anew");
+    await stands("h1");
     expect(await text("section[aria-label='The draft'] table")).toBe(before);
     await demo.page.press("Plan anew");
     await demo.page.find(By.css("progress"));
@@ -186,6 +200,7 @@ describe("the year on a desk", () => {
       async () => (await driver().findElements(By.css("progress"))).length === 0,
       20_000,
     );
+    await stands("h1");
     expect(await text("section[aria-label='The draft'] table")).toMatch(/\d+ rounds/);
   });
 
@@ -209,6 +224,7 @@ describe("the year on a desk", () => {
       15_000,
     );
     expect(await text("main header")).toContain("Published 14 Mar");
+    await stands("h1");
     await demo.page.press("Undo");
     await demo.page.seen("The draft, below");
     await demo.page.press("Publish the draft");

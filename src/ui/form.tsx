@@ -371,7 +371,7 @@ export function Form({
       </div>
       <div
         data-stays={stays || undefined}
-        className="bottom-14 z-20 flex flex-wrap items-center gap-4 border-ink bg-ground py-4 data-stays:sticky data-stays:border-t-2 max-wide:data-stays:bottom-[3.3rem] max-wide:data-stays:py-2 wide:bottom-0"
+        className="bottom-14 z-20 flex flex-wrap items-center gap-4 border-ink bg-ground py-4 data-stays:sticky data-stays:border-t-2 max-wide:data-stays:bottom-[3.3rem] max-wide:data-stays:py-2 wide:bottom-0 low:data-stays:static"
       >
         <Button type="submit" weight="strong" pending={pending}>
           {submit}

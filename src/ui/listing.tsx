@@ -186,12 +186,14 @@ function Heading<Row>({
       aria-sort={onSort ? sorts : undefined}
       className={`pr-5 pb-1 text-[0.9375rem] font-normal text-second last:pr-0 ${className}`}
     >
+      {/* Out of sight it is read and cannot be stood on: it is sorted above the cards then. */}
+      {onSort && <span className="wide:hidden">{heading}</span>}
       {onSort ? (
         <button
           type="button"
           onClick={onSort}
           data-sorts={sorts}
-          className="group flex min-h-8 items-center gap-1 hover:text-ink data-[sorts$=scending]:font-semibold data-[sorts$=scending]:text-ink"
+          className="group flex min-h-8 items-center gap-1 hover:text-ink data-[sorts$=scending]:font-semibold data-[sorts$=scending]:text-ink max-wide:hidden"
         >
           {heading}
           <Arrow

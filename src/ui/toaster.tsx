@@ -5,9 +5,10 @@ import { Toaster as Shown } from "sonner";
 
 const LOOKS = {
   toast:
-    "flex w-full items-center gap-4 border-l-[6px] border-amber bg-slate px-4 py-3 text-on-slate rounded-sm",
+    "flex w-full items-center gap-4 border-l-[6px] border-amber bg-slate px-4 py-3 text-on-slate rounded-sm [overflow-wrap:break-word]!",
   title: "font-medium",
-  actionButton: "ml-auto min-h-11 px-3 font-semibold underline underline-offset-4 text-on-slate",
+  actionButton:
+    "ml-auto min-h-11 shrink-0 px-3 font-semibold whitespace-nowrap underline underline-offset-4 text-on-slate",
 };
 
 /** The place where short words appear; says when it stands, as what was said before is not shown. */

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 
 const BIG =
-  "flex min-h-14 items-center justify-center px-4 text-[1.1875rem] leading-tight font-semibold rounded-sm border-2 border-ink";
+  "flex min-h-14 low:min-h-11 items-center justify-center px-4 text-[1.1875rem] leading-tight font-semibold rounded-sm border-2 border-ink";
 
 /** What the thumb reaches: what else one may want to say, and the two ways on. */
 export function RunFoot({
@@ -20,11 +20,11 @@ export function RunFoot({
   children: ReactNode;
 }) {
   return (
-    <footer className="sticky bottom-0 z-10 border-t border-rule bg-surface px-4 pt-1 pb-4">
-      <div className="flex flex-wrap items-center justify-between gap-x-3 wide:justify-start wide:gap-x-8">
+    <footer className="sticky bottom-0 z-10 border-t border-rule bg-surface px-4 pt-1 pb-4 low:flex low:flex-row-reverse low:items-center low:gap-4 low:py-1">
+      <div className="flex flex-wrap items-center justify-between gap-x-3 wide:justify-start wide:gap-x-8 low:flex-nowrap low:whitespace-nowrap">
         {children}
       </div>
-      <div className="grid grid-cols-[6.5rem_1fr] gap-3">
+      <div className="grid grid-cols-[6.5rem_1fr] gap-3 low:grow">
         <button
           type="button"
           onClick={onBack}

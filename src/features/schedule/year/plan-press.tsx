@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { addDays } from "@/core/quantities/plain-date";
 import { Button } from "@/ui/button";
 import { keepDraft } from "./year-actions";
@@ -11,15 +11,21 @@ type Going = { share: number; first: number | null; minutes: number | null };
 
 const HORIZON_DAYS = 365;
 
+/** The button that was pressed is gone: whoever goes by keys stands at what came in its place. */
+const takeFocus = (element: HTMLElement | null): void => element?.focus();
+
 /** Plans the year in a worker: how far it is, the best so far, and two ways to end it early. */
 export function PlanPress({
   page: { homeId, today, draft, current },
   planner,
   onDraft,
+  onEnded,
 }: {
   page: YearPage;
   planner: Planner;
   onDraft: () => void;
+  /** It is over, whatever came of it. */
+  onEnded: () => void;
 }) {
   const [going, setGoing] = useState<Going | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -46,10 +52,22 @@ export function PlanPress({
     }
     setGoing(null);
   };
+  // The buttons of the search are gone from the page by then.
+  const wasGoing = useRef(false);
+  useEffect(() => {
+    if (wasGoing.current && !going) onEnded();
+    wasGoing.current = going !== null;
+  }, [going, onEnded]);
 
   if (going)
     return (
-      <div className="flex flex-wrap items-center gap-3" role="group" aria-label="Planning">
+      <div
+        ref={takeFocus}
+        tabIndex={-1}
+        className="flex flex-wrap items-center gap-3 outline-none"
+        role="group"
+        aria-label="Planning"
+      >
         <div className="min-w-56">
           <progress
             aria-label="Planning the year"

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link } from "@/ui/link";
 import { dateWords, dayAndMonth, longDate } from "@/core/quantities/words";
 import { LinkButton } from "@/ui/button";
@@ -29,6 +29,9 @@ const ANSWER_WORDS: Partial<Record<Answered["kind"], string>> = {
   unreadable: "That could not be read, and nothing was changed.",
 };
 const UNREACHED = "The app could not be reached; nothing was changed. Try again.";
+
+const isFocusLost = (): boolean =>
+  document.activeElement === null || document.activeElement === document.body;
 
 /** The year in rounds: what is planned, what each change would cost, and the draft beside it. */
 export const YearView = ({ page }: { page: YearPage }) => (
@@ -59,6 +62,19 @@ function Year({ page }: { page: YearPage }) {
   const nameOf = (task: string) => names.get(task) ?? "this job";
   const planner = usePlanner(homeId, days, JSON.stringify([days, page.people]));
 
+  const title = useRef<HTMLHeadingElement>(null);
+  const hasActed = useRef(false);
+  const keepFocus = () => {
+    hasActed.current = true;
+    if (isFocusLost()) title.current?.focus();
+  };
+  // What was pressed may be gone from the page as it is now: whoever goes by keys stands at its title then.
+  useEffect(() => {
+    if (!hasActed.current) return;
+    hasActed.current = false;
+    if (isFocusLost()) title.current?.focus();
+  }, [page]);
+
   const tell = async (asked: Promise<Answered>): Promise<boolean> => {
     setBusy(true);
     const answer = await asked.catch(() => null);
@@ -68,6 +84,7 @@ function Year({ page }: { page: YearPage }) {
     if (answer) router.refresh();
     // What was pressed may not be there any more; where nobody answered it may be pressed again.
     if (answer && answer.kind !== "done") setChosen(null);
+    keepFocus();
     return answer?.kind === "done";
   };
   const move: MoveTo = async (of, to) => {
@@ -85,7 +102,9 @@ function Year({ page }: { page: YearPage }) {
       <header className="px-4 wide:px-7">
         <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
           <div>
-            <h1 className="text-[1.75rem]">{titleOf(page, shown)}</h1>
+            <h1 ref={title} tabIndex={-1} className="text-[1.75rem] outline-none">
+              {titleOf(page, shown)}
+            </h1>
             <p className="mt-1 text-second">{subtitleOf(page, shown)}</p>
           </div>
           <div className="flex flex-wrap items-center gap-3">
@@ -109,6 +128,7 @@ function Year({ page }: { page: YearPage }) {
                   void setWanted(null);
                   router.refresh();
                 }}
+                onEnded={keepFocus}
               />
             )}
           </div>
