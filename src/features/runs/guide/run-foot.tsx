@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 
 const BIG =
-  "flex min-h-14 low:min-h-11 items-center justify-center px-4 text-[1.1875rem] leading-tight font-semibold rounded-sm border-2 border-ink";
+  "flex min-h-14 low:min-h-11 items-center justify-center px-4 text-[1.1875rem] leading-tight low:px-2 low:text-base font-semibold rounded-sm border-2 border-ink";
 
 /** What the thumb reaches: what else one may want to say, and the two ways on. */
 export function RunFoot({
@@ -24,7 +24,7 @@ export function RunFoot({
       <div className="flex flex-wrap items-center justify-between gap-x-3 wide:justify-start wide:gap-x-8 low:flex-nowrap low:whitespace-nowrap">
         {children}
       </div>
-      <div className="grid grid-cols-[6.5rem_1fr] gap-3 low:grow">
+      <div className="grid grid-cols-[6.5rem_1fr] gap-3 low:grow low:grid-cols-[4.5rem_1fr]">
         <button
           type="button"
           onClick={onBack}
