@@ -87,7 +87,7 @@ describe("bad input", () => {
     await page.type("Printed size", "300x300x20 in");
     await page.press("Save the slot");
     await browser.driver.wait(
-      async () => (await page.problemAt("Printed size")).startsWith("That is more than 3 metres"),
+      async () => (await page.problemAt("Printed size")).startsWith("That is more than 3 m"),
       15_000,
     );
   });

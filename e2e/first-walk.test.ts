@@ -44,11 +44,11 @@ describe("the first walk, on a phone over two sittings", () => {
     expect(await page.scrollsSideways()).toBe(false);
   };
 
-  it("begins at the mains, and asks each level for its rooms", async () => {
+  it("begins at the main shut-offs, and asks each level for its rooms", async () => {
     await page.press("Begin the first walk");
     await page.heading("The first walk");
-    await page.press("Begin at the mains");
-    await page.heading("The mains");
+    await page.press("Begin at the main shut-offs");
+    await page.heading("The main shut-offs");
     await page.type("Main water valve: where it is", "cellar, street side");
     await goOn("Ground floor");
     await page.type("Rooms here", "Kitchen\nHall, kitchen");

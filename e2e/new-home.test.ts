@@ -78,7 +78,7 @@ describe("a new home on a phone", () => {
     expect(await value("Mean of each month, °F")).toBe("16 19 30 45 55.5 64 70 68 59 46 34 21");
     expect(await value("Coldest usual night, °F")).toBe("-11");
     expect(await value("Night to day, °F")).toBe("18");
-    await page.tick("Cellar");
+    await page.tick("Basement");
     await page.press("Save, then add a unit");
     await page.heading("What do you want to enter?");
     home = (await browser.driver.getCurrentUrl()).replace("/units/new", "");

@@ -122,7 +122,7 @@ describe.each([
     await run.see("Did dust get past", "No, its edges are clean");
     await page.heading("What lies in the slot?");
     await sound();
-    await run.see("What lies in the slot?", "grey fluff");
+    await run.see("What lies in the slot?", "dust and fluff");
     await run.through("Wipe", "Slide it in", "Write today", "Close the slot");
     await run.airAgain();
     await page.heading("Everything is back");

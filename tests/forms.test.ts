@@ -222,7 +222,7 @@ describe("the slot's form", () => {
     [{ name: "" }, "name", "Give it a name"],
     [{ nominal: "20x0x1" }, "nominal", "none of them can be 0"],
     [{ nominal: "big" }, "nominal", "Write width × height × depth"],
-    [{ measured: "400x400x400 in" }, "measured", "more than 3 metres"],
+    [{ measured: "400x400x400 in" }, "measured", "more than 3 m"],
     [
       { opening: "500x500 mm", measured: "510x495 mm" },
       "measured",

@@ -38,4 +38,18 @@ describe("rows that read alike", () => {
     // One that stands alone needs no more than its name.
     expect(all.map(jobTitle).some((title) => title.startsWith("Cellar furnace: "))).toBe(true);
   });
+
+  it("of one name in one room, and parts of one name and no place, have a number each", async () => {
+    await demo.store.client.batch([
+      "UPDATE units SET name = 'Alarm', level_id = 'cellar', room_id = NULL WHERE id IN ('alarm-ground', 'alarm-cellar')",
+      "UPDATE parts SET name = 'Core', place = NULL WHERE unit_id = 'cellar-furnace'",
+    ]);
+    const { snapshot, all } = await jobs("sluice-house");
+    const titles = all.map(jobTitle);
+    expect(titles).toContain("Alarm, Cellar, no. 1: replace the alarm");
+    expect(titles).toContain("Alarm, Cellar, no. 2: replace the alarm");
+    expect(twice(titles)).toEqual([]);
+    const rows = all.map((job) => jobRow(snapshot, job, today));
+    expect(twice(rows.map(({ where, name }) => `${where}: ${name}`))).toEqual([]);
+  });
 });

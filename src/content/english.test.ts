@@ -26,6 +26,7 @@ describe("the English of a home", () => {
     ["A litre at a time; after each litre", "A quart at a time; after each quart"],
     ["Pour half a litre in", "Pour a pint in"],
     ["How hot is the water at the nearest tap?", "How hot is the water at the nearest faucet?"],
+    ["Fibreglass, 25 mm (1 in)", "Fiberglass, 1 in (25 mm)"],
     // A tap with a finger is one everywhere, and so is the water a machine heats.
     ["Hot: tap before you touch", "Hot: tap before you touch"],
     ["heats the tap water", "heats the tap water"],

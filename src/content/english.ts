@@ -36,11 +36,13 @@ const AMERICAN: readonly (readonly [RegExp, string])[] = (
     ["programme", "program"],
     ["fibre", "fiber"],
     ["fibres", "fibers"],
+    ["fibreglass", "fiberglass"],
+    ["(\\d+) mm \\((\\d+) in\\)", "$2 in ($1 mm)"],
     ["cellar", "basement"],
     ["loft", "attic"],
     ["lofts", "attics"],
   ] as const
-).map(([british, american]) => [new RegExp(`\\b${british}\\b`, "gi"), american]);
+).map(([british, american]) => [new RegExp(`(?<!\\w)${british}(?!\\w)`, "gi"), american]);
 
 /** The other word, with a capital where this one has it. */
 const asWritten = (found: string, word: string): string =>
@@ -57,7 +59,10 @@ export const inEnglish = (english: English, words: string): string =>
     : AMERICAN.reduce(
         (text, [british, american]) =>
           text.replace(british, (found: string, ...groups: unknown[]) =>
-            asWritten(found, american.replace("$1", String(groups[0]))),
+            asWritten(
+              found,
+              american.replace(/\$(\d)/g, (_, nth: string) => String(groups[Number(nth) - 1])),
+            ),
           ),
         words,
       );

@@ -290,14 +290,14 @@ export const WALK_FINDS: readonly WalkFind[] = [
   unit(
     "split-cooling",
     "A big fan in a cage",
-    "The outdoor unit of the cooling. Its isolator hangs on the wall beside it.",
+    "The outdoor unit of the cooling. Its disconnect hangs on the wall beside it.",
     "condenser",
     ["outdoors"],
   ),
   {
     id: "outdoor-unit",
     name: "The outdoor unit of a heat pump",
-    hint: "A flat box with a fan in its face, lines into the wall. A metre free all round.",
+    hint: "A flat box with a fan in its face, lines into the wall. Nothing close around it.",
     figure: "condenser",
     makes: { at: ["ductless-head", "ducted-heat-pump"], part: "clearance" },
     places: ["outdoors"],
@@ -324,7 +324,7 @@ export const WALK_FINDS: readonly WalkFind[] = [
   {
     id: "outside-grilles",
     name: "Grilles of a ventilator",
-    hint: "Two of them, often a few metres apart. Nothing nesting, no leaves.",
+    hint: "Two of them, often some way apart. Nothing nesting, no leaves.",
     figure: "intake",
     makes: { at: ["ventilator", "exhaust-air-heater"], part: "outside-grilles" },
     places: ["outdoors"],

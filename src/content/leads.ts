@@ -528,7 +528,7 @@ export const LEADS: readonly Lead[] = [
   {
     id: "does-not-start",
     from: { sign: ["start:not"] },
-    why: "Most often it is a switch bumped off, a door that does not sit, weak batteries or the programme; then a full filter, a buried vent, the breaker.",
+    why: "Most often it is a switch bumped off, a door that does not sit, weak batteries or its schedule; then a full filter, a buried vent, the breaker.",
     to: [
       "programme:check",
       "batteries:change",

@@ -5,6 +5,8 @@ import type { UnitKindId } from "./unit-kinds";
 
 export type ReadingWords = {
   name: string;
+  /** Upon what it calls for a job, where its name makes no sentence of that. */
+  calls?: string;
   /** How it is taken, in a line. */
   how: string;
   /** What the rated value is called, where it is compared with one. */
@@ -35,6 +37,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   },
   "thermocouple-mv": {
     name: "Pilot’s millivolts",
+    calls: "when the pilot’s millivolts are out of their limits",
     how: "Its end off the valve, knob held, pilot lit: wait for the most.",
     act: "have it replaced",
   },
@@ -154,6 +157,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   drain: { name: "Drain", how: "Poured through, and watched.", act: "clear it" },
   "duct-debris": {
     name: "What lies in the ducts",
+    calls: "when what lies in the ducts looks bad",
     how: "Through a register, with a torch; touch nothing dark.",
     act: "have the ducts cleaned",
     stop: "touch nothing, no air moved through it: find the damp, ask a professional",
@@ -161,6 +165,7 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   },
   "duct-amount": {
     name: "How much lies in the ducts",
+    calls: "when much lies in the ducts",
     how: "Through a register, with a torch; a finger’s width at most is drawn aside.",
     act: "have them cleaned by people with a sealed vacuum",
   },
@@ -228,12 +233,13 @@ export const READING_WORDS: Readonly<Record<ReadingKind, ReadingWords>> = {
   },
   wires: {
     name: "Wires and their ends",
+    calls: "when wires or their ends look bad",
     how: "Power off: with a torch, touching nothing.",
     act: "have the ends made anew",
     stop: "switch off, leave it off, call",
   },
   "hood-steam": {
-    name: "Steam at the cooker",
+    name: "Steam at the stove",
     how: "Something simmering, the ventilation as usual.",
     act: "look at filters, valves and hood",
   },
@@ -281,7 +287,7 @@ export const SEEN_WORDS: Readonly<Record<string, string>> = {
   cloudy: "cloudy",
   slow: "slow",
   blocked: "blocked",
-  fluff: "grey fluff",
+  fluff: "dust and fluff",
   "pale-grit": "pale grit",
   yellow: "yellowish",
   dark: "dark, sticky or speckled",

@@ -69,8 +69,8 @@ export const HUMIDIFIER_PLACE = choice("duct", "It sits on", {
 
 export const THERMOSTAT_POWER = choice("power", "It runs on", {
   batteries: "batteries",
-  wired: "the mains",
-  both: "the mains, with batteries behind",
+  wired: "a wire",
+  both: "a wire, with batteries behind",
 });
 
 /** As the plate says it; of alarms the day from which their life is counted. */
@@ -89,14 +89,14 @@ export const SLEEPS_NEAR: Attribute = {
   kind: "yes-no",
 };
 
-/** How one gets to it: what a ladder, a loft or a roof asks for hangs on this. */
+/** How one gets to it: what a ladder, a crawl space or a roof asks for hangs on this. */
 export const REACH = choice(
   REACHED,
   "How it is reached",
   {
     floor: "standing on the floor or the ground",
     ladder: "from a ladder",
-    loft: "in a loft or a crawl space",
+    loft: "under the roof or in a crawl space",
     roof: "on a roof",
   },
   { fact: "Reached" },

@@ -87,13 +87,13 @@ export const SHUT_OFF_WORDS: Readonly<Record<ShutOffKind, string>> = {
   breaker: "Breaker",
   disconnect: "Disconnect",
   plug: "Plug",
-  "gas-cock": "Gas cock",
+  "gas-cock": "Gas shut-off",
   "water-valve": "Water valve",
 };
 
 export const MAIN_WORDS: Readonly<Record<Main, string>> = {
   water: "Main water valve",
-  gas: "Main gas cock",
+  gas: "Main gas valve",
   power: "Main breaker",
 };
 

@@ -20,7 +20,7 @@ export const IDENTITY_FIELDS: readonly Asked[] = [
   { key: "filterNumber", fact: "Filter no.", label: "Part number of its filter", kind: "text" },
   { key: "panelNumber", fact: "Panel no.", label: "Part number of its panel", kind: "text" },
   { key: "sealNumber", fact: "Seal kit", label: "Part number of its seal kit", kind: "text" },
-  { key: "tool", fact: "Tool", label: "The tool it takes", kind: "text", hint: "“lid key, grey”" },
+  { key: "tool", fact: "Tool", label: "The tool it takes", kind: "text", hint: "“lid key, long”" },
   { key: "toolHangs", fact: "It hangs", label: "Where that tool hangs", kind: "text" },
   { key: "warrantyEndsOn", fact: "Warranty", label: "Warranty until", kind: "day" },
   {

@@ -67,7 +67,7 @@ const WORDS: Readonly<Record<OwnRule, readonly [why: string, mend: string]>> = {
     "Leave it to a licensed person.",
   ],
   "licensed-by-words": [
-    "By its words this is licensed work: gas, refrigerant, mains or flue.",
+    "By its words this is licensed work: gas, refrigerant, wiring or flue.",
     "Leave it to a licensed person, or say what an owner looks at instead.",
   ],
 };

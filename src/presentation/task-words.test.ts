@@ -21,7 +21,7 @@ describe("how a job comes round, in words", () => {
       { kind: "after", event: "renovation", days: 14 },
       "within 2 weeks after building work has ended",
     ],
-    [{ kind: "after", event: "grey-look", days: 0 }, "at a look that shows grey"],
+    [{ kind: "after", event: "grey-look", days: 0 }, "at a look that finds it dusty all over"],
     [{ kind: "after", event: "flood", days: 1 }, "within 1 day after flood"],
     [{ kind: "wear" }, "by its wear"],
     [{ kind: "reading", reading: "coil", verdict: "act" }, "when the coil looks bad"],
@@ -29,6 +29,8 @@ describe("how a job comes round, in words", () => {
       { kind: "reading", reading: "boiler-pressure-bar", verdict: "act" },
       "when the heating’s pressure is out of its limits",
     ],
+    [{ kind: "reading", reading: "duct-amount", verdict: "act" }, "when much lies in the ducts"],
+    [{ kind: "reading", reading: "wires", verdict: "act" }, "when wires or their ends look bad"],
     [
       { kind: "earliest", of: [{ kind: "wear" }, { kind: "every", n: 1, unit: "day" }] },
       "by its wear, or every day",

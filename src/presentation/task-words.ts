@@ -15,7 +15,7 @@ export const QUALIFICATION_WORDS: Readonly<Record<Qualification, { name: string;
   {
     owner: { name: "anyone at home", hint: "no tools to speak of" },
     confident: { name: "a confident owner", hint: "with the panel off" },
-    licensed: { name: "a licensed person", hint: "gas, refrigerant or mains" },
+    licensed: { name: "a licensed person", hint: "gas, refrigerant or wiring" },
   };
 
 export const STRATEGY_WORDS: Readonly<Record<Strategy, { name: string; hint: string }>> = {
@@ -60,14 +60,16 @@ const EVENT_WORDS: Readonly<Record<string, string>> = {
   "moved-in": "moving in",
   "smoke-episode": "the smoke has gone",
   away: "coming home",
-  [GREY_LOOK]: "a look that shows grey",
+  [GREY_LOOK]: "a look that finds it dusty all over",
   [DRIFTING_OUT]: "a drift that would not last the next summer",
 };
 
 /** What a reading has to say before its job is called for. */
 function readingWords(reading: ReadingKind): string {
   if (reading === "indicator-light") return "when its light comes on";
-  const name = READING_WORDS[reading].name.toLowerCase();
+  const words = READING_WORDS[reading];
+  if (words.calls) return words.calls;
+  const name = inSentence(words.name);
   if (reading in WORD_KINDS) return `when the ${name} looks bad`;
   return reading in MEASURED_KINDS || reading === "plate-range"
     ? `when the ${name} is out of its limits`

@@ -167,7 +167,7 @@ export const humidifierSummer: Procedure = {
       id: "empty",
       kind: "clean",
       title: "Let the tray run empty and wipe it",
-      detail: "What stands there all summer smells in autumn.",
+      detail: "What stands there all summer smells once it heats again.",
       tools: ["a cloth"],
       renews: true,
     },

@@ -10,7 +10,7 @@ import {
   unlessOff,
 } from "./common";
 
-/** The hood over the cooker, and the fan of a bath. */
+/** The hood over the stove, and the fan of a bath. */
 export const washGreaseFilter: Procedure = {
   id: "wash-grease-filter",
   title: "Wash the grease filters",
@@ -23,7 +23,7 @@ export const washGreaseFilter: Procedure = {
     {
       id: "cool",
       kind: "prepare",
-      title: "See that the hob is cold",
+      title: "See that the stove is cold",
       caution: "Nothing on the flame while grease hangs above it.",
     },
     powerOff({

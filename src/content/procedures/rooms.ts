@@ -254,7 +254,7 @@ export const checkProgramme: Procedure = {
     {
       id: "times",
       kind: "inspect",
-      title: "Is its programme as it should be?",
+      title: "Is its schedule as it should be?",
       detail: "Hour and weekday right, no hold left over from a holiday.",
       recordIsOptional: true,
       records: { kind: "setting", key: "mode", label: "Mode and setting" },
@@ -449,7 +449,7 @@ export const learnShutOffs: Procedure = {
     {
       id: "gas",
       kind: "inspect",
-      title: "Find the gas cock, and see which way it is shut",
+      title: "Find the gas valve, and see which way it is shut",
       detail: "A handle across the pipe is shut, along it open. Look only: pilots go out.",
       photo: "after",
       recordIsOptional: true,

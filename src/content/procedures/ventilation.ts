@@ -335,7 +335,7 @@ export const fourTemperatures: Procedure = {
   who: "owner",
   handsOnMinutes: 15,
   waitingMinutes: 15,
-  says: "Four temperatures on a cold day, steam at a hob, the panes in the morning.",
+  says: "Four temperatures on a cold day, steam at the stove, the panes in the morning.",
   steps: [
     {
       id: "settle",
@@ -359,7 +359,7 @@ export const fourTemperatures: Procedure = {
     {
       id: "steam",
       kind: "test",
-      title: "Is steam at the hob drawn in?",
+      title: "Is steam at the stove drawn in?",
       records: { kind: "reading", reading: "hood-steam" },
       recordIsOptional: true,
     },

@@ -23,7 +23,7 @@ export const washRecoveryCore = {
       key: "washable",
       of: "part",
       question: "Does its manual let the core be washed with water?",
-      hint: "Some cores are only vacuumed: water ruins them. It stands in the manual, or on the core. Asked once.",
+      hint: "Some cores are only vacuumed: water ruins them. It stands in the manual, or on the core.",
       options: [
         { value: "yes", name: "Yes, water is allowed" },
         {

@@ -73,7 +73,7 @@ export function CostChart({ years, currency }: Data) {
   const money = (minor: number) => (minor === 0 ? "" : moneyWords({ minor, currency }));
   return (
     <>
-      <ul aria-label="What the colours mean" className="flex flex-wrap gap-x-5">
+      <ul aria-label="Which bar is what" className="flex flex-wrap gap-x-5">
         {used.map((kind) => (
           <li key={kind} className="flex items-center gap-2">
             <span

@@ -2,7 +2,8 @@ import type { JobDates } from "./job-dates-schema";
 
 /** “due in 3 weeks”, “2 weeks over”, or what it would wait for. */
 function dueSentence({ due, look }: JobDates): string {
-  if (due === "") return look ? "due at the first grey look" : "due only when called for";
+  if (due === "")
+    return look ? "due at the first look that finds it dusty" : "due only when called for";
   return due.endsWith("over") ? due : `due ${due}`;
 }
 

@@ -1,6 +1,7 @@
 "use client";
 
 import { ofSingles } from "@/lib/forms";
+import { inEnglish } from "@/content/english";
 import { STRATEGY_WORDS } from "@/presentation/task-words";
 import { Button } from "@/ui/button";
 import { ChoiceField, SelectField, TextField } from "@/ui/field";
@@ -8,6 +9,7 @@ import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { WithPreview } from "@/ui/with-preview";
 import type { Strategy } from "@/core/scheduling/task";
 import type { StrategyCard } from "./strategies";
+import { useEnglish } from "@/ui/english";
 import { DatesPreview } from "./dates-preview";
 
 const STRATEGIES = Object.entries(STRATEGY_WORDS).map(([value, { name }]) => ({
@@ -88,7 +90,7 @@ function Choice() {
         name="school"
         options={STRATEGIES}
         defaultValue="wear"
-        hint={STRATEGY_WORDS[strategy].hint}
+        hint={inEnglish(useEnglish(), STRATEGY_WORDS[strategy].hint)}
       />
       <div hidden={strategy !== "calendar"} className="flex gap-4">
         <TextField

@@ -168,7 +168,7 @@ function HomeMenu({ home, homes, theme, keys }: Omit<MastheadProps, "find">) {
               {[
                 { value: "auto", name: "Light or dark by the device" },
                 { value: "light", name: "Light" },
-                { value: "dark", name: "Dark, for cellars" },
+                { value: "dark", name: "Dark, for below ground" },
               ].map(({ value, name }) => (
                 <DropdownMenu.RadioItem key={value} value={value} className={`${ITEM} pl-9`}>
                   <DropdownMenu.ItemIndicator className="-ml-5 w-5">

@@ -3,12 +3,14 @@
 import { scaleLinear } from "d3-scale";
 import { wrap, type Remote } from "comlink";
 import { useEffect, useRef, useState } from "react";
+import { inEnglish } from "@/content/english";
 import { MEDIA_WORDS } from "@/content/words";
 import type { Media } from "@/core/filters/media";
 import type { WearInput } from "@/core/filters/wear-schema";
 import { moneyAbout, readMoney } from "@/core/quantities/money";
 import { inSentence } from "@/core/quantities/words";
 import { TableBehind } from "@/ui/table-behind";
+import { useEnglish } from "@/ui/english";
 import { useTypedText } from "@/ui/form";
 import type { Compared, WearWorker } from "@/workers/wear-worker";
 import { choiceWords } from "./compare-words";
@@ -52,6 +54,8 @@ export function CompareFilters({
     })),
   };
   const found = useCompared(asked);
+  const english = useEnglish();
+  const named = (each: Media) => inEnglish(english, MEDIA_WORDS[each]);
   const type = (each: Media, change: Partial<Typed>) =>
     setTyped((before) => ({ ...before, [each]: { ...NOTHING, ...before[each], ...change } }));
 
@@ -77,7 +81,7 @@ export function CompareFilters({
               return (
                 <li key={each} className="border-t border-rule pt-2">
                   <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-                    <strong>{MEDIA_WORDS[each]}</strong>
+                    <strong>{named(each)}</strong>
                     {isFirst && <span className="text-second">as chosen</span>}
                   </div>
                   <Race days={found.days[i]!} from={found.from} years={YEARS} />
@@ -114,7 +118,7 @@ export function CompareFilters({
           <TableBehind heads={["Filter", "Changes a year", "Cost a year", "Minutes a year"]}>
             {found.rows.map((row, i) => (
               <tr key={row.name} className="border-b border-rule">
-                <td className="py-1 pr-4">{MEDIA_WORDS[row.name as Media]}</td>
+                <td className="py-1 pr-4">{named(row.name as Media)}</td>
                 <td className="py-1 pr-4">{row.changesPerYear}</td>
                 <td className="py-1 pr-4">
                   {prices[i] === null
@@ -147,7 +151,7 @@ function Figure({
     <label className="flex flex-col gap-1">
       <span className="text-[0.9375rem]">
         {label}
-        <span className="sr-only">: {inSentence(MEDIA_WORDS[of])}</span>
+        <span className="sr-only">: {inSentence(inEnglish(useEnglish(), MEDIA_WORDS[of]))}</span>
       </span>
       <input
         inputMode="decimal"

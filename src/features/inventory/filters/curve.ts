@@ -3,6 +3,7 @@ import type { UnitSystem } from "@/core/quantities/length";
 import { addDays, fromDay, toDay, type PlainDate } from "@/core/quantities/plain-date";
 import type { ScopedDriver } from "@/core/inventory/inventory";
 import type { HistoryEvent } from "@/core/history/history-event";
+import { englishOf, inEnglish } from "@/content/english";
 import { GRADE_WORDS } from "@/content/words";
 import { FINAL_RATIO, SEEN_BY_GRADE, seenByPressure, TENTH } from "@/core/filters/belief";
 import { isLightOn, LIT_GRADE } from "@/core/filters/slot-wear";
@@ -112,7 +113,8 @@ export function filterSeen(
       const { load } = seenByPressure(pressureDropPa, cleanDropPa, FINAL_RATIO);
       return [{ date, load, words: readingWords("filter-drop", pressureDropPa, system) }];
     }
-    return grade ? [{ date, load: SEEN_BY_GRADE[grade].load, words: GRADE_WORDS[grade].name }] : [];
+    const words = grade && inEnglish(englishOf({ unitSystem: system }), GRADE_WORDS[grade].name);
+    return grade && words ? [{ date, load: SEEN_BY_GRADE[grade].load, words }] : [];
   });
 }
 

@@ -1,3 +1,4 @@
+import { englishOf, inEnglish } from "@/content/english";
 import { Link } from "@/ui/link";
 import {
   AIR_SIDE_WORDS,
@@ -77,7 +78,7 @@ export function SlotFacts({
             </>
           ),
         ],
-        ["Medium", MEDIA_WORDS[slot.media]],
+        ["Medium", inEnglish(englishOf(home), MEDIA_WORDS[slot.media])],
         [
           "Rating",
           slot.rating &&

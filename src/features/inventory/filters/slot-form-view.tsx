@@ -7,6 +7,7 @@ import {
   SEAT_WORDS,
   SLOT_PLACE_WORDS,
 } from "@/content/words";
+import { inEnglish } from "@/content/english";
 import { crosswalkWords, fitWords } from "@/presentation/fit-words";
 import { SEATS } from "@/core/calculators/filter-fit";
 import { readRating } from "@/core/quantities/rating";
@@ -18,6 +19,7 @@ import { crosswalkOfSlot, fitOfSlot } from "@/core/filters/slot-fit";
 import { AIR_SIDES } from "@/core/filters/drivers";
 import type { Media } from "@/core/filters/media";
 import type { WearInput } from "@/core/filters/wear-schema";
+import { useEnglish } from "@/ui/english";
 import { DayField } from "@/ui/day-field";
 import { ofSingles } from "@/lib/forms";
 import type { PlainDate } from "@/core/quantities/plain-date";
@@ -138,6 +140,7 @@ export function SlotFormView({
 }
 
 function FilterFields({ media, currency, compared }: Around) {
+  const english = useEnglish();
   const rating = useTypedText("rating");
   const read = rating === "" ? null : readRating(rating);
   const crosswalk = read && crosswalkOfSlot({ rating: read });
@@ -145,7 +148,10 @@ function FilterFields({ media, currency, compared }: Around) {
     <>
       <SelectField
         label="Medium"
-        options={options(media, MEDIA_WORDS)}
+        options={options(media, MEDIA_WORDS).map(({ value, label }) => ({
+          value,
+          label: inEnglish(english, label),
+        }))}
         hint="Meshes, cells and washable panels are cleaned and go back; the others are thrown away."
         name="media"
       />

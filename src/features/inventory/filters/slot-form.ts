@@ -25,7 +25,7 @@ const MOST_PA = 2000;
 export const SIZE_WORDS: Readonly<Record<Exclude<SizeReading, { ok: true }>["why"], string>> = {
   unreadable: "Write width × height × depth, such as 20x20x1 or 500x500x48 mm.",
   zero: "A filter has some width, height and depth: none of them can be 0.",
-  "too-large": "That is more than 3 metres. Is the unit right?",
+  "too-large": "That is more than 3 m, or 10 ft. Is the unit right?",
   "which-unit": "Inches or millimetres? Write “in” or “mm” after the figures.",
 };
 

@@ -2,6 +2,7 @@
 
 import { wrap, type Remote } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
+import { inEnglish } from "@/content/english";
 import { MEDIA_WORDS } from "@/content/words";
 import type { UnitSystem } from "@/core/quantities/length";
 import { differenceFromKelvin } from "@/core/quantities/temperature";
@@ -12,6 +13,7 @@ import { AS_IT_IS, type WhatIf, type WhatIfResult } from "@/core/filters/what-if
 import type { WearInput } from "@/core/filters/wear-schema";
 import type { WearAnswer, WearWorker } from "@/workers/wear-worker";
 import { Button } from "@/ui/button";
+import { useEnglish } from "@/ui/english";
 import { SelectField } from "@/ui/field";
 import type { Curve } from "./curve";
 import { WearCurve } from "./wear-curve";
@@ -57,6 +59,7 @@ export function CurveWithWhatIf({
   system: UnitSystem;
 }) {
   const [change, setChange] = useState(AS_IT_IS);
+  const english = useEnglish();
   const isSame = JSON.stringify(change) === JSON.stringify(AS_IT_IS);
   const answer = useWorker(input, change, !isSame);
   const shown = isSame ? null : answer;
@@ -93,7 +96,10 @@ export function CurveWithWhatIf({
             <SelectField
               label="Filter"
               name="what-if-media"
-              options={media.map((each) => ({ value: each, label: MEDIA_WORDS[each] }))}
+              options={media.map((each) => ({
+                value: each,
+                label: inEnglish(english, MEDIA_WORDS[each]),
+              }))}
               value={change.media ?? input.slot.media}
               onChange={(event) => {
                 const chosen = event.target.value as Media;

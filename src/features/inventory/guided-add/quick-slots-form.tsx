@@ -1,12 +1,14 @@
 "use client";
 
 import { useState } from "react";
+import { inEnglish } from "@/content/english";
 import { MEDIA_WORDS, SLOT_PLACE_WORDS } from "@/content/words";
 import type { UsualSlot } from "@/content/unit-kinds";
 import { SLOT_PLACES } from "@/core/inventory/inventory";
 import type { Media } from "@/core/filters/media";
 import { DayField } from "@/ui/day-field";
 import { CheckField, SelectField } from "@/ui/field";
+import { useEnglish } from "@/ui/english";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
 import { SizeChoice } from "../filters/size-choice-fields";
@@ -51,6 +53,7 @@ function QuickSlotFields({
   today,
 }: SlotToAsk & { media: readonly Media[]; unit: "in" | "mm"; today: string }) {
   const [has, setHas] = useState(useFields().values("has").includes(String(nth)));
+  const english = useEnglish();
   const own = (name: string) => `${name}-${nth}`;
   return (
     <fieldset className="border-t-[3px] border-ink pt-2 pb-5">
@@ -73,7 +76,10 @@ function QuickSlotFields({
           />
           <SelectField
             label="What it is made of"
-            options={media.map((value) => ({ value, label: MEDIA_WORDS[value] }))}
+            options={media.map((value) => ({
+              value,
+              label: inEnglish(english, MEDIA_WORDS[value]),
+            }))}
             name={own("media")}
             defaultValue={usual.media}
           />

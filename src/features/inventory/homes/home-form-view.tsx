@@ -1,6 +1,7 @@
 "use client";
 
 import { ofSingles } from "@/lib/forms";
+import { englishOf, inEnglish } from "@/content/english";
 import { CURRENCIES } from "@/core/quantities/money";
 import {
   CheckField,
@@ -11,7 +12,7 @@ import {
   TextArea,
   TextField,
 } from "@/ui/field";
-import { Form, type FormAction, type FormView } from "@/ui/form";
+import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
 import { CallFields } from "./call-fields";
 import { ClimateFields } from "./climate-fields";
@@ -19,6 +20,23 @@ import { TimeZoneField } from "./time-zone-field";
 
 const home = () => import("./home-form").then(({ homeForm }) => ofSingles(homeForm));
 const newHome = () => import("./home-form").then(({ newHomeForm }) => newHomeForm);
+
+/** By the names they have in the home’s English, whichever units are chosen above. */
+function Levels() {
+  const english = englishOf({ unitSystem: useTypedText("unitSystem") === "us" ? "us" : "metric" });
+  const options = LEVEL_CHOICES.map(({ key, name }) => ({
+    value: key,
+    label: inEnglish(english, name),
+  }));
+  return (
+    <CheckGroup
+      label="Levels"
+      name="levels"
+      options={options}
+      className="grid grid-cols-2 wide:grid-cols-3"
+    />
+  );
+}
 
 /** A home, its climate, and, for a new one, who lives in it and which levels it has. */
 export function HomeFormView({
@@ -51,7 +69,7 @@ export function HomeFormView({
           name="localRules"
           rows={3}
           maxLength={400}
-          hint="Who may touch gas, refrigerant or mains; what needs a permit or a yearly check. Shown before such work. It may stay empty."
+          hint="Who may touch gas, refrigerant or wiring; what needs a permit or a yearly check. Shown before such work. It may stay empty."
         />
       </FormSection>
       <FormSection
@@ -81,7 +99,7 @@ export function HomeFormView({
       >
         {[
           { name: "mainWater", label: "Main water valve" },
-          { name: "mainGas", label: "Main gas cock" },
+          { name: "mainGas", label: "Main gas valve" },
           { name: "mainPower", label: "Main breaker" },
         ].map(({ name, label }) => (
           <div key={name} className="grid gap-4 wide:grid-cols-2">
@@ -114,12 +132,7 @@ export function HomeFormView({
             </div>
           </FormSection>
           <FormSection title="Its levels" intro="Where machines can stand.">
-            <CheckGroup
-              label="Levels"
-              name="levels"
-              options={LEVEL_CHOICES.map(({ key, name }) => ({ value: key, label: name }))}
-              className="grid grid-cols-2 wide:grid-cols-3"
-            />
+            <Levels />
           </FormSection>
         </>
       )}

@@ -1,6 +1,7 @@
 "use server";
 
 import type { DriverFacts } from "@/core/inventory/inventory";
+import { englishOf, inEnglish } from "@/content/english";
 import { invalid, overtaken, singles, type FormState } from "@/lib/forms";
 import { formCommand, newHomeCommand } from "@/server/commands/form-command";
 import { saveCalls } from "@/server/commands/contacts";
@@ -22,7 +23,10 @@ export async function createHome(previous: FormState, form: FormData): Promise<F
       ...(busyRoad ? [{ kind: "busy-road" as const }] : []),
     ];
     const chosen = LEVEL_CHOICES.filter(({ key }) => levels.includes(key)).map(
-      ({ key: _, ...level }) => level,
+      ({ key: _, name, ...level }) => ({
+        ...level,
+        name: inEnglish(englishOf(home.home), name),
+      }),
     );
     const id = await homes.addHome(tx, at, home.home, chosen, drivers, home.calls);
     return { to: `/homes/${id}/units/new` };

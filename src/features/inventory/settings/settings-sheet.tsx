@@ -8,7 +8,7 @@ export function SettingsSheet({ homeId, rows }: { homeId: string; rows: readonly
     return (
       <p className="max-w-prose text-second">
         Nothing yet. Jobs note here how things stood before they touched them: a thermostat’s
-        programme, a damper, the mark of a room valve. Add what you know already.
+        schedule, a damper, the mark of a room valve. Add what you know already.
       </p>
     );
   const places = [...new Set(rows.map(({ place }) => place))];

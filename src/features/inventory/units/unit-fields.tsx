@@ -83,7 +83,7 @@ export function PlateFields({
 }) {
   return (
     <>
-      <TextField label="Name" hint="As you call it at home: “Cellar furnace”." name="name" />
+      <TextField label="Name" hint="As you call it at home: “The old furnace”." name="name" />
       <div className="grid gap-4 wide:grid-cols-3">
         <TextField label="Make" name="make" />
         <TextField label="Model" name="model" />

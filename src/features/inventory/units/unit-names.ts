@@ -1,3 +1,4 @@
+import { inEnglish } from "@/content/english";
 import { shortKindName, unitKind } from "@/content/unit-kinds";
 import type { Level } from "@/core/inventory/inventory";
 import { freeName } from "@/core/quantities/words";
@@ -12,8 +13,10 @@ export const nameFor = (kindId: string, snapshot: HomeSnapshot): string =>
 /** The level a machine of this kind usually stands on, of those the home has. */
 export function levelFor(kindId: string, levels: readonly Level[]): Level {
   for (const word of unitKind(kindId).levels) {
+    const names = [word, inEnglish("us", word)];
     const found = levels.find(
-      (level) => level.name.toLowerCase().includes(word) || level.place === word,
+      ({ name, place }) =>
+        place === word || names.some((each) => name.toLowerCase().includes(each)),
     );
     if (found) return found;
   }

@@ -49,7 +49,7 @@ export function StopView({ page }: { page: StopPage }) {
       ? INTROS[stop === MAINS_STOP ? "mains" : "past"]
       : INTROS[place.level.place === "outdoors" ? "outdoors" : "inside"];
   const title =
-    (place && placeName(place)) ?? (stop === MAINS_STOP ? "The mains" : "What was before");
+    (place && placeName(place)) ?? (stop === MAINS_STOP ? "The main shut-offs" : "What was before");
   const common = { initial: emptyForm(initial), keep: keepStop.bind(null, home.id, stop) };
   return (
     <div className="grid gap-x-12 gap-y-6 wide:grid-cols-[minmax(0,1fr)_17rem]">
@@ -117,8 +117,8 @@ export function StopView({ page }: { page: StopPage }) {
             <h2 className="text-lg">Pictures</h2>
             <p className="text-second">
               {place
-                ? "Grilles, plates, where a cock hides: what one forgets."
-                : "The valve, the cock, the panel with its door open."}
+                ? "Grilles, plates, where a valve hides: what one forgets."
+                : "The valves, and the panel with its door open."}
             </p>
             <PictureShelf homeId={home.id} about={{ stop }} pictures={pictures} words={title} />
           </section>

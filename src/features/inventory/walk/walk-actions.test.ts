@@ -210,7 +210,7 @@ describe("walking through the house", () => {
     expect((await walkEndOf(HOME))!.gaps.map(({ words }) => words)).toEqual(
       expect.arrayContaining([
         "Pantry portable air purifier is half entered",
-        "Where is the main gas cock?",
+        "Where is the main gas valve?",
       ]),
     );
     await landing(endWalk(HOME));

@@ -19,7 +19,7 @@ const MAIN_ROWS = [
   {
     name: "mainWater",
     label: MAIN_WORDS.water,
-    hint: "Where the pipe comes in, often in the cellar at the street side.",
+    hint: "Where the pipe comes in, often low down at the street side.",
   },
   {
     name: "mainGas",

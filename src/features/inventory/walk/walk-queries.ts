@@ -85,7 +85,7 @@ export const walkHref = (homeId: string, on: WalkOn | null): string => {
 /** How a stop or machine is called. */
 export function walkWords(on: WalkOn, { snapshot, walk }: Pick<WalkPage, "snapshot" | "walk">) {
   if ("unitId" in on) return snapshot.units.find(({ id }) => id === on.unitId)?.name ?? "";
-  if (on.stop === MAINS_STOP) return "The mains";
+  if (on.stop === MAINS_STOP) return "The main shut-offs";
   if (on.stop === PAST_STOP) return "What was before";
   const place = walk.places.find(({ key }) => key === on.stop);
   return place ? placeName(place) : "";

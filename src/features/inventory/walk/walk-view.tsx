@@ -48,7 +48,7 @@ export function WalkView({ page }: { page: WalkPage }) {
       <div className="mt-4 mb-6 flex flex-wrap gap-2">
         {on && (
           <LinkButton weight="strong" href={walkHref(home.id, on)}>
-            {isBegun ? `Go on: ${walkWords(on, page)}` : "Begin at the mains"}
+            {isBegun ? `Go on: ${walkWords(on, page)}` : "Begin at the main shut-offs"}
           </LinkButton>
         )}
         {(isBegun || !on) && (
@@ -60,7 +60,7 @@ export function WalkView({ page }: { page: WalkPage }) {
       <ol>
         <Stop
           href={`/homes/${home.id}/walk/${MAINS_STOP}`}
-          name="The mains"
+          name="The main shut-offs"
           isSeen={walk.isMainsSeen}
           found={mainsWords(page)}
           isHeavy

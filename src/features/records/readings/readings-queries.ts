@@ -8,7 +8,7 @@ import type { PartKindId } from "@/content/part-kinds";
 import type { UnitKindId } from "@/content/unit-kinds";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { toDay } from "@/core/quantities/plain-date";
-import { dateWords } from "@/core/quantities/words";
+import { dateWords, inSentence } from "@/core/quantities/words";
 import { beforeAndAfter } from "@/core/readings/before-after";
 import { historyLines } from "@/presentation/history-rows";
 import { isAtLeast, READING_KINDS, type ReadingKind } from "@/core/readings/reading-kinds";
@@ -160,7 +160,7 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
       .filter((slot) => slot.unitId === unit.id)
       .map((slot) => ({
         value: slot.id,
-        label: `${unit.name}, ${slot.name.toLowerCase()}`,
+        label: `${unit.name}, ${inSentence(slot.name)}`,
         kinds: ordered(["filter-drop", "seal"]),
         rated: ratedAt(slot.id),
       })),
@@ -168,7 +168,7 @@ export async function readingPageOf(homeId: string): Promise<ReadingPage | null>
       .filter((part) => part.unitId === unit.id && PART_READINGS[part.kind as PartKindId])
       .map((part) => ({
         value: part.id,
-        label: `${unit.name}, ${part.name.toLowerCase()}`,
+        label: `${unit.name}, ${inSentence(part.name)}`,
         kinds: ordered(PART_READINGS[part.kind as PartKindId]),
         rated: ratedAt(part.id),
       })),

@@ -1,4 +1,5 @@
 import { Link } from "@/ui/link";
+import { inEnglish } from "@/content/english";
 import { END_WORDS, GRADE_WORDS } from "@/content/words";
 import { READING_WORDS, VERDICT_WORDS } from "@/content/reading-words";
 import { readWords } from "@/presentation/reading-advice";
@@ -132,7 +133,9 @@ function Facts({ sheet }: { sheet: RunSheet }) {
   const used = state.finish?.used ?? [];
   const rows: [string, React.ReactNode, string?][] = written.flatMap(
     (event): [string, React.ReactNode, string?][] => {
-      if (event.look?.grade) return [["The old one", GRADE_WORDS[event.look.grade].name, event.id]];
+      const grade = event.look?.grade;
+      if (grade)
+        return [["The old one", inEnglish(sheet.english, GRADE_WORDS[grade].name), event.id]];
       if (!event.reading) return [];
       const { verdict } = judgementOf(event.reading);
       return [

@@ -53,7 +53,7 @@ export function StartForm({
             label="Who does it"
             name="qualification"
             options={[
-              { value: "owner", label: "I do, without a licence" },
+              { value: "owner", label: "I do, unlicensed" },
               { value: "licensed", label: "A licensed person, here now" },
             ]}
             defaultValue="owner"

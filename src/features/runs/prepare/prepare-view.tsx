@@ -88,7 +88,7 @@ export function PrepareView({
             <h2 className="text-lg">Rules where you live</h2>
             <p>
               {book.home.localRules ??
-                "None written down. What may be touched without a licence differs from place to place: ask, and write it down."}{" "}
+                "None written down. What somebody unlicensed may touch differs from place to place: ask, and write it down."}{" "}
               <Link
                 href={`/homes/${book.home.id}/edit`}
                 className="text-link underline underline-offset-4"

@@ -1,11 +1,13 @@
+import { inEnglish, type English } from "@/content/english";
 import { SEEN_WORDS } from "@/content/reading-words";
 import { GRADE_WORDS } from "@/content/words";
 import type { Step } from "@/core/runs/procedure";
 import type { CompletedStep, RunState } from "@/core/runs/run-state";
+import { useEnglish } from "@/ui/english";
 import { PictureFigure } from "@/ui/picture";
 
 /** What somebody saw or noted at a step, in a few words; null where nothing was. */
-export function notedWords({ step: { records }, seen }: CompletedStep): string | null {
+function notedWords({ step: { records }, seen }: CompletedStep, english: English): string | null {
   switch (records?.kind) {
     case "count":
       return seen.count === undefined ? null : `${records.label}: ${seen.count}`;
@@ -19,7 +21,7 @@ export function notedWords({ step: { records }, seen }: CompletedStep): string |
     case "choice":
       return records.options.find(({ value }) => value === seen.choice)?.name ?? null;
     case "look":
-      return seen.grade ? GRADE_WORDS[seen.grade].name : null;
+      return seen.grade ? inEnglish(english, GRADE_WORDS[seen.grade].name) : null;
     case "reading": {
       const { value, typed } = seen.reading ?? {};
       if (value === undefined) return null;
@@ -42,8 +44,9 @@ export function Recall({
   completed: RunState["completed"];
   photos: RunState["photos"];
 }) {
+  const english = useEnglish();
   const earlier = completed.filter((each) => step.recalls?.includes(each.step.id));
-  const words = earlier.flatMap((each) => notedWords(each) ?? []);
+  const words = earlier.flatMap((each) => notedWords(each, english) ?? []);
   const seen = photos.filter(({ step: at }) => step.recalls?.includes(at));
   if (words.length === 0 && seen.length === 0) return null;
   return (

@@ -221,12 +221,7 @@ export function DoseSheet({
           : "What the radiators hold, or the boiler’s power from its plate."
       }
     >
-      <Figure
-        label="Its radiators hold, litres"
-        name="litres"
-        value={litres}
-        onChange={setLitres}
-      />
+      <Figure label="Its radiators hold, L" name="litres" value={litres} onChange={setLitres} />
       <Figure label="The boiler’s power, kW" name="power" value={power} onChange={setPower} />
       <Figure label="The label says, percent" name="share" value={share} onChange={setShare} />
       <Figure

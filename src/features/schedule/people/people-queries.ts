@@ -36,7 +36,7 @@ const nameOfDay = (day: number) => NAMES[day - 1]!;
 export const LEAVES_WORDS: Record<Leaves, string> = {
   power: "switching machines off",
   outdoors: "work out of doors",
-  height: "ladders, lofts and roofs",
+  height: "ladders, roofs and crawl spaces",
 };
 
 function daysWords({ weekdays, preferred, mostMinutes }: Person): string {

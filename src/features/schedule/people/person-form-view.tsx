@@ -16,7 +16,7 @@ const DAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].map((label, i) =>
 const LEFT = [
   { value: "power", label: "switching machines off" },
   { value: "outdoors", label: "work out of doors" },
-  { value: "height", label: "ladders, lofts and roofs" },
+  { value: "height", label: "ladders, roofs and crawl spaces" },
 ];
 const IN_A_ROW = "flex flex-wrap gap-x-4";
 

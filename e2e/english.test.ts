@@ -1,0 +1,65 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { UNIT_KIND_IDS } from "@/content/unit-kinds";
+import { migrateStore, openStore } from "@/db/client";
+import { enterHome } from "../scripts/demo-data";
+import { NOW } from "../tests/demo-template";
+import { everyKind } from "../tests/every-kind";
+import { startApp, type AppServer } from "./app-server";
+import { openBrowser, type Browser } from "./browser";
+import { pagesFrom } from "./crawl";
+import { pageOf } from "./page";
+
+/** What nobody says who buys filters in inches. */
+const BRITISH =
+  /\b(torch|torches|grey|mould|colours?|coloured|draughts?|spanner|programme|litres?|metres?|odours?|vapour|fibre\w*|cellars?|lofts?|licence|neighbours?|stopcock|centre|ageing|tyres?|storeys?|autumn|labelled|lagging|cookers?|hob|gas cock|mains|isolator)\b/i;
+/** What nobody says who buys them in millimetres. */
+const AMERICAN =
+  /\b(flashlights?|gray|mold|colors?|colored|drafts?|wrench|faucet|quarts?|feet|odors?|vapor|fiber\w*|attics?|license|neighbors?|gallons?|center)\b/i;
+
+const ID = new RegExp(`every-kind-(${[...UNIT_KIND_IDS].sort().reverse().join("|")})`, "g");
+/** Of a part, and of a job and its beginning, one of each kind is read; of every other page one of each address. */
+function shapeOf(found: string): string | null {
+  if (!/^\/(homes|runs|emergency|welcome)/.test(found)) return null;
+  const shape = found.replace(ID, "id").replace(/=[^&]*/g, "=");
+  return /^\/homes\/every-kind\/(parts\/[^/]*|jobs\/[^/]*|jobs\/[^/]*\/start)$/.test(shape)
+    ? shape
+    : shape.replace(/id-[^/?]*/g, "id").replace(/procedures\/[^/?]*/, "procedures/id");
+}
+
+describe.each([
+  ["us", BRITISH],
+  ["metric", AMERICAN],
+] as const)("the pages of a home in %s", (unitSystem, foreign) => {
+  let app: AppServer;
+  let browser: Browser;
+  let folder: string;
+
+  beforeAll(async () => {
+    folder = mkdtempSync(path.join(tmpdir(), "amber-english-"));
+    const file = path.join(folder, "test.db");
+    const store = await openStore(file);
+    await migrateStore(store);
+    await store.write((tx) => enterHome(tx, everyKind("every-kind", unitSystem), new Date(NOW)));
+    store.close();
+    app = await startApp({ file });
+    browser = await openBrowser();
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await app?.stop();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it("read in its own English, with a machine of every kind, and none fails", async () => {
+    await pageOf(browser.driver).open(`${app.url}/homes/every-kind`);
+    const pages = await pagesFrom(browser.driver, "/homes/every-kind", shapeOf);
+    expect(pages.length).toBeGreaterThan(300);
+    expect(pages.filter(({ status }) => status !== 200).map((page) => page.path)).toEqual([]);
+    const found = pages.flatMap(({ path: at, texts }) =>
+      texts.filter((text) => foreign.test(text)).map((text) => `${at}: ${text}`),
+    );
+    expect(found).toEqual([]);
+  });
+});
