@@ -1,4 +1,7 @@
+import { writeFileSync } from "node:fs";
+import path from "node:path";
 import { By } from "selenium-webdriver";
+import sharp from "sharp";
 import { EMERGENCIES } from "../src/content/emergencies";
 import { DESK, PHONE } from "./browser";
 import { doing } from "./doing";
@@ -73,6 +76,16 @@ describe.each([
     await demo.page.find(By.css("a[href='tel:+995550110']"));
     await demo.page.open(`${demo.app.url}/emergency/sluice-house/shock`);
     await demo.page.find(By.css("a[href='tel:+995550110']"));
+  });
+
+  it("takes a picture of the main shut-off, and shows it from then on", async () => {
+    await demo.page.open(`${demo.app.url}/emergency/sluice-house/gas`);
+    await demo.page.press("Write it down, now or once it is over");
+    const file = path.join(path.dirname(demo.app.file), "valve.jpg");
+    const plain = { width: 60, height: 40, channels: 3, background: "#abc" } as const;
+    writeFileSync(file, await sharp({ create: plain }).jpeg().toBuffer());
+    await (await demo.browser.driver.findElement(By.css("input[type=file]"))).sendKeys(file);
+    await demo.page.find(By.css("section[aria-label='Shut-off'] img"));
   });
 
   it("is at hand in a run, which waits meanwhile", async () => {

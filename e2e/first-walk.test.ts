@@ -44,12 +44,21 @@ describe("the first walk, on a phone over two sittings", () => {
     expect(await page.scrollsSideways()).toBe(false);
   };
 
+  const picture = async () => {
+    const file = path.join(path.dirname(app.file), "picture.jpg");
+    const plain = { width: 60, height: 40, channels: 3, background: "#abc" } as const;
+    writeFileSync(file, await sharp({ create: plain }).jpeg().toBuffer());
+    return file;
+  };
+
   it("begins at the main shut-offs, and asks each level for its rooms", async () => {
     await page.press("Begin the first walk");
     await page.heading("The first walk");
     await page.press("Begin at the main shut-offs");
     await page.heading("The main shut-offs");
     await page.type("Main water valve: where it is", "cellar, street side");
+    await (await browser.driver.findElement(By.css("input[type=file]"))).sendKeys(await picture());
+    await page.find(By.css("img[alt='Main water valve, picture 1']"));
     await goOn("Ground floor");
     await page.type("Rooms here", "Kitchen\nHall, kitchen");
     await goOn("Kitchen");
@@ -60,14 +69,7 @@ describe("the first walk, on a phone over two sittings", () => {
     await page.tick("A thermostat");
     await page.tick("A carbon monoxide alarm");
     await page.setDate("Made on", "2021-05-01");
-    const file = path.join(path.dirname(app.file), "grille.jpg");
-    writeFileSync(
-      file,
-      await sharp({ create: { width: 60, height: 40, channels: 3, background: "#abc" } })
-        .jpeg()
-        .toBuffer(),
-    );
-    await (await browser.driver.findElement(By.css("input[type=file]"))).sendKeys(file);
+    await (await browser.driver.findElement(By.css("input[type=file]"))).sendKeys(await picture());
     await page.find(By.css("img[alt='Kitchen, picture 1']"));
     // What was ticked before the picture was taken is ticked still.
     await goOn("Hall");
@@ -188,6 +190,13 @@ describe("the first walk, on a phone over two sittings", () => {
     expect(await text("main")).toMatch(/Kitchen[^]*Kitchen thermostat[^]*register 1[^]*register 2/);
     await page.open(`${home}/shut-offs`);
     expect(await text("main")).toContain("cellar, street side");
+    await page.find(By.css("img[alt='Main water valve, picture 1']"));
+    await page.open(`${home}/edit`);
+    await page.find(By.css("form img[alt='Main water valve, picture 1']"));
+    await page.open(`${home.replace("/homes/", "/emergency/")}/water`);
+    await page.find(
+      By.css("section[aria-label='Shut-off'] img[alt='Main water valve, picture 1']"),
+    );
     await page.open(`${home}/house`);
     await page.press("Walk through it");
     await page.follow("Hall");

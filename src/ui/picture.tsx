@@ -22,6 +22,7 @@ export function PicturePress({
   about,
   newId,
   words = "Picture",
+  of,
   onTaken,
 }: {
   ref?: Ref<HTMLInputElement>;
@@ -31,6 +32,8 @@ export function PicturePress({
   about: Readonly<Record<string, string>>;
   newId: () => string;
   words?: string;
+  /** What it shows, for who can't see what the press stands beside. */
+  of?: string;
   onTaken: (id: string) => void;
 }) {
   const [stage, setStage] = useState<"idle" | "sending" | { problem: string; form: FormData }>(
@@ -59,7 +62,7 @@ export function PicturePress({
           ref={ref}
           type="file"
           accept={TYPES}
-          aria-label={words}
+          aria-label={of ? `${words}: ${of}` : words}
           className="sr-only"
           onChange={(event) => {
             take(event.target.files?.[0]);

@@ -1,10 +1,17 @@
-import type { Level, LevelPlace, Room, SetUpStep, Unit } from "./inventory";
+import type { Level, LevelPlace, Main, Room, SetUpStep, Unit } from "./inventory";
 
 /** The first stop of a walk, where the whole house is shut off, and the last, which asks about its past. */
 export const MAINS_STOP = "mains";
 export const PAST_STOP = "past";
 /** Not a stop but the word for a walk that somebody ended. */
 export const END_STOP = "end";
+
+/**
+ * What a picture of a main shut-off is kept under, among those of the stops.
+ *
+ * @example mainPicture("gas") // "main-gas"
+ */
+export const mainPicture = (main: Main): string => `main-${main}`;
 
 /** A place one stands in: a room, or what a level has beside its rooms. */
 export type WalkPlace = {

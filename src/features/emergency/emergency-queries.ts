@@ -1,7 +1,8 @@
 import "server-only";
 import { emergency, type Emergency } from "@/content/emergencies";
 import type { Contact, Mains, ShutOff } from "@/core/inventory/inventory";
-import { isHomeUnreadable, listHomes } from "@/server/snapshots/beside";
+import { mainPicture } from "@/core/inventory/first-walk";
+import { isHomeUnreadable, listHomes, listPhotosOfStop } from "@/server/snapshots/beside";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type EmergencySheet = {
@@ -11,6 +12,8 @@ export type EmergencySheet = {
   /** Whom to call, the first of whom is the one. */
   contacts: Contact[];
   mains: Mains;
+  /** Of the main shut-off that matters here. */
+  pictures: readonly { id: string }[];
   /** The machine it is about, where one is, with its own shut-offs. */
   unit: { id: string; name: string; shutOffs: readonly ShutOff[] } | null;
   rules: string | undefined;
@@ -50,6 +53,7 @@ export async function emergencySheetOf(
       contacts.filter((each) => each.role === role && each.phone),
     ),
     mains: home.mains ?? {},
+    pictures: await listPhotosOfStop(homeId, mainPicture(found.shutOff.main)),
     unit: unit ? { id: unit.id, name: unit.name, shutOffs: unit.shutOffs } : null,
     rules: home.localRules,
   };

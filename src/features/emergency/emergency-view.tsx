@@ -5,7 +5,8 @@ import { isAlarm, isCoAlarm } from "@/core/inventory/alarms";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { Link } from "@/ui/link";
 import type { EmergencyList, EmergencySheet } from "./emergency-queries";
-import { MainForm, NumberForm } from "./number-form-view";
+import { PictureFigure } from "@/ui/picture";
+import { MainForm, MainPicture, NumberForm } from "./number-form-view";
 import type { FormAction } from "@/ui/form";
 
 const PAGE = "mx-auto flex min-h-dvh max-w-3xl flex-col gap-5 px-4 pt-4 pb-8 wide:px-8 wide:pt-8";
@@ -54,7 +55,7 @@ export function EmergencySheetView({
   /** Keeps where the main is. */
   saveMain: FormAction;
 }) {
-  const { emergency, contacts, mains, unit, homeId, rules } = sheet;
+  const { emergency, contacts, mains, pictures, unit, homeId, rules } = sheet;
   const [first, ...others] = contacts;
   const main = mains[emergency.shutOff.main];
   const at = unit ? `&unit=${unit.id}` : "";
@@ -112,7 +113,22 @@ export function EmergencySheetView({
             {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
           </p>
         ) : (
-          <p className="mt-1">Where it is, nobody wrote down.</p>
+          <p className="mt-1">
+            {pictures.length > 0
+              ? "In words nobody wrote it down; in the picture:"
+              : "Where it is, nobody wrote down."}
+          </p>
+        )}
+        {pictures.length > 0 && (
+          <div className="mt-2 flex flex-wrap gap-3">
+            {pictures.map(({ id }, i) => (
+              <PictureFigure
+                key={id}
+                id={id}
+                words={`${MAIN_WORDS[emergency.shutOff.main]}, picture ${i + 1}`}
+              />
+            ))}
+          </div>
         )}
         {unit && unit.shutOffs.length > 0 && (
           <>
@@ -127,15 +143,18 @@ export function EmergencySheetView({
           </>
         )}
       </section>
-      {!main?.place && (
+      {(!main?.place || pictures.length === 0) && (
         <details className="border-2 border-ink px-4 py-2">
           <summary className="min-h-12 cursor-pointer content-center font-semibold">
-            Write it down, now or once it is over
+            {main?.place ? "Add a picture of it" : "Write it down, now or once it is over"}
           </summary>
-          <MainForm
-            action={saveMain}
-            label={`${MAIN_WORDS[emergency.shutOff.main]}: where it is`}
-          />
+          {!main?.place && (
+            <MainForm
+              action={saveMain}
+              label={`${MAIN_WORDS[emergency.shutOff.main]}: where it is`}
+            />
+          )}
+          <MainPicture homeId={homeId} main={emergency.shutOff.main} />
         </details>
       )}
       {emergency.unlike && (

@@ -1,10 +1,13 @@
 import "server-only";
 import { unitKind } from "@/content/unit-kinds";
-import type { Contact, Home, Level, Unit } from "@/core/inventory/inventory";
+import type { Contact, Home, Level, Main, Unit } from "@/core/inventory/inventory";
+import { listPhotosOfMains } from "@/server/snapshots/beside";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 export type HouseSheet = {
   home: Home;
+  /** Of each main shut-off. */
+  pictures: Record<Main, readonly { id: string }[]>;
   levels: { level: Level; units: { unit: Unit; room: string | undefined }[] }[];
   /** Whom to call when something is wrong. */
   contacts: Contact[];
@@ -19,6 +22,7 @@ export async function houseSheetOf(homeId: string): Promise<HouseSheet | null> {
   );
   return {
     home: snapshot.home,
+    pictures: await listPhotosOfMains(homeId),
     levels: snapshot.levels
       .map((level) => ({
         level,

@@ -1,11 +1,16 @@
 import { Link } from "@/ui/link";
+import { PictureFigure } from "@/ui/picture";
 import { CONTACT_ROLE_WORDS, MAIN_WORDS, SHUT_OFF_WORDS } from "@/content/words";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { MAINS, type Unit } from "@/core/inventory/inventory";
 import type { HouseSheet } from "./house-sheet-queries";
 
 /** How every machine of the house is shut off: to print and hang inside a cupboard door. */
-export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: HouseSheet }) {
+export function HouseSheetView({
+  sheet: { home, pictures, levels, contacts },
+}: {
+  sheet: HouseSheet;
+}) {
   return (
     <article className="max-w-4xl">
       <h1 className="text-[1.75rem]">{home.name}: how to shut things off</h1>
@@ -37,6 +42,7 @@ export function HouseSheetView({ sheet: { home, levels, contacts } }: { sheet: H
               key={main}
               name={MAIN_WORDS[main]}
               main={home.mains?.[main]}
+              pictures={pictures[main]}
               edit={`/homes/${home.id}/edit`}
             />
           ))}
@@ -81,22 +87,31 @@ function NotNoted({ edit }: { edit: string }) {
 function MainRow({
   name,
   main,
+  pictures,
   edit,
 }: {
   name: string;
+  pictures: readonly { id: string }[];
   main: { place: string; offPosition?: string } | undefined;
   edit: string;
 }) {
   return (
     <li className={ROW}>
       <strong>{name}</strong>
-      {main?.place ? (
-        <p>
-          {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
-        </p>
-      ) : (
-        <NotNoted edit={edit} />
-      )}
+      <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+        {main?.place ? (
+          <p>
+            {main.place}, <strong>{main.offPosition ?? OFF_UNKNOWN}</strong>
+          </p>
+        ) : (
+          <NotNoted edit={edit} />
+        )}
+        <div className="flex flex-wrap gap-2">
+          {pictures.map(({ id }, i) => (
+            <PictureFigure key={id} id={id} words={`${name}, picture ${i + 1}`} />
+          ))}
+        </div>
+      </div>
     </li>
   );
 }

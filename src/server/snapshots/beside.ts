@@ -1,4 +1,6 @@
 import "server-only";
+import { MAINS, type Main } from "@/core/inventory/inventory";
+import { mainPicture } from "@/core/inventory/first-walk";
 import { appStore } from "@/db/app-store";
 import type { Reader } from "@/db/client";
 import * as drivers from "@/db/repositories/drivers";
@@ -35,6 +37,13 @@ export const findPhoto = reading(photos.findPhoto);
 export const readPhotoBytes = reading(photos.readPhotoBytes);
 export const listPhotosAt = reading(photos.listPhotosAt);
 export const listPhotosOfStop = reading(photos.listPhotosOfStop);
+/** The pictures of each main shut-off of a home. */
+export async function listPhotosOfMains(homeId: string): Promise<Record<Main, photos.Photo[]>> {
+  const [water, gas, power] = await Promise.all(
+    MAINS.map((main) => listPhotosOfStop(homeId, mainPicture(main))),
+  );
+  return { water: water!, gas: gas!, power: power! };
+}
 export const listVisitDrafts = reading(visits.listVisitDrafts);
 export const findVisitEnd = reading(visits.findVisitEnd);
 export const listPhotosOfVisit = reading(photos.listPhotosOfVisit);

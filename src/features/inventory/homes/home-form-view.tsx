@@ -2,6 +2,7 @@
 
 import { ofSingles } from "@/lib/forms";
 import { englishOf, inEnglish } from "@/content/english";
+import { MAIN_WORDS } from "@/content/words";
 import { CURRENCIES } from "@/core/quantities/money";
 import {
   CheckField,
@@ -14,12 +15,19 @@ import {
 } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
+import type { MainShelves } from "./main-pictures";
 import { CallFields } from "./call-fields";
 import { ClimateFields } from "./climate-fields";
 import { TimeZoneField } from "./time-zone-field";
 
 const home = () => import("./home-form").then(({ homeForm }) => ofSingles(homeForm));
 const newHome = () => import("./home-form").then(({ newHomeForm }) => newHomeForm);
+
+const MAIN_FIELDS = [
+  ["water", "mainWater"],
+  ["gas", "mainGas"],
+  ["power", "mainPower"],
+] as const;
 
 /** By the names they have in the home’s English, whichever units are chosen above. */
 function Levels() {
@@ -43,10 +51,13 @@ export function HomeFormView({
   action,
   initial,
   isNew,
+  pictures,
 }: {
   action: FormAction;
   initial: FormView;
   isNew: boolean;
+  /** Of the main shut-offs; a home has none before it is there. */
+  pictures?: MainShelves;
 }) {
   return (
     <Form
@@ -97,14 +108,13 @@ export function HomeFormView({
         title="Shutting off the whole house"
         intro="Printed first on the sheet for the cupboard door. Not known? Leave it empty: the first walk asks again."
       >
-        {[
-          { name: "mainWater", label: "Main water valve" },
-          { name: "mainGas", label: "Main gas valve" },
-          { name: "mainPower", label: "Main breaker" },
-        ].map(({ name, label }) => (
-          <div key={name} className="grid gap-4 wide:grid-cols-2">
-            <TextField label={`${label}: where it is`} name={name} />
-            <TextField label="Which position is off" name={`${name}Off`} />
+        {MAIN_FIELDS.map(([main, name]) => (
+          <div key={name}>
+            <div className="grid gap-4 wide:grid-cols-2">
+              <TextField label={`${MAIN_WORDS[main]}: where it is`} name={name} />
+              <TextField label="Which position is off" name={`${name}Off`} />
+            </div>
+            {pictures?.[main]}
           </div>
         ))}
       </FormSection>

@@ -1,7 +1,9 @@
 import type { Contact, Home } from "@/core/inventory/inventory";
 import "server-only";
 import { degreesText, spanText } from "@/core/quantities/temperature";
+import { listPhotosOfMains } from "@/server/snapshots/beside";
 export { listHomes } from "@/server/snapshots/beside";
+import { mainShelves, type MainShelves } from "./main-pictures";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
 type Values = Record<string, string[]>;
@@ -11,6 +13,10 @@ export async function homeFieldsOf(homeId: string): Promise<Values | null> {
   const snapshot = await homeSnapshot(homeId);
   return snapshot && fieldsOfHome(snapshot.home, snapshot.contacts);
 }
+
+/** The pictures of the main shut-offs of a home that is there. */
+export const mainShelvesOf = async (homeId: string): Promise<MainShelves> =>
+  mainShelves(homeId, await listPhotosOfMains(homeId));
 
 /** Whom to call, as the forms of a home and of its mains show it. */
 function callFieldsOf(contacts: readonly Contact[]): Values {

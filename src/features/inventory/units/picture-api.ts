@@ -1,6 +1,7 @@
 import "server-only";
 import { z } from "zod";
-import { MAINS_STOP, placeStop } from "@/core/inventory/first-walk";
+import { MAINS } from "@/core/inventory/inventory";
+import { mainPicture, MAINS_STOP, placeStop } from "@/core/inventory/first-walk";
 import { keepUpload, pictureId, refusePicture } from "@/server/commands/picture-upload";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 
@@ -14,13 +15,14 @@ const fields = z.union([
   }),
 ]);
 
-/** POST /api/v1/homes/ID/photos: a picture of a machine, of a stop of the first walk, or of a visit. */
+/** POST /api/v1/homes/ID/photos: a picture of a machine, of a stop of the first walk, of a main shut-off, or of a visit. */
 export async function postHomePhoto(homeId: string, request: Request): Promise<Response> {
   const snapshot = await homeSnapshot(homeId);
   if (!snapshot) return refusePicture(404, "unknown-home", "There is no such home.");
   const { units, retired, rooms, levels, visits, findings } = snapshot;
   const stops = [
     MAINS_STOP,
+    ...MAINS.map(mainPicture),
     ...levels.map(({ id }) => placeStop({ levelId: id })),
     ...rooms.map(({ id }) => placeStop({ roomId: id })),
   ];

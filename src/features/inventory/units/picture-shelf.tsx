@@ -22,19 +22,24 @@ export function PictureShelf({
   const router = useRouter();
   return (
     <div>
-      <ul className="flex flex-wrap gap-3">
-        {pictures.map(({ id }, i) => (
-          <li key={id}>
-            <PictureFigure id={id} words={`${words}, picture ${i + 1}`} />
-            <RemoveLink target={{ kind: "photo", homeId, id }} name={`picture ${i + 1}`} />
-          </li>
-        ))}
-      </ul>
+      {pictures.length > 0 && (
+        <ul className="mt-2 flex flex-wrap gap-3">
+          {pictures.map(({ id }, i) => (
+            <li key={id}>
+              <PictureFigure id={id} words={`${words}, picture ${i + 1}`} />
+              <div className="-ml-2">
+                <RemoveLink target={{ kind: "photo", homeId, id }} name={`picture ${i + 1}`} />
+              </div>
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="flex flex-wrap">
         <PicturePress
           to={`/api/v1/homes/${homeId}/photos`}
           {...{ about, newId }}
           words="Take a picture"
+          of={words}
           onTaken={() => router.refresh()}
         />
       </div>

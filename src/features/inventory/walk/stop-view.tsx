@@ -5,6 +5,7 @@ import { slotTitle } from "@/presentation/slot-words";
 import { emptyForm } from "@/lib/forms";
 import { LinkButton } from "@/ui/button";
 import { UnitFigure } from "@/ui/unit-figure";
+import { mainShelves } from "../homes/main-pictures";
 import { PictureShelf } from "../units/picture-shelf";
 import { PlaceForm, type FindRow } from "./place-form";
 import { keepStop, seeMains, seePast, seePlace } from "./walk-actions";
@@ -42,7 +43,7 @@ const INTROS = {
 
 /** One stop of the walk: what to look for, and what was found. */
 export function StopView({ page }: { page: StopPage }) {
-  const { snapshot, walk, stop, pictures, initial, place, today } = page;
+  const { snapshot, walk, stop, pictures, ofMains, initial, place, today } = page;
   const { home } = snapshot;
   const intro =
     place === null
@@ -73,8 +74,12 @@ export function StopView({ page }: { page: StopPage }) {
             unit={home.unitSystem === "us" ? "in" : "mm"}
             today={today}
           />
-        ) : stop === MAINS_STOP ? (
-          <MainsStop {...common} action={seeMains.bind(null, home.id)} />
+        ) : ofMains ? (
+          <MainsStop
+            {...common}
+            action={seeMains.bind(null, home.id)}
+            pictures={mainShelves(home.id, ofMains)}
+          />
         ) : (
           <PastStop {...common} action={seePast.bind(null, home.id)} today={today} />
         )}
@@ -112,14 +117,12 @@ export function StopView({ page }: { page: StopPage }) {
             </ul>
           </section>
         )}
-        {stop !== "past" && (
+        {(place || pictures.length > 0) && (
           <section className="border-t-[3px] border-ink pt-3">
             <h2 className="text-lg">Pictures</h2>
-            <p className="text-second">
-              {place
-                ? "Grilles, plates, where a valve hides: what one forgets."
-                : "The valves, and the panel with its door open."}
-            </p>
+            {place && (
+              <p className="text-second">Grilles, plates, where a valve hides: what one forgets.</p>
+            )}
             <PictureShelf homeId={home.id} about={{ stop }} pictures={pictures} words={title} />
           </section>
         )}

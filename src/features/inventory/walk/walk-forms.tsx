@@ -7,6 +7,7 @@ import { DayField } from "@/ui/day-field";
 import { CheckField, ChoiceField, TextField } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
+import type { MainShelves } from "../homes/main-pictures";
 import { CallFields } from "../homes/call-fields";
 
 type Common = {
@@ -17,24 +18,35 @@ type Common = {
 
 const MAIN_ROWS = [
   {
+    main: "water",
     name: "mainWater",
     label: MAIN_WORDS.water,
     hint: "Where the pipe comes in, often low down at the street side.",
   },
   {
+    main: "gas",
     name: "mainGas",
     label: MAIN_WORDS.gas,
     hint: "At the meter. Across the pipe is shut, along it is open. Do not try it: you may not be able to light up again.",
   },
   {
+    main: "power",
     name: "mainPower",
     label: MAIN_WORDS.power,
     hint: "The large one at the top of the panel. Read its place only.",
   },
-];
+] as const;
 
 /** Where the whole house is shut off. */
-export function MainsStop({ action, initial, keep }: Common) {
+export function MainsStop({
+  action,
+  initial,
+  keep,
+  pictures,
+}: Common & {
+  /** The pictures of each, and the press for one more. */
+  pictures: MainShelves;
+}) {
   return (
     <Form
       {...{ action, initial, keep }}
@@ -46,7 +58,7 @@ export function MainsStop({ action, initial, keep }: Common) {
       submit="Seen, go on"
     >
       <div className="flex flex-col gap-5 pb-6">
-        {MAIN_ROWS.map(({ name, label, hint }) => (
+        {MAIN_ROWS.map(({ main, name, label, hint }) => (
           <fieldset key={name} className="border-t-[3px] border-ink pt-2">
             <legend className="sr-only">{label}</legend>
             <h2 className="text-lg">{label}</h2>
@@ -55,6 +67,7 @@ export function MainsStop({ action, initial, keep }: Common) {
               <TextField label={`${label}: where it is`} name={name} />
               <TextField label="Which position is off" name={`${name}Off`} />
             </div>
+            {pictures[main]}
           </fieldset>
         ))}
         <fieldset className="border-t-[3px] border-ink pt-2">

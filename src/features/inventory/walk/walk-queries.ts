@@ -18,7 +18,7 @@ import {
   type WalkPlace,
 } from "@/core/inventory/first-walk";
 import { MAIN_WORDS } from "@/content/words";
-import { MAINS, type FilterSlot, type Unit } from "@/core/inventory/inventory";
+import { MAINS, type FilterSlot, type Main, type Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { plan } from "@/core/planning/plan";
 import type { HomeStatus } from "@/core/timeline/home-status";
@@ -29,7 +29,12 @@ import { capitalised, countWords, inSentence } from "@/core/quantities/words";
 import { todayOrder } from "@/core/scheduling/today-order";
 import { jobTitle } from "@/presentation/task-words";
 import { todayIn } from "@/lib/clock";
-import { listPhotosOfStop, listWalkStops, type Photo } from "@/server/snapshots/beside";
+import {
+  listPhotosOfMains,
+  listPhotosOfStop,
+  listWalkStops,
+  type Photo,
+} from "@/server/snapshots/beside";
 import {
   homeSnapshot,
   homeStatus,
@@ -115,6 +120,8 @@ export type AskedFind = WalkFind & { owners: Unit[] };
 export type StopPage = WalkPage & {
   stop: string;
   pictures: Photo[];
+  /** At the stop of the main shut-offs, the pictures of each. */
+  ofMains: Record<Main, Photo[]> | null;
   initial: Record<string, string[]>;
   place: (WalkPlace & { likely: AskedFind[]; others: AskedFind[]; slots: FilterSlot[] }) | null;
 };
@@ -132,7 +139,8 @@ export async function stopOf(homeId: string, stop: string): Promise<StopPage | n
     : stop === MAINS_STOP
       ? fieldsOfHome(snapshot.home, snapshot.contacts)
       : pastFieldsOf(snapshot);
-  const common = { ...page, stop, pictures, initial: typedAt(stop) ?? fresh };
+  const ofMains = stop === MAINS_STOP ? await listPhotosOfMains(homeId) : null;
+  const common = { ...page, stop, pictures, ofMains, initial: typedAt(stop) ?? fresh };
   if (!place) return { ...common, place: null };
   const asked = WALK_FINDS.filter(
     ({ places }) => places.includes(place.level.place) || place.level.place === "outbuilding",

@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { RemoveButton } from "@/features/inventory/trash/remove-button";
 import { HomeFormView } from "@/features/inventory/homes/home-form-view";
 import { changeHome } from "@/features/inventory/homes/setup-actions";
-import { homeFieldsOf } from "@/features/inventory/homes/setup-queries";
+import { homeFieldsOf, mainShelvesOf } from "@/features/inventory/homes/setup-queries";
 import { emptyForm } from "@/lib/forms";
 
 export const metadata: Metadata = { title: "Home and climate" };
@@ -19,6 +19,7 @@ export default async function EditHome({ params }: PageProps<"/homes/[homeId]/ed
         action={changeHome.bind(null, homeId)}
         initial={emptyForm(fields)}
         isNew={false}
+        pictures={await mainShelvesOf(homeId)}
       />
       <RemoveButton
         target={{ kind: "home", homeId, id: homeId }}
