@@ -41,6 +41,18 @@ describe("the year on a desk", () => {
       return said.includes("dearer") || said.includes("cheaper") ? said : null;
     }, 20_000) as Promise<string>;
 
+  /** Whoever goes by keys still stands somewhere on the page: at its title, or at what came in the place of what was pressed. */
+  const stands = (css: string) =>
+    driver().wait(
+      () =>
+        driver().executeScript<boolean>(
+          "return document.activeElement !== document.body && document.activeElement.matches(arguments[0])",
+          css,
+        ),
+      15_000,
+      `The focus is not at ${css}`,
+    );
+
   it("shows what it comes to, what was not done, and the draft beside the plan in words", async () => {
     await open();
     const draft = await text("section[aria-label='The draft']");
@@ -86,6 +98,7 @@ describe("the year on a desk", () => {
     await priced();
     await driver().actions().release().perform();
     await hasGone("hall-cleaner", before);
+    await stands("[data-mark][data-row='hall-cleaner']");
     expect((await labels("hall-cleaner")).join()).toContain("pinned");
   });
 
@@ -106,6 +119,7 @@ describe("the year on a desk", () => {
     expect(await live.getAttribute("textContent")).toContain(said.split("\n")[0]!.split(":")[0]!);
     await demo.page.keys(" ");
     await hasGone("purifier", before);
+    await stands("[data-mark][data-row='purifier']");
   });
 
   it("drags a whole round by its head", async () => {
@@ -121,6 +135,7 @@ describe("the year on a desk", () => {
     await priced();
     await demo.page.keys(Key.ENTER);
     await hasGone("heads", before);
+    await stands("[data-mark][data-row='heads']");
   });
 
   it("says why something is where it is, and pins it there", async () => {
@@ -138,19 +153,8 @@ describe("the year on a desk", () => {
     await demo.page.seen("Let go of the pin");
     expect(await demo.page.axe()).toEqual([]);
     await demo.page.keys(Key.ESCAPE);
+    await stands("[data-mark][data-row='loft-ventilator']");
   });
-
-  /** Whoever goes by keys still stands somewhere on the page: at its title, or at what came in the place of what was pressed. */
-  const stands = (css: string) =>
-    driver().wait(
-      () =>
-        driver().executeScript<boolean>(
-          "return document.activeElement !== document.body && document.activeElement.matches(arguments[0])",
-          css,
-        ),
-      15_000,
-      `The focus is not at ${css}`,
-    );
 
   it("answers another window that was overtaken, and shows it as it is now", async () => {
     await open();
@@ -175,6 +179,7 @@ describe("the year on a desk", () => {
             async () => (await at.findElements(By.css("[role=dialog]"))).length === 0,
             15_000,
           );
+        if (page === demo.page) await stands("[data-mark][data-row='gallery']");
       }
       await there.seen("The draft was changed in another window.");
     } finally {

@@ -1,4 +1,4 @@
-import { Key } from "selenium-webdriver";
+import { By, Key } from "selenium-webdriver";
 import { doing } from "./doing";
 import { inDemo } from "./in-demo";
 import type { Size } from "./browser";
@@ -23,6 +23,19 @@ const COVERED = `
   const found = document.elementFromPoint((left + right) / 2, y);
   const isFree = found !== null && (seen.contains(found) || found.contains(seen));
   return isFree ? null : (at.innerText || at.name || at.outerHTML).slice(0, 80);`;
+
+/** The words of an element that stand on more than one line. */
+const BROKEN_WORDS = `
+  const texts = document.createTreeWalker(arguments[0], NodeFilter.SHOW_TEXT);
+  const broken = [];
+  while (texts.nextNode())
+    for (const { 0: word, index } of texts.currentNode.textContent.matchAll(/[\\w’]+/g)) {
+      const range = document.createRange();
+      range.setStart(texts.currentNode, index);
+      range.setEnd(texts.currentNode, index + word.length);
+      if (new Set([...range.getClientRects()].map(({ top }) => top)).size > 1) broken.push(word);
+    }
+  return broken;`;
 
 describe("at twice the size", () => {
   const { demo } = inDemo(ZOOMED);
@@ -59,5 +72,14 @@ describe("at twice the size", () => {
       expect(share).toBeLessThanOrEqual(MOST_OF_IT);
       await demo.page.keys(Key.SPACE);
     }
+  });
+
+  it("a word said in passing is never broken in two", async () => {
+    await demo.page.open(`${demo.app.url}${HOME}/contacts`);
+    await (await demo.page.find(By.css("button[aria-label^='Remove:']"))).click();
+    const toast = await demo.page.find(By.css("[data-sonner-toast]"));
+    expect(await toast.getText()).toContain("Removed: ");
+    const broken = await driver().executeScript<string[]>(BROKEN_WORDS, toast);
+    expect(broken).toEqual([]);
   });
 });

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import type { PlainDate } from "@/core/quantities/plain-date";
 import { dateWords } from "@/core/quantities/words";
 import { along } from "@/presentation/along";
+import { standsFor } from "./kept-focus";
 import type { Chosen, Grouped } from "./year-drag";
 import type { YearPage } from "./year-queries";
 
@@ -12,6 +13,7 @@ export type Lifted = {
   id: string;
   of: Grouped["of"];
   person: string;
+  isRound: true | undefined;
   from: PlainDate;
   to: PlainDate;
 };
@@ -70,6 +72,7 @@ export function Liftable({
         role={undefined}
         title={label}
         data-mark=""
+        {...standsFor(data)}
         data-row={row}
         data-visit={isVisit || undefined}
         data-lifted={isLifted || undefined}

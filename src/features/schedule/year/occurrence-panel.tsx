@@ -10,7 +10,7 @@ import { minutesWords, priceWords, whyWords, type NameOf } from "@/presentation/
 import { Button, LinkButton } from "@/ui/button";
 import { announce, pin, type Answered } from "./year-actions";
 import type { Planner } from "./use-planner";
-import { offeredDays, roundDays, type Chosen, type Grouped } from "./year-drag";
+import { offeredDays, roundDays, type Chosen } from "./year-drag";
 import type { ShownPlan, YearPage } from "./year-queries";
 
 type Offer = { to: PlainDate; words: string; minutes: string };
@@ -25,6 +25,7 @@ export function OccurrencePanel({
   busy,
   trouble,
   onClose,
+  onClosed,
   onMove,
   onPinned,
 }: {
@@ -36,7 +37,9 @@ export function OccurrencePanel({
   busy: boolean;
   trouble: string | null;
   onClose: () => void;
-  onMove: (of: Grouped["of"], to: PlainDate) => void;
+  /** It has gone: the focus goes back to what it was about. */
+  onClosed: () => void;
+  onMove: (to: PlainDate) => void;
   onPinned: (asked: Promise<Answered>) => void;
 }) {
   const { homeId, today } = page;
@@ -86,6 +89,10 @@ export function OccurrencePanel({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-slate/30" />
         <Dialog.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            onClosed();
+          }}
           className="fixed inset-x-0 bottom-0 z-50 max-h-[85dvh] overflow-y-auto border-t-8 border-ink bg-surface px-5 pt-4 pb-6 wide:inset-y-0 wide:right-0 wide:left-auto wide:max-h-none wide:w-[27rem] wide:border-t-0 wide:border-l-8"
         >
           <div className="flex items-start justify-between gap-3">
@@ -150,7 +157,7 @@ export function OccurrencePanel({
                       <button
                         type="button"
                         aria-disabled={busy || undefined}
-                        onClick={() => onMove(of, to)}
+                        onClick={() => onMove(to)}
                         className="grid min-h-12 w-full grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 py-2 text-left"
                       >
                         <span className="text-link">{dateWords(to, today)}</span>

@@ -25,7 +25,7 @@ export function RoundHead({
   const counted =
     jobs === 0 ? "agreed" : `${jobs} ${jobs === 1 ? "job" : "jobs"}, ${minutes} minutes`;
   const title = `${isVisit ? "Visit" : "Round"} of ${dateWords(day, today)}${who}: ${counted}`;
-  const data: Grouped = { id, day, person, of, marks: [] };
+  const data: Grouped = { id, day, person, of, marks: [], isRound: true };
   return (
     <Liftable
       {...{ data, lifting }}

@@ -9,6 +9,7 @@ export type Grouped = {
   person: string;
   of: { task: string; day: PlainDate }[];
   marks: YearMark[];
+  isRound?: true;
 };
 
 /** What somebody pressed: one or several occurrences of a day, or a whole round. */

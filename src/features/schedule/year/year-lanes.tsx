@@ -39,7 +39,7 @@ export function YearLanes({
   planner: Planner;
   nameOf: NameOf;
   onChoose: (chosen: Chosen) => void;
-  onMove: (of: Grouped["of"], to: PlainDate) => void;
+  onMove: (what: { of: Grouped["of"]; isRound: true | undefined }, to: PlainDate) => void;
 }) {
   const zoom = useZoom();
   const scroller = useRef<HTMLDivElement>(null);
@@ -68,7 +68,8 @@ export function YearLanes({
       setPriced({ to, words: priceWords(price, nameOf), minutes: minutesWords(price) });
   };
   const lift = (data: Grouped) => {
-    setLifted({ id: data.id, of: data.of, person: data.person, from: data.day, to: data.day });
+    const { id, of, person, day, isRound } = data;
+    setLifted({ id, of, person, isRound, from: day, to: day });
     setPriced(null);
     asked.current = null;
     target.current = data.day;
@@ -85,7 +86,7 @@ export function YearLanes({
     if (asked.current !== to) void ask(data.of, to, data.day);
   };
   const drop = () => {
-    if (lifted && lifted.to !== lifted.from) onMove(lifted.of, lifted.to);
+    if (lifted && lifted.to !== lifted.from) onMove(lifted, lifted.to);
     setLifted(null);
     setPriced(null);
     asked.current = null;

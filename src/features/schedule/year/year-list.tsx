@@ -1,6 +1,7 @@
 import { Link } from "@/ui/link";
 import { dateWords, monthWords } from "@/core/quantities/words";
 import type { PlainDate } from "@/core/quantities/plain-date";
+import { standsFor } from "./kept-focus";
 import type { Chosen } from "./year-drag";
 import type { ShownPlan, YearPage, YearRound } from "./year-queries";
 
@@ -84,6 +85,7 @@ function Round({
           <li key={job.id}>
             <button
               type="button"
+              {...standsFor({ of: [{ task: job.id, day }], day })}
               onClick={() =>
                 onChoose({
                   title: job.title,

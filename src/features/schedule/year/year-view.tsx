@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { Link } from "@/ui/link";
 import { dateWords, dayAndMonth, longDate } from "@/core/quantities/words";
 import { LinkButton } from "@/ui/button";
@@ -13,6 +13,7 @@ import { Compared } from "./compared";
 import { OccurrencePanel } from "./occurrence-panel";
 import type { Chosen } from "./year-drag";
 import { PlanPress } from "./plan-press";
+import { useKeptFocus, type Place } from "./kept-focus";
 import { usePlanner } from "./use-planner";
 import { YearLanes } from "./year-lanes";
 import { YearList } from "./year-list";
@@ -29,9 +30,6 @@ const ANSWER_WORDS: Partial<Record<Answered["kind"], string>> = {
   unreadable: "That could not be read, and nothing was changed.",
 };
 const UNREACHED = "The app could not be reached; nothing was changed. Try again.";
-
-const isFocusLost = (): boolean =>
-  document.activeElement === null || document.activeElement === document.body;
 
 /** The year in rounds: what is planned, what each change would cost, and the draft beside it. */
 export const YearView = ({ page }: { page: YearPage }) => (
@@ -63,19 +61,13 @@ function Year({ page }: { page: YearPage }) {
   const planner = usePlanner(homeId, days, JSON.stringify([days, page.people]));
 
   const title = useRef<HTMLHeadingElement>(null);
-  const hasActed = useRef(false);
-  const keepFocus = () => {
-    hasActed.current = true;
-    if (isFocusLost()) title.current?.focus();
+  const focus = useKeptFocus(title, page);
+  const choose = (of: Chosen) => {
+    focus.forget();
+    setChosen(of);
   };
-  // What was pressed may be gone from the page as it is now: whoever goes by keys stands at its title then.
-  useEffect(() => {
-    if (!hasActed.current) return;
-    hasActed.current = false;
-    if (isFocusLost()) title.current?.focus();
-  }, [page]);
 
-  const tell = async (asked: Promise<Answered>): Promise<boolean> => {
+  const tell = async (asked: Promise<Answered>, at: Place | null = null): Promise<boolean> => {
     setBusy(true);
     const answer = await asked.catch(() => null);
     setBusy(false);
@@ -84,12 +76,14 @@ function Year({ page }: { page: YearPage }) {
     if (answer) router.refresh();
     // What was pressed may not be there any more; where nobody answered it may be pressed again.
     if (answer && answer.kind !== "done") setChosen(null);
-    keepFocus();
+    focus.acted(answer?.kind === "done" ? at : null);
     return answer?.kind === "done";
   };
-  const move: MoveTo = async (of, to) => {
+  const move: MoveTo = async ({ of, isRound }, to) => {
+    focus.forget();
     const isMoved = await tell(
       moveDays(homeId, { version: draft?.version ?? null, move: { of: [...of], to } }),
+      { of, day: to, isRound },
     );
     if (isMoved) {
       setChosen(null);
@@ -128,7 +122,7 @@ function Year({ page }: { page: YearPage }) {
                   void setWanted(null);
                   router.refresh();
                 }}
-                onEnded={keepFocus}
+                onEnded={() => focus.acted(null)}
               />
             )}
           </div>
@@ -178,10 +172,10 @@ function Year({ page }: { page: YearPage }) {
         <>
           <YearLanes
             {...{ page, shown, planner, nameOf }}
-            onChoose={setChosen}
+            onChoose={choose}
             onMove={(of, to) => void move(of, to)}
           />
-          <YearList {...{ page, shown }} onChoose={setChosen} />
+          <YearList {...{ page, shown }} onChoose={choose} />
           <Weather jobs={page.weather} />
         </>
       )}
@@ -190,7 +184,8 @@ function Year({ page }: { page: YearPage }) {
           key={chosen.of.map(({ task, day }) => `${task} ${day}`).join()}
           {...{ page, shown, chosen, planner, nameOf, busy, trouble }}
           onClose={() => setChosen(null)}
-          onMove={(of, to) => void move(of, to)}
+          onClosed={() => focus.back(chosen)}
+          onMove={(to) => void move(chosen, to)}
           onPinned={(asked) => void tell(asked)}
         />
       )}
@@ -222,10 +217,7 @@ function Weather({ jobs }: { jobs: YearPage["weather"] }) {
 }
 
 /** Moves occurrences to another day. */
-export type MoveTo = (
-  of: readonly { task: string; day: Chosen["day"] }[],
-  to: Chosen["day"],
-) => Promise<void>;
+export type MoveTo = (what: Pick<Place, "of" | "isRound">, to: Chosen["day"]) => Promise<void>;
 
 const HOUR = 60;
 const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
