@@ -1,4 +1,4 @@
-import { By } from "selenium-webdriver";
+import { By, Key } from "selenium-webdriver";
 import { startApp, type AppServer } from "./app-server";
 import { DESK, openBrowser, type Browser } from "./browser";
 import { pageOf, type Page } from "./page";
@@ -63,6 +63,30 @@ describe("when it is due, whether it is fine", () => {
     await page.press("Back to default");
     await page.heading("Dryer duct");
     await page.seen("every year");
+  });
+
+  it("draws a long list by and by, and goes on where the rest begins", async () => {
+    await page.open(`${app.url}${HOME}/jobs`);
+    const rows = () =>
+      browser.driver.findElements(By.css("[aria-label='Jobs at its machines'] tbody tr"));
+    expect(await rows()).toHaveLength(40);
+    const more = await page.find(By.xpath("//button[starts-with(., 'Show the other')]"));
+    const rest = Number((await more.getText()).replace(/\D/g, ""));
+    // Searching finds among all of them.
+    const find = await page.find(By.css("[aria-label$='Jobs at its machines'][type=search]"));
+    await find.sendKeys("gallery");
+    await browser.driver.wait(async () => (await rows()).length < 30, 15_000);
+    await browser.driver.executeScript("arguments[0].select()", find);
+    await find.sendKeys(Key.DELETE);
+    await page.press(`Show the other ${rest}`);
+    await browser.driver.wait(async () => (await rows()).length === 40 + rest, 15_000);
+    await browser.driver.wait(
+      () =>
+        browser.driver.executeScript<boolean>(
+          "return document.activeElement.closest('tr')?.rowIndex === 41",
+        ),
+      15_000,
+    );
   });
 
   it("sets the three strategies of a filter side by side, and goes by another", async () => {

@@ -13,9 +13,10 @@ import {
   type SortingState,
 } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, ArrowUpDown } from "lucide-react";
-import { parseAsString, useQueryStates } from "nuqs";
+import { parseAsBoolean, parseAsString, useQueryStates } from "nuqs";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
-import { useMemo, type ReactNode } from "react";
+import { useEffect, useMemo, useRef, type ReactNode } from "react";
+import { Button } from "./button";
 
 export type Column<Row> = {
   id: string;
@@ -42,6 +43,8 @@ type Props<Row> = {
 
 /** A list of up to this many rows is seen at a glance: it gets no sorting and no search. */
 const MANY = 6;
+/** So many rows are drawn at first, and the rest upon a press: each row costs some two kilobytes of a page. */
+const AT_FIRST = 40;
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -71,9 +74,16 @@ function Table<Row extends { id: string }>({
   words,
   cardClass,
 }: Props<Row>) {
-  const [{ sort, find }, setAddress] = useQueryStates(
-    { sort: parseAsString.withDefault(""), find: parseAsString.withDefault("") },
-    { urlKeys: { sort: `${name}-sort`, find: `${name}-find` }, history: "replace" },
+  const [{ sort, find, all }, setAddress] = useQueryStates(
+    {
+      sort: parseAsString.withDefault(""),
+      find: parseAsString.withDefault(""),
+      all: parseAsBoolean.withDefault(false),
+    },
+    {
+      urlKeys: { sort: `${name}-sort`, find: `${name}-find`, all: `${name}-all` },
+      history: "replace",
+    },
   );
   const sorted = sort.replace(/^-/, "");
   const isDown = sort.startsWith("-");
@@ -104,7 +114,17 @@ function Table<Row extends { id: string }>({
     globalFilterFn: (row: TableRow<typeof features, Row>, _: string, typed: string) =>
       says(words(row.original), typed),
   });
-  const shown = table.getRowModel().rows;
+  const found = table.getRowModel().rows;
+  const shown = all ? found : found.slice(0, AT_FIRST);
+  const rest = found.length - shown.length;
+  const body = useRef<HTMLTableSectionElement>(null);
+  const wantsRest = useRef(false);
+  // The press is gone once it has done its work: whoever pressed it goes on at the first row it brought.
+  useEffect(() => {
+    if (!all || !wantsRest.current) return;
+    wantsRest.current = false;
+    body.current?.rows[AT_FIRST]?.querySelector<HTMLElement>("a, button")?.focus();
+  }, [all]);
   /** Up, then down, then as the list came. */
   const sortBy = (id: string) =>
     void setAddress({ sort: sorted !== id ? id : isDown ? null : `-${id}` });
@@ -130,7 +150,7 @@ function Table<Row extends { id: string }>({
             ))}
           </tr>
         </thead>
-        <tbody className="max-wide:block">
+        <tbody ref={body} className="max-wide:block">
           {shown.map((row) => (
             <tr
               key={row.id}
@@ -145,6 +165,17 @@ function Table<Row extends { id: string }>({
           ))}
         </tbody>
       </table>
+      {rest > 0 && (
+        <Button
+          className="mt-3"
+          onClick={() => {
+            wantsRest.current = true;
+            void setAddress({ all: true });
+          }}
+        >
+          Show the other {rest}
+        </Button>
+      )}
       {shown.length === 0 && rows.length > 0 && (
         <p role="status" className="py-3 text-second">
           Nothing here says “{find}”.

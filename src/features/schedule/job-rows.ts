@@ -34,13 +34,10 @@ export type JobRow = {
   fill: number | null;
   isOff: boolean;
   isChanged: boolean;
-  isVisit: boolean;
   /** That somebody tried in vain, and when they try again. */
   deferral: string;
   /** Whether a procedure leads through it. */
   isLed: boolean;
-  /** The days of its coming rounds, the first of them. */
-  rounds: string;
   /** A filter’s renewal is noted with its look, and led through step by step. */
   isRenewal: boolean;
   /** Where it is noted as done: a look at a filter, or its change, says how it looked. */
@@ -55,7 +52,8 @@ function doneAtOf({ key, partId, id }: JobStatus["task"]): string {
 /** So many rounds are named; the rest are counted. */
 const MOST_ROUNDS = 6;
 
-function roundsWords(ahead: readonly PlainDate[], today: PlainDate): string {
+/** The days of the coming rounds of a job, the first of them. */
+export function roundsWords(ahead: readonly PlainDate[], today: PlainDate): string {
   const named = ahead.slice(0, MOST_ROUNDS).map((date) => dayAndMonth(date, today));
   const more = ahead.length - named.length;
   return more > 0 ? `${named.join(", ")} and ${more} more` : listWords(named);
@@ -89,12 +87,10 @@ export function jobRow(snapshot: HomeSnapshot, jobStatus: JobStatus, today: Plai
     fill: jobFill(jobStatus, today),
     isOff: task.isOff,
     isChanged: task.isChanged,
-    isVisit: task.who === "licensed",
     deferral: [calledWords(jobStatus, today), deferralWords(jobStatus, today)]
       .filter(Boolean)
       .join("; "),
     isLed: task.procedureIds.length > 0,
-    rounds: roundsWords(jobStatus.ahead, today),
     isRenewal: task.key === RENEW,
     doneAt: doneAtOf(task),
   };

@@ -9,7 +9,7 @@ import type { Unit } from "@/core/inventory/inventory";
 import type { HomeSnapshot } from "@/core/history/home-snapshot";
 import { homeSnapshot } from "@/server/snapshots/snapshot-cache";
 import { todayIn } from "@/lib/clock";
-import { jobRow, type JobRow } from "./job-rows";
+import { jobRow, roundsWords, type JobRow } from "./job-rows";
 
 /** What a job can be looked up by: everything of a home, of a unit, or of one part. */
 export type JobsOf = { unitId?: string; partId?: string };
@@ -54,6 +54,8 @@ export type JobPage = {
   today: PlainDate;
   jobStatus: JobStatus;
   row: JobRow;
+  /** The days of its coming rounds. */
+  rounds: string;
   unitName: string | null;
   /** Done, there is a new machine, whose age is its own. */
   isRenewedByIt: boolean;
@@ -68,6 +70,7 @@ export async function jobPageOf(homeId: string, taskId: string): Promise<JobPage
   const row = jobRow(snapshot, jobStatus, today);
   return {
     ...{ snapshot, today, jobStatus, row, unitName: jobStatus.unit?.name ?? null },
+    rounds: roundsWords(jobStatus.ahead, today),
     isRenewedByIt: isRenewedByIt(jobStatus.task),
   };
 }

@@ -15,7 +15,7 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
   const { homeId, taskId } = await params;
   const page = await jobPageOf(homeId, decodeURIComponent(taskId));
   if (!page) notFound();
-  const { jobStatus, row } = page;
+  const { jobStatus, row, rounds } = page;
   // How a filter goes is chosen on its own sheet, with the strategies beside each other.
   if (row.isRenewal) redirect(`/homes/${homeId}/${row.path}`);
   const { values, usual } = jobFormOf(page);
@@ -31,10 +31,10 @@ export default async function JobPage({ params }: PageProps<"/homes/[homeId]/job
         usual={usual}
         submit="Save"
       />
-      {row.rounds && (
+      {rounds && (
         <p className="figures border-t border-rule pt-3">
           <span className="text-second">Its rounds in the coming two years: </span>
-          {row.rounds}
+          {rounds}
         </p>
       )}
       {diy && <DiyOrPro facts={diy} />}
