@@ -43,6 +43,13 @@ describe("when each job was last done", () => {
     expect(await whenLastOf(HOME, "nobody")).toBeNull();
   });
 
+  it("leads nowhere for a machine that is not of this home", async () => {
+    const events = (await demo.read(HOME)).snapshot.history.entries.length;
+    expect(await save({}, "cellar-furnace")).toBe("/");
+    expect(await save({}, "\u0000")).toBe("/");
+    expect((await demo.read(HOME)).snapshot.history.entries).toHaveLength(events);
+  });
+
   it("is not asked of an alarm whose date of make is known", async () => {
     const alarms = (await jobs()).filter(({ task }) => /^boat-alarm-.*\.replace$/.test(task.id));
     expect(alarms.length).toBeGreaterThan(0);

@@ -36,8 +36,11 @@ const LOOKS_MS = 500;
  * asks its own server for that, with the headers of the press. Were that page to wait, it would wait for itself.
  */
 const WITHIN = "x-amber-within";
-/** So long at most a page waits until no write is under way, ms: who only reads comes to their turn too. */
-const MOST_BEHIND_WRITES_MS = 1000;
+/**
+ * So long at most a page waits until no write is under way, ms: a write among a crowd is over by then, and one that
+ * waits for another program needs no processor.
+ */
+const MOST_BEHIND_WRITES_MS = 400;
 /** A turn that is not over keeps no process from ending. */
 const NO_HOLD = { ref: false };
 /** Pages without forms: two people may be shown the very same. Paths as they are asked for. */

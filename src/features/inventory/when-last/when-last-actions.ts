@@ -14,6 +14,7 @@ export async function saveWhenLast(
   form: FormData,
 ): Promise<FormState> {
   return formCommand(homeId, form, async (home, typed) => {
+    if (unitId !== null && !home.snapshot.units.some(({ id }) => id === unitId)) return { to: "/" };
     const jobs = unknownJobs(home.snapshot, home.today, unitId ?? undefined);
     const { values, problems } = readWhenLast(typed, jobs.map(askedOf), home.today);
     if (Object.keys(problems).length > 0) return refused(previous, typed, problems);
