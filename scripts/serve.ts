@@ -1,7 +1,7 @@
 /** The server of the built application: Next behind the pages that many ask for at once. */
 import { createServer, type ServerResponse } from "node:http";
 import next from "next";
-import { versionNow } from "../src/lib/data-version";
+import { isFileHeld, versionNow } from "../src/lib/data-version";
 import { keepOrdinary } from "../src/lib/connections";
 import { readEnv } from "../src/lib/env";
 import { sweepCopies } from "../src/lib/copy-folders";
@@ -19,6 +19,7 @@ const handle = app.getRequestHandler();
 const pages = new RenderedPages({
   handle: (request, response) => handle(request, response),
   version: versionNow,
+  isHeld: isFileHeld,
   clock: () => performance.now(),
 });
 const refuse = (response: ServerResponse, status: number, code: string, message: string) => {

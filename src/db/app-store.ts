@@ -1,5 +1,5 @@
 import { todayHere } from "@/lib/clock";
-import { tellVersion } from "@/lib/data-version";
+import { tellOfFile } from "@/lib/data-version";
 import { readEnv } from "@/lib/env";
 import { copyOfTheDay } from "./daily-copies";
 import { indexProcedures } from "./repositories/find";
@@ -18,7 +18,7 @@ export async function prepareAppStore(
   const { AMBER_DB, AMBER_CHECKED } = readEnv(process.env);
   if (AMBER_CHECKED !== "1") await openAndMend(AMBER_DB);
   const store = await appStore();
-  tellVersion(store.version);
+  tellOfFile(store.version, store.isHeld);
   await store.write((tx) => indexProcedures(tx, procedures));
 }
 

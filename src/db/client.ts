@@ -27,6 +27,8 @@ export type Store = {
   read: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
   /** A number that changes with every write to the file, by this process or another. */
   version: () => Promise<number>;
+  /** Whether a write waits for another process at the moment: it needs nothing of this one. */
+  isHeld: () => boolean;
   close: () => void;
   /** Waits for the writes under way, folds the log into the file, and closes. */
   foldAndClose: () => Promise<void>;
@@ -40,19 +42,19 @@ const LOOKS_AGAIN_MS = { first: 5, most: 25 };
 /**
  * Tries until it is not refused as busy, or the time is over; in between everybody else goes on.
  *
- * @param afresh what has to be done after trouble, before anything is tried again
+ * @param afresh what has to be done after trouble, before anything is tried again; told whether it was busy
  */
 export async function whenFree<T>(
   work: () => Promise<T>,
   until = performance.now() + MOST_WAIT_MS,
-  afresh: () => void = () => undefined,
+  afresh: (isBusy: boolean) => void = () => undefined,
 ): Promise<T> {
   for (let pause = LOOKS_AGAIN_MS.first; ; pause = Math.min(LOOKS_AGAIN_MS.most, pause * 2))
     try {
       return await work();
     } catch (error) {
       const trouble = troubleOf(error);
-      if (trouble) afresh();
+      if (trouble) afresh(trouble === "busy");
       if (trouble !== "busy" || performance.now() + pause > until) throw asTrouble(error);
       await sleep(pause);
     }
@@ -75,6 +77,7 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
   const writer = createClient({ url: `file:${file}`, timeout: waitsMs, concurrency: 1 });
   const written = drizzle(writer, { schema });
   let last: Promise<unknown> = Promise.resolve();
+  let isHeld = false;
   const write: Store["write"] = (work) => {
     // From when it was asked for: it waits for the writes before it too.
     const until = performance.now() + MOST_WAIT_MS;
@@ -82,8 +85,11 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
       whenFree(
         () => written.transaction(work, { behavior: "immediate" }),
         until,
-        () => void writer.reconnect(),
-      ),
+        (isBusy) => {
+          isHeld = isBusy;
+          writer.reconnect();
+        },
+      ).finally(() => (isHeld = false)),
     );
     last = next.catch(() => undefined);
     return next;
@@ -103,7 +109,7 @@ export async function openStore(file: string, { waitsMs = 0 } = {}): Promise<Sto
     await client.execute("PRAGMA wal_checkpoint(TRUNCATE)");
     close();
   };
-  return { db, client, write, read, version, close, foldAndClose };
+  return { db, client, write, read, version, isHeld: () => isHeld, close, foldAndClose };
 }
 
 /** Where the steps to the present schema lie. */

@@ -53,12 +53,14 @@ describe("a file that another program holds", () => {
       // A driver that waited by itself would have let nothing else happen.
       expect(turns).toBeGreaterThan(20);
       expect(await looks()).not.toContain("waited");
+      expect(demo.store.isHeld()).toBe(true);
     } finally {
       clearInterval(counting);
       await letGo();
     }
     await waiting;
     expect(await looks()).toContain("waited");
+    expect(demo.store.isHeld()).toBe(false);
   });
 
   it("is said to be busy when it stays held, to each who asked; then all goes on", async () => {

@@ -16,6 +16,7 @@ class Renderer {
   headers: Record<string, string> = {};
   #held: (() => void)[] = [];
   isHeld = false;
+  isFileHeld = false;
   /** Where a press leads on to: its page is asked for with the headers of the press. */
   leadsTo: string | null = null;
   endsLater = false;
@@ -35,6 +36,7 @@ class Renderer {
       response.end(this.page(nth));
     },
     version: () => Promise.resolve(this.version),
+    isHeld: () => this.isFileHeld,
     clock: () => this.at,
   });
   readonly server: Server = createServer((request, response) => {
@@ -125,6 +127,18 @@ describe("pages of many kinds", () => {
     await renderer.until(5);
     await renderer.letGo(2);
     await Promise.all([behind, stuck]);
+  });
+
+  it("wait for no write that another program holds up", async () => {
+    renderer.isHeld = true;
+    const stuck = ask("/api/v1/runs/r/events", {}, "POST");
+    await renderer.until(1);
+    renderer.isFileHeld = true;
+    const asked = ask("/homes/a/parts/1");
+    await turns();
+    expect(renderer.renderings).toBe(2);
+    await renderer.letGo(2);
+    await Promise.all([asked, stuck]);
   });
 
   it("are rendered at once where a press leads to them, whoever else waits for their turn", async () => {

@@ -18,6 +18,8 @@ export type PagesSetting = {
   handle: Handle;
   /** The number of the data's last change; null where it is not known. */
   version: () => Promise<number | null>;
+  /** Whether a write waits for another program: it needs no processor, and no page waits for it. */
+  isHeld: () => boolean;
   /** Milliseconds by a clock that only goes on. */
   clock: () => number;
 };
@@ -36,11 +38,10 @@ const LOOKS_MS = 500;
  * asks its own server for that, with the headers of the press. Were that page to wait, it would wait for itself.
  */
 const WITHIN = "x-amber-within";
-/**
- * So long at most a page waits until no write is under way, ms: a write among a crowd is over by then, and one that
- * waits for another program needs no processor.
- */
-const MOST_BEHIND_WRITES_MS = 400;
+/** So long at most a page waits until no write is under way, ms: who only reads comes to their turn too. */
+const MOST_BEHIND_WRITES_MS = 1000;
+/** How often one who waits looks whether it is for a write that another program holds up, ms. */
+const LOOKS_AT_WRITES_MS = 50;
 /** A turn that is not over keeps no process from ending. */
 const NO_HOLD = { ref: false };
 /** Pages without forms: two people may be shown the very same. Paths as they are asked for. */
@@ -143,11 +144,13 @@ export class RenderedPages {
 
   /** Waits until no write is under way, but not for ever. */
   async #behindWrites(): Promise<void> {
-    if (this.#writes === 0) return;
-    let go: () => void = () => undefined;
-    const none = new Promise<void>((resolve) => this.#behind.add((go = resolve)));
-    await Promise.race([none, sleep(MOST_BEHIND_WRITES_MS, null, NO_HOLD)]);
-    this.#behind.delete(go);
+    for (let waited = 0; waited < MOST_BEHIND_WRITES_MS; waited += LOOKS_AT_WRITES_MS) {
+      if (this.#writes === 0 || this.setting.isHeld()) return;
+      let go: () => void = () => undefined;
+      const none = new Promise<void>((resolve) => this.#behind.add((go = resolve)));
+      await Promise.race([none, sleep(LOOKS_AT_WRITES_MS, null, NO_HOLD)]);
+      this.#behind.delete(go);
+    }
   }
 
   /** Renders when there is room: a write never waits for a turn, nor long among many who read. */
