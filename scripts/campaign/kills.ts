@@ -1,13 +1,71 @@
 /** The power goes: the server killed in the middle of its writes, time after time. */
+import { spawn } from "node:child_process";
+import { once } from "node:events";
+import { readFileSync } from "node:fs";
+import path from "node:path";
 import { openStore } from "../../src/db/client";
 import { CLOCK, startApp } from "../../e2e/app-server";
-import { drawn, isWhole, note, notesIn, percentile, rounded, sleep, type Chapter } from "./shared";
+import {
+  drawn,
+  isWhole,
+  note,
+  notesIn,
+  percentile,
+  rounded,
+  sleep,
+  type Chapter,
+  type Line,
+} from "./shared";
 import fc from "fast-check";
 
 const KILLS = 20;
 const WRITERS = 6;
 /** From the kill to the first answer it takes so many times what a start takes. */
 const RESTART_TIMES = 1.5;
+
+const WATCHED_WRITES = 20;
+
+/**
+ * Counts how often the server has the disk take what it wrote, by what the system is asked for: a power cut takes
+ * what only its memory holds, and no kill of a process shows that.
+ *
+ * @returns nothing where the machine has no strace
+ */
+async function onTheDisk(): Promise<Line[]> {
+  const app = await startApp("demo");
+  const seen = path.join(path.dirname(app.file), "seen.txt");
+  try {
+    await note(app.url, "disk-first", CLOCK);
+    const watching = spawn("strace", [
+      ...["-f", "-e", "trace=fsync,fdatasync"],
+      ...["-o", seen, "-p", String(app.pid())],
+    ]);
+    const isThere = await Promise.race([
+      once(watching.stderr, "data").then(() => true),
+      once(watching, "error").then(() => false),
+    ]);
+    if (!isThere) {
+      console.error("kills: without strace nobody counts what is on the disk");
+      return [];
+    }
+    let acknowledged = 0;
+    for (let nth = 0; nth < WATCHED_WRITES; nth++)
+      if ((await note(app.url, `disk-${nth}`, CLOCK)).status === 200) acknowledged++;
+    watching.kill("SIGINT");
+    await once(watching, "close");
+    const synced = readFileSync(seen, "utf8").match(/\bf(data)?sync\(/g)?.length ?? 0;
+    return [
+      {
+        promise: "What is acknowledged is on the disk, not in memory alone",
+        tried: `${acknowledged} acknowledged writes, one after another`,
+        found: `the disk was waited for ${synced} times`,
+        isKept: acknowledged === WATCHED_WRITES && synced >= acknowledged,
+      },
+    ];
+  } finally {
+    await app.stop();
+  }
+}
 
 export const kills: Chapter = async (seed, can) => {
   const app = await startApp("demo");
@@ -41,6 +99,7 @@ export const kills: Chapter = async (seed, can) => {
     store.close();
     const middle = percentile(restarts, 0.5);
     return [
+      ...(await onTheDisk()),
       {
         promise: "Killed at any moment, nothing acknowledged is lost",
         tried: `${KILLS} kills amid ${acknowledged.length} acknowledged writes of ${WRITERS} writers`,
