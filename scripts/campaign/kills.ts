@@ -35,7 +35,7 @@ async function onTheDisk(): Promise<Line[]> {
   const app = await startApp("demo");
   const seen = path.join(path.dirname(app.file), "seen.txt");
   try {
-    await note(app.url, "disk-first", CLOCK);
+    await note(app.url, "on-the-disk-first", CLOCK);
     const watching = spawn("strace", [
       ...["-f", "-e", "trace=fsync,fdatasync"],
       ...["-o", seen, "-p", String(app.pid())],
@@ -48,11 +48,14 @@ async function onTheDisk(): Promise<Line[]> {
       console.error("kills: without strace nobody counts what is on the disk");
       return [];
     }
-    let acknowledged = 0;
-    for (let nth = 0; nth < WATCHED_WRITES; nth++)
-      if ((await note(app.url, `disk-${nth}`, CLOCK)).status === 200) acknowledged++;
+    const asked = Array.from({ length: WATCHED_WRITES }, (_, nth) => `on-the-disk-${nth}`);
+    for (const id of asked) await note(app.url, id, CLOCK);
     watching.kill("SIGINT");
     await once(watching, "close");
+    const store = await openStore(app.file);
+    const kept = await notesIn(store);
+    store.close();
+    const acknowledged = asked.filter((id) => kept.has(id)).length;
     const synced = readFileSync(seen, "utf8").match(/\bf(data)?sync\(/g)?.length ?? 0;
     return [
       {
