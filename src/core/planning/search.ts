@@ -65,6 +65,9 @@ const HEAT_ROUNDS = [1, 0.5];
 const SHIFT_DAYS = 21;
 const LURE_DAYS = 35;
 const MOST_LURED = 14;
+/** How far a stretch of rounds is slid, days, and how long it may be, weeks. */
+const SLIDES = [-14, -7, 7, 14];
+const SLID_WEEKS = [4, 9, 18, 52];
 
 /**
  * Searches the plan of tasks that share rounds: the same problem and seed give the same one.
@@ -233,6 +236,7 @@ export class Search {
     const found = this.#spot();
     if (!found) return false;
     const { isOwner } = problem.crews[found.crew]!;
+    if (kind === 1 && isOwner) return this.#slide(found);
     if (kind === 1 && !isOwner) return this.#callAnew(found);
     // A technician’s day goes from home to home: all of it, or one home’s.
     const spot = !isOwner && this.#pick(2) === 0 ? { ...found, home: ANY_HOME } : found;
@@ -282,6 +286,39 @@ export class Search {
     for (const task of some) this.#takeOut(task);
     const free = { crew, home: isOfAll ? ANY_HOME : home, day };
     return this.#bend(some, { closed: null, free });
+  }
+
+  /** All a crew does in a stretch of weeks, some weeks sooner or later together; then each finds its way. */
+  #slide({ crew, home, day: from }: Spot): boolean {
+    const { problem } = this;
+    const by = SLIDES[this.#pick(SLIDES.length)]!;
+    const to = from + SLID_WEEKS[this.#pick(SLID_WEEKS.length)]! * 7;
+    const slid = [...problem.tasks.keys()].filter((i) => {
+      const task = problem.tasks[i]!;
+      const offer = this.#offers[i]!.find((each) => each.crew === crew);
+      if (task.home !== home || !offer) return false;
+      const { days } = this.#routes[i]!;
+      const mayBe = (day: number) => offer.places.some((place) => days[place] === day);
+      const before = this.#turns[i]!;
+      const after = before.map((turn) => {
+        const day = dayOf(problem, turn);
+        const isIn = crewOf(problem, turn) === crew && day >= from && day <= to;
+        return isIn && !task.pins.includes(day) && mayBe(day + by)
+          ? turnOf(problem, crew, day + by)
+          : turn;
+      });
+      const isMoved = after.some((turn, k) => turn !== before[k]);
+      const isInOrder = after.every(
+        (turn, k) => k === 0 || dayOf(problem, turn) > dayOf(problem, after[k - 1]!),
+      );
+      if (!isMoved || !isInOrder) return false;
+      this.#takeOut(i);
+      for (const turn of after) this.#rounds.occur(i, turn, 1);
+      this.#turns[i] = after;
+      return true;
+    });
+    for (const i of this.#shuffled(slid.length)) this.#reroute(slid[i]!, STRAIGHT);
+    return slid.length > 0;
   }
 
   #takeOut(task: number): void {
