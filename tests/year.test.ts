@@ -282,7 +282,7 @@ describe("who goes round", () => {
     expect(rows.map(({ name }) => name)).toEqual(["Hedda", "Ruben", "The technician"]);
     expect(rows[1]!.more).toEqual([
       "Looks after Kiln-shed furnace and Studio heat pump.",
-      "Leaves ladders, lofts and roofs to others.",
+      "Leaves ladders, roofs and crawl spaces to others.",
     ]);
     expect(nobody).toBe(0);
     expect(rows[2]!.mayGo).toBe(false);
@@ -380,7 +380,8 @@ describe("a round’s sheet", () => {
     expect(sheet.next?.id).toBe(order[0]);
     expect(await nextRoundOf(HOME)).toMatchObject({ isBegun: true, jobs: order.length });
     await actions.endRound(HOME, { id: begun[0]!.id });
-    expect(await nextRoundOf(HOME)).toMatchObject({ isBegun: false });
+    // Another one is announced only where it comes within two weeks.
+    expect((await nextRoundOf(HOME))?.isBegun ?? false).toBe(false);
     expect(await actions.endRound(HOME, { id: begun[0]!.id })).toEqual({ kind: "nothing" });
   });
 
