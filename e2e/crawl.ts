@@ -18,18 +18,18 @@ const READ_PAGE = `
   }, (error) => done({ path, status: 0, texts: [String(error)], links: [] }));`;
 
 /**
- * The pages that links lead to, from one on, each read once; the browser is at a page of that server already.
+ * The pages that links lead to, from some on, each read once; the browser is at a page of that server already.
  *
  * @param shapeOf what makes two pages alike, of which only the first is read; null for what is not followed
  */
 export async function pagesFrom(
   driver: WebDriver,
-  start: string,
+  starts: readonly string[],
   shapeOf: (path: string) => string | null,
 ): Promise<SentPage[]> {
   const pages: SentPage[] = [];
-  const paths = [start];
-  const known = new Set([shapeOf(start)]);
+  const paths = [...starts];
+  const known = new Set(starts.map(shapeOf));
   for (const path of paths) {
     const page = await driver.executeAsyncScript<SentPage>(READ_PAGE, path);
     pages.push(page);

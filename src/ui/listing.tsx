@@ -39,6 +39,8 @@ type Props<Row> = {
   words: (row: Row) => string;
   /** How a row is laid out as a card on a narrow screen. */
   cardClass: string;
+  /** Drawn whole at once: it is a page of something longer already. */
+  isWhole?: boolean;
 };
 
 /** A list of up to this many rows is seen at a glance: it gets no sorting and no search. */
@@ -73,6 +75,7 @@ function Table<Row extends { id: string }>({
   columns,
   words,
   cardClass,
+  isWhole = false,
 }: Props<Row>) {
   const [{ sort, find, all }, setAddress] = useQueryStates(
     {
@@ -115,7 +118,7 @@ function Table<Row extends { id: string }>({
       says(words(row.original), typed),
   });
   const found = table.getRowModel().rows;
-  const shown = all ? found : found.slice(0, AT_FIRST);
+  const shown = all || isWhole ? found : found.slice(0, AT_FIRST);
   const rest = found.length - shown.length;
   const body = useRef<HTMLTableSectionElement>(null);
   const wantsRest = useRef(false);

@@ -12,6 +12,7 @@ export function HistoryList({ homeId, lines }: { homeId: string; lines: readonly
   if (lines.length === 0) return null;
   return (
     <Listing
+      isWhole
       label="What was done and seen"
       name="record"
       rows={lines}
