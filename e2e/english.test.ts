@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import type { UnitSystem } from "@/core/quantities/length";
 import { UNIT_KIND_IDS } from "@/content/unit-kinds";
 import { migrateStore, openStore } from "@/db/client";
 import { enterHome } from "../scripts/demo-data";
@@ -22,19 +23,25 @@ const ID = new RegExp(`every-kind-(${[...UNIT_KIND_IDS].sort().reverse().join("|
 /** All jobs at once lead to each of them. */
 const STARTS = ["/homes/every-kind", "/homes/every-kind/jobs?jobs-all=true&waiting-all=true"];
 
-/** Of a part, and of a job and its beginning, one of each kind is read; of every other page one of each address. */
-function shapeOf(found: string): string | null {
-  if (!/^\/(homes|runs|emergency|welcome)/.test(found)) return null;
-  const shape = found.replace(ID, "id").replace(/=[^&]*/g, "=");
-  return /^\/homes\/every-kind\/(parts\/[^/]*|jobs\/[^/]*|jobs\/[^/]*\/start)$/.test(shape)
-    ? shape
-    : shape.replace(/id-[^/?]*/g, "id").replace(/procedures\/[^/?]*/, "procedures/id");
-}
+/**
+ * Of a part, and of a job and its beginning, one of each kind is read, of every other page one of each address. What
+ * is written here is British as it stands: there one page of each address will do.
+ */
+const shapeIn =
+  (unitSystem: UnitSystem) =>
+  (found: string): string | null => {
+    if (!/^\/(homes|runs|emergency|welcome)/.test(found)) return null;
+    const shape = found.replace(ID, "id").replace(/=[^&]*/g, "=");
+    return unitSystem === "us" &&
+      /^\/homes\/every-kind\/(parts\/[^/]*|jobs\/[^/]*|jobs\/[^/]*\/start)$/.test(shape)
+      ? shape
+      : shape.replace(/id-[^/?]*/g, "id").replace(/procedures\/[^/?]*/, "procedures/id");
+  };
 
 describe.each([
-  ["us", BRITISH],
-  ["metric", AMERICAN],
-] as const)("the pages of a home in %s", (unitSystem, foreign) => {
+  ["us", BRITISH, 300],
+  ["metric", AMERICAN, 60],
+] as const)("the pages of a home in %s", (unitSystem, foreign, least) => {
   let app: AppServer;
   let browser: Browser;
   let folder: string;
@@ -57,8 +64,8 @@ describe.each([
 
   it("read in its own English, with a machine of every kind, and none fails", async () => {
     await pageOf(browser.driver).open(`${app.url}/homes/every-kind`);
-    const pages = await pagesFrom(browser.driver, STARTS, shapeOf);
-    expect(pages.length).toBeGreaterThan(300);
+    const pages = await pagesFrom(browser.driver, STARTS, shapeIn(unitSystem));
+    expect(pages.length).toBeGreaterThan(least);
     expect(pages.filter(({ status }) => status !== 200).map((page) => page.path)).toEqual([]);
     const found = pages.flatMap(({ path: at, texts }) =>
       texts.filter((text) => foreign.test(text)).map((text) => `${at}: ${text}`),
