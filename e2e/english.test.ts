@@ -7,19 +7,14 @@ import { migrateStore, openStore } from "@/db/client";
 import { enterHome } from "../scripts/demo-data";
 import { NOW } from "../tests/demo-template";
 import { everyKind } from "../tests/every-kind";
+import { AMERICAN, BRITISH } from "../tests/two-englishes";
 import { startApp, type AppServer } from "./app-server";
 import { openBrowser, type Browser } from "./browser";
 import { pagesFrom } from "./crawl";
 import { pageOf } from "./page";
 
-/** What nobody says who buys filters in inches. */
-const BRITISH =
-  /\b(torch|torches|grey|mould|colours?|coloured|draughts?|spanner|programme|litres?|metres?|odours?|vapour|fibre\w*|cellars?|lofts?|licence|neighbours?|stopcock|centre|ageing|tyres?|storeys?|autumn|labelled|lagging|cookers?|hob|gas cock|mains|isolator)\b/i;
-/** What nobody says who buys them in millimetres. */
-const AMERICAN =
-  /\b(flashlights?|gray|mold|colors?|colored|drafts?|wrench|faucet|quarts?|feet|odors?|vapor|fiber\w*|attics?|license|neighbors?|gallons?|center)\b/i;
-
 const ID = new RegExp(`every-kind-(${[...UNIT_KIND_IDS].sort().reverse().join("|")})`, "g");
+
 /** All jobs at once lead to each of them. */
 const STARTS = ["/homes/every-kind", "/homes/every-kind/jobs?jobs-all=true&waiting-all=true"];
 

@@ -22,7 +22,6 @@ const KILLS = 20;
 const WRITERS = 6;
 /** From the kill to the first answer it takes so many times what a start takes. */
 const RESTART_TIMES = 1.5;
-
 const WATCHED_WRITES = 20;
 
 /**
@@ -41,7 +40,8 @@ async function onTheDisk(): Promise<Line[]> {
       ...["-o", seen, "-p", String(app.pid())],
     ]);
     const isThere = await Promise.race([
-      once(watching.stderr, "data").then(() => true),
+      // It may be there and not be let near another process.
+      once(watching.stderr, "data").then(([said]) => String(said).includes(" attached")),
       once(watching, "error").then(() => false),
     ]);
     if (!isThere) {

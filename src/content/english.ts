@@ -41,6 +41,7 @@ const AMERICAN: readonly (readonly [RegExp, string])[] = (
     ["cellar", "basement"],
     ["loft", "attic"],
     ["lofts", "attics"],
+    ["labelled", "labeled"],
   ] as const
 ).map(([british, american]) => [new RegExp(`(?<!\\w)${british}(?!\\w)`, "gi"), american]);
 

@@ -118,3 +118,22 @@ export function PictureFigure({ id, words }: { id: string; words: string }) {
     </a>
   );
 }
+
+/** The pictures of one thing beside each other. */
+export function Pictures({
+  pictures,
+  of,
+}: {
+  pictures: readonly { id: string }[];
+  /** What they show, said to who can't see them. */
+  of: string;
+}) {
+  if (pictures.length === 0) return null;
+  return (
+    <div className="flex flex-wrap gap-3">
+      {pictures.map(({ id }, i) => (
+        <PictureFigure key={id} id={id} words={`${of}, picture ${i + 1}`} />
+      ))}
+    </div>
+  );
+}

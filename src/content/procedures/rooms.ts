@@ -96,7 +96,7 @@ export const washRegisters: Procedure = {
       kind: "clean",
       title: "Vacuum the boots as far as the arm reaches",
       detail: "Toys and screws out by hand first.",
-      caution: "Old grey wrap or lagging round the duct may hold asbestos: leave it alone.",
+      caution: "Old grey wrap or insulation round the duct may hold asbestos: leave it alone.",
       tools: ["a vacuum with a long brush", "gloves"],
       renews: true,
     },

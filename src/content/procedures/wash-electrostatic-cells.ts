@@ -66,7 +66,7 @@ const COVER_ON: Step = {
 const CONTROL_ON: Step = {
   id: "power-on",
   kind: "restore",
-  title: "Isolator on, then its control",
+  title: "Breaker or switch on, then its control",
   shows: "shut-off",
   closes: "power",
 };

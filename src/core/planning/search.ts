@@ -224,7 +224,7 @@ export class Search {
     }
   }
 
-  /** One step: a round closed, moved, or opened where there was none; false where there was nothing to do. */
+  /** One step: a round closed, moved, or opened where there was none, or all of a stretch slid; false where there was nothing to do. */
   #step(): boolean {
     const { problem } = this;
     const kind = this.#pick(10);
@@ -236,8 +236,7 @@ export class Search {
     const found = this.#spot();
     if (!found) return false;
     const { isOwner } = problem.crews[found.crew]!;
-    if (kind === 1 && isOwner) return this.#slide(found);
-    if (kind === 1 && !isOwner) return this.#callAnew(found);
+    if (kind === 1) return isOwner ? this.#slide(found) : this.#callAnew(found);
     // A technician’s day goes from home to home: all of it, or one home’s.
     const spot = !isOwner && this.#pick(2) === 0 ? { ...found, home: ANY_HOME } : found;
     const { crew, day } = spot;

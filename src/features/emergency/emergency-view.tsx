@@ -5,7 +5,7 @@ import { isAlarm, isCoAlarm } from "@/core/inventory/alarms";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { Link } from "@/ui/link";
 import type { EmergencyList, EmergencySheet } from "./emergency-queries";
-import { PictureFigure } from "@/ui/picture";
+import { Pictures } from "@/ui/picture";
 import { MainForm, MainPicture, NumberForm } from "./number-form-view";
 import type { FormAction } from "@/ui/form";
 
@@ -119,17 +119,9 @@ export function EmergencySheetView({
               : "Where it is, nobody wrote down."}
           </p>
         )}
-        {pictures.length > 0 && (
-          <div className="mt-2 flex flex-wrap gap-3">
-            {pictures.map(({ id }, i) => (
-              <PictureFigure
-                key={id}
-                id={id}
-                words={`${MAIN_WORDS[emergency.shutOff.main]}, picture ${i + 1}`}
-              />
-            ))}
-          </div>
-        )}
+        <div className="mt-2">
+          <Pictures pictures={pictures} of={MAIN_WORDS[emergency.shutOff.main]} />
+        </div>
         {unit && unit.shutOffs.length > 0 && (
           <>
             <h2 className="mt-3 text-[1.1875rem]">{unit.name}</h2>

@@ -1,5 +1,5 @@
 import { Link } from "@/ui/link";
-import { PictureFigure } from "@/ui/picture";
+import { Pictures } from "@/ui/picture";
 import { CONTACT_ROLE_WORDS, MAIN_WORDS, SHUT_OFF_WORDS } from "@/content/words";
 import { OFF_UNKNOWN, offWords } from "@/presentation/shut-off-words";
 import { MAINS, type Unit } from "@/core/inventory/inventory";
@@ -106,11 +106,7 @@ function MainRow({
         ) : (
           <NotNoted edit={edit} />
         )}
-        <div className="flex flex-wrap gap-2">
-          {pictures.map(({ id }, i) => (
-            <PictureFigure key={id} id={id} words={`${name}, picture ${i + 1}`} />
-          ))}
-        </div>
+        <Pictures pictures={pictures} of={name} />
       </div>
     </li>
   );

@@ -2,7 +2,7 @@
 
 import { ofSingles } from "@/lib/forms";
 import { englishOf, inEnglish } from "@/content/english";
-import { MAIN_WORDS } from "@/content/words";
+import { MAINS } from "@/core/inventory/inventory";
 import { CURRENCIES } from "@/core/quantities/money";
 import {
   CheckField,
@@ -15,6 +15,7 @@ import {
 } from "@/ui/field";
 import { Form, useTypedText, type FormAction, type FormView } from "@/ui/form";
 import { LEVEL_CHOICES } from "./home-form";
+import { MainField } from "./main-field";
 import type { MainShelves } from "./main-pictures";
 import { CallFields } from "./call-fields";
 import { ClimateFields } from "./climate-fields";
@@ -22,12 +23,6 @@ import { TimeZoneField } from "./time-zone-field";
 
 const home = () => import("./home-form").then(({ homeForm }) => ofSingles(homeForm));
 const newHome = () => import("./home-form").then(({ newHomeForm }) => newHomeForm);
-
-const MAIN_FIELDS = [
-  ["water", "mainWater"],
-  ["gas", "mainGas"],
-  ["power", "mainPower"],
-] as const;
 
 /** By the names they have in the home’s English, whichever units are chosen above. */
 function Levels() {
@@ -108,13 +103,9 @@ export function HomeFormView({
         title="Shutting off the whole house"
         intro="Printed first on the sheet for the cupboard door. Not known? Leave it empty: the first walk asks again."
       >
-        {MAIN_FIELDS.map(([main, name]) => (
-          <div key={name}>
-            <div className="grid gap-4 wide:grid-cols-2">
-              <TextField label={`${MAIN_WORDS[main]}: where it is`} name={name} />
-              <TextField label="Which position is off" name={`${name}Off`} />
-            </div>
-            {pictures?.[main]}
+        {MAINS.map((main) => (
+          <div key={main}>
+            <MainField main={main} pictures={pictures?.[main]} />
           </div>
         ))}
       </FormSection>

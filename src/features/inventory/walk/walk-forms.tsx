@@ -3,10 +3,12 @@
 import { useState } from "react";
 import { PAST_TRACES } from "@/content/first-walk";
 import { MAIN_WORDS } from "@/content/words";
+import { MAINS, type Main } from "@/core/inventory/inventory";
 import { DayField } from "@/ui/day-field";
-import { CheckField, ChoiceField, TextField } from "@/ui/field";
+import { CheckField, ChoiceField } from "@/ui/field";
 import { Form, type FormAction, type FormView } from "@/ui/form";
 import { useFields } from "@/ui/form-fields";
+import { MainField } from "../homes/main-field";
 import type { MainShelves } from "../homes/main-pictures";
 import { CallFields } from "../homes/call-fields";
 
@@ -16,26 +18,11 @@ type Common = {
   keep: (form: FormData) => Promise<void>;
 };
 
-const MAIN_ROWS = [
-  {
-    main: "water",
-    name: "mainWater",
-    label: MAIN_WORDS.water,
-    hint: "Where the pipe comes in, often low down at the street side.",
-  },
-  {
-    main: "gas",
-    name: "mainGas",
-    label: MAIN_WORDS.gas,
-    hint: "At the meter. Across the pipe is shut, along it is open. Do not try it: you may not be able to light up again.",
-  },
-  {
-    main: "power",
-    name: "mainPower",
-    label: MAIN_WORDS.power,
-    hint: "The large one at the top of the panel. Read its place only.",
-  },
-] as const;
+const WHERE_TO_LOOK: Readonly<Record<Main, string>> = {
+  water: "Where the pipe comes in, often low down at the street side.",
+  gas: "At the meter. Across the pipe is shut, along it is open. Do not try it: you may not be able to light up again.",
+  power: "The large one at the top of the panel. Read its place only.",
+};
 
 /** Where the whole house is shut off. */
 export function MainsStop({
@@ -58,16 +45,12 @@ export function MainsStop({
       submit="Seen, go on"
     >
       <div className="flex flex-col gap-5 pb-6">
-        {MAIN_ROWS.map(({ main, name, label, hint }) => (
-          <fieldset key={name} className="border-t-[3px] border-ink pt-2">
-            <legend className="sr-only">{label}</legend>
-            <h2 className="text-lg">{label}</h2>
-            <p className="mb-2 text-second">{hint}</p>
-            <div className="grid gap-4 wide:grid-cols-2">
-              <TextField label={`${label}: where it is`} name={name} />
-              <TextField label="Which position is off" name={`${name}Off`} />
-            </div>
-            {pictures[main]}
+        {MAINS.map((main) => (
+          <fieldset key={main} className="border-t-[3px] border-ink pt-2">
+            <legend className="sr-only">{MAIN_WORDS[main]}</legend>
+            <h2 className="text-lg">{MAIN_WORDS[main]}</h2>
+            <p className="mb-2 text-second">{WHERE_TO_LOOK[main]}</p>
+            <MainField main={main} pictures={pictures[main]} />
           </fieldset>
         ))}
         <fieldset className="border-t-[3px] border-ink pt-2">

@@ -44,14 +44,16 @@ export function useKeptFocus(title: RefObject<HTMLElement | null>, shown: unknow
   };
   // The page as it is now comes after the answer.
   useEffect(() => {
-    if (hasActed.current) stand();
+    if (!hasActed.current) return;
+    hasActed.current = false;
+    stand();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- it reads refs and the document only
   }, [shown]);
   return {
-    /** Something was done; what it was done to stands there from now on. */
+    /** Something was done; where it was done to something, that stands there from now on. */
     acted: (at: Place | null) => {
       hasActed.current = true;
-      if (at) place.current = at;
+      place.current = at;
       stand();
     },
     /** Back from a dialog over the page, that was about something. */

@@ -173,7 +173,7 @@ function Year({ page }: { page: YearPage }) {
           <YearLanes
             {...{ page, shown, planner, nameOf }}
             onChoose={choose}
-            onMove={(of, to) => void move(of, to)}
+            onMove={(what, to) => void move(what, to)}
           />
           <YearList {...{ page, shown }} onChoose={choose} />
           <Weather jobs={page.weather} />
