@@ -10,6 +10,9 @@ import { NOW } from "../tests/demo-template";
 /** The day of every test and picture. */
 export const CLOCK = NOW;
 
+/** So long a page may be given that was rendered before, ms. */
+const PAGE_LIVES_MS = 2000;
+
 /** A name of the network, as a phone would ask by. */
 export const KNOWN_NAME = "lintel.lan";
 
@@ -24,6 +27,8 @@ export type AppServer = {
   end: () => Promise<void>;
   /** Starts it again, at another time if one is given. */
   start: (clock?: string) => Promise<void>;
+  /** Goes on at another time, as it does in a night that nobody spends at it. */
+  moveClock: (clock: string) => Promise<void>;
   stop: () => Promise<void>;
 };
 
@@ -76,6 +81,7 @@ export async function startApp(
     const [command = "", ...args] = [
       ...(diskMb ? onDisk(folder, diskMb) : []),
       process.execPath,
+      ...["--require", path.resolve("e2e/moved-clock.cjs")],
       ".next/serve.mjs",
     ];
     child = spawn(command, args, {
@@ -90,7 +96,7 @@ export async function startApp(
         NEXT_TELEMETRY_DISABLED: "1",
         ...serverEnv,
       },
-      stdio: "ignore",
+      stdio: ["ignore", "ignore", "ignore", "ipc"],
       detached: true,
     });
     for (;;) {
@@ -112,6 +118,13 @@ export async function startApp(
     file,
     pid: () => child?.pid ?? 0,
     start,
+    moveClock: async (clock) => {
+      await new Promise((resolve) => {
+        child!.once("message", resolve);
+        child!.send(clock);
+      });
+      await new Promise((resolve) => setTimeout(resolve, PAGE_LIVES_MS));
+    },
     kill: () => end("SIGKILL"),
     end: () => end("SIGTERM"),
     stop: async () => {

@@ -96,8 +96,7 @@ describe("the first walk, on a phone over two sittings", () => {
       store.close();
       return stops.some(({ typed }) => typed?.["rooms"]?.[0] === "Boiler ro");
     }, 15_000);
-    await app.kill();
-    await app.start("2026-03-15T09:00:00Z");
+    await app.moveClock("2026-03-15T09:00:00Z");
     // Another device: nothing of this browser's own store helps.
     await browser.driver.executeScript("sessionStorage.clear()");
     await page.open(home);

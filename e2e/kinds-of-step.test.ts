@@ -56,12 +56,11 @@ describe("kinds of steps", () => {
     );
   }
 
-  /** Whatever runs, dries or dwells is over a day later, and on another start of the server. */
+  /** Whatever runs, dries or dwells is over a day later. */
   async function waitADay(): Promise<void> {
     const before = await heading();
-    await app.kill();
     clock += DAY_MS;
-    await app.start(new Date(clock).toISOString());
+    await app.moveClock(new Date(clock).toISOString());
     await page.reload();
     await page.heading(before);
     await browser.driver.wait(async () => !/^Not/.test(await button()), 15_000);

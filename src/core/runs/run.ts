@@ -625,9 +625,11 @@ function stopOf(
   { reading, each, alarms, place, choice }: Seen,
 ): { reading: ReadingKind; seen: ReadingSeen; place?: string } | null {
   const isStop = (kind: ReadingKind, seen: ReadingSeen) => judged(kind, seen)?.verdict === "stop";
-  const ppm = Math.max(0, ...(alarms ?? []).flatMap((alarm) => alarm.ppm ?? []));
-  const co: ReadingSeen = { value: ppm, unit: "ppm" };
-  if (isStop("co-ppm", co)) return { reading: "co-ppm", seen: co };
+  const [most] = (alarms ?? []).flatMap(({ ppm }) => ppm ?? []).sort((a, b) => b - a);
+  if (most !== undefined) {
+    const co: ReadingSeen = { value: most, unit: "ppm" };
+    if (isStop("co-ppm", co)) return { reading: "co-ppm", seen: co };
+  }
   if (records?.kind === "choice") {
     const reads = records.options.find(({ value }) => value === choice)?.reads;
     const said = reads && { value: reads.value };
