@@ -269,7 +269,7 @@ describe("doing it", () => {
         2,
       15_000,
     );
-    await run.through("Cover on", "Isolator on, then its control");
+    await run.through("Cover on", "Breaker or switch on, then its control");
     await run.finish();
     const shown = () =>
       browser.driver.findElements(By.css("section[aria-label='Before and after'] img"));

@@ -55,26 +55,31 @@ import { readHome, type HomeRead } from "./read-home";
  */
 type Kept = { version: number; read: Promise<HomeRead | null> };
 
-// Next keeps several instances of a module; they have to share one cache.
 type Homes = Map<string, Kept>;
-const shared = globalThis as typeof globalThis & { amberHomes?: WeakMap<Store, Homes> };
-const homesByStore = (shared.amberHomes ??= new WeakMap<Store, Homes>());
+type Worked<S> = { grounds: readonly unknown[]; entries: readonly HistoryEvent[]; result: S };
+const freshMemory = () => ({
+  homesByStore: new WeakMap<Store, Homes>(),
+  statuses: new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>(),
+  filters: new WeakMap<FilterSlot, Worked<FilterStatus>>(),
+  coils: new WeakMap<Part, Worked<CoilStatus | null>>(),
+  unitTasks: new WeakMap<Unit, Worked<readonly PlannedTask[]>>(),
+  unitJobs: new WeakMap<Unit, Worked<readonly JobStatus[]>>(),
+  windows: new WeakMap<JobStatus, { until: PlainDate; result: PlanTask["windows"] }>(),
+  coilSheets: new WeakMap<CoilStatus, CoilSheet>(),
+  years: new WeakMap<Climate, YearTables>(),
+  shown: new WeakMap<HomeStatus, Map<string, unknown>>(),
+});
+// Next keeps several instances of a module, of pages one and of actions another: what one worked out the others show.
+const shared = globalThis as typeof globalThis & { amberMemory?: ReturnType<typeof freshMemory> };
+const memory = (shared.amberMemory ??= freshMemory());
+const { homesByStore, statuses, filters, coils, unitTasks, unitJobs } = memory;
+const { windows, coilSheets, years, shown } = memory;
 
 function homesIn(store: Store): Homes {
   const homes = homesByStore.get(store) ?? new Map<string, Kept>();
   homesByStore.set(store, homes);
   return homes;
 }
-const statuses = new WeakMap<HomeSnapshot, Map<PlainDate, HomeStatus>>();
-type Worked<S> = { grounds: readonly unknown[]; entries: readonly HistoryEvent[]; result: S };
-const filters = new WeakMap<FilterSlot, Worked<FilterStatus>>();
-const coils = new WeakMap<Part, Worked<CoilStatus | null>>();
-const unitTasks = new WeakMap<Unit, Worked<readonly PlannedTask[]>>();
-const unitJobs = new WeakMap<Unit, Worked<readonly JobStatus[]>>();
-const windows = new WeakMap<JobStatus, { until: PlainDate; result: PlanTask["windows"] }>();
-const coilSheets = new WeakMap<CoilStatus, CoilSheet>();
-const years = new WeakMap<Climate, YearTables>();
-const shown = new WeakMap<HomeStatus, Map<string, unknown>>();
 
 /** A home as it is, read once for everything that shows it in one request; null where there is none. */
 export const homeNow = cache(async (homeId: string): Promise<HomeRead | null> => {
