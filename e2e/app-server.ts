@@ -81,7 +81,7 @@ export async function startApp(
     const [command = "", ...args] = [
       ...(diskMb ? onDisk(folder, diskMb) : []),
       process.execPath,
-      ...["--require", path.resolve("e2e/moved-clock.cjs")],
+      ...["--import", path.resolve("e2e/moved-clock.mjs")],
       ".next/serve.mjs",
     ];
     child = spawn(command, args, {

@@ -36,10 +36,20 @@ const toTheLook = async (page: Page) => {
   await page.heading("How does the old one look?");
 };
 
-/** The causes of a due day, with one of them opened. */
-const toTheStairs = async (page: Page) => {
-  await page.scrollTo(await page.heading("Why then"));
-  await (await page.find(By.xpath("//summary[contains(., 'clay dust')]"))).click();
+/** A ventilator entered as far as what was done to it before. */
+const toWhatWasBefore = async (page: Page) => {
+  await page.tick("Ventilator with heat recovery");
+  await page.press("Go on");
+  await page.heading("What is on its plate?");
+  await page.type("Name", "Gable ventilator");
+  for (const next of ["Where does it stand?", "How is it shut off?", "Where does its filter sit?"]) {
+    await page.press("Next");
+    await page.heading(next);
+  }
+  for (const next of ["Which parts does it have?", "When was it last done?"]) {
+    await page.press("Next");
+    await page.heading(next);
+  }
 };
 
 const PICTURES: Picture[] = [
@@ -49,7 +59,16 @@ const PICTURES: Picture[] = [
   { name: "unit", size: DESK, path: `${HOME}/units/cellar-furnace` },
   { name: "year", size: DESK, path: `${HOME}/year` },
   { name: "part", size: DESK, path: `${HOME}/parts/cellar-filter` },
-  { name: "stairs", size: DESK, path: `${HOME}/parts/cellar-filter`, then: toTheStairs },
+  {
+    name: "find",
+    size: DESK,
+    path: HOME,
+    then: async (page) => {
+      await page.keys("/");
+      await (await page.find(By.css("[cmdk-input]"))).sendKeys("gas");
+    },
+  },
+  { name: "add-phone", size: PHONE, path: `${HOME}/units/new`, then: toWhatWasBefore },
   { name: "round-phone", size: PHONE, path: `${HOME}/year/2026-04-05/owner` },
   {
     name: "readings",
@@ -77,6 +96,7 @@ const PICTURES: Picture[] = [
     then: async (page) => {
       await toTheLook(page);
       await page.tick("loaded");
+      await page.scrollTo(await page.find(By.css("body")));
     },
   },
   {
@@ -95,27 +115,6 @@ const PICTURES: Picture[] = [
         await page.keys(Key.SPACE);
       }
       await page.heading("Slide it in");
-    },
-  },
-  {
-    name: "run-finished",
-    size: DESK,
-    path: `${HOME}/parts/cellar-filter`,
-    then: async (page) => {
-      await page.press("Carry on");
-      for (const heading of [
-        "Slide it in",
-        "Write today",
-        "Close the slot",
-        "Switch the power on",
-        "Call for air, and hear it start",
-        "Set the thermostat back",
-        "Everything is back",
-      ]) {
-        await page.heading(heading);
-        await page.keys(Key.SPACE);
-      }
-      await page.heading("Done");
     },
   },
 ];
