@@ -36,17 +36,17 @@ const toTheLook = async (page: Page) => {
   await page.heading("How does the old one look?");
 };
 
-/** A ventilator entered as far as what was done to it before. */
-const toWhatWasBefore = async (page: Page) => {
+/** A ventilator entered as far as its filters. */
+const toItsFilters = async (page: Page) => {
   await page.tick("Ventilator with heat recovery");
   await page.press("Go on");
   await page.heading("What is on its plate?");
   await page.type("Name", "Gable ventilator");
-  for (const next of ["Where does it stand?", "How is it shut off?", "Where does its filter sit?"]) {
-    await page.press("Next");
-    await page.heading(next);
-  }
-  for (const next of ["Which parts does it have?", "When was it last done?"]) {
+  for (const next of [
+    "Where does it stand?",
+    "How is it shut off?",
+    "Where does its filter sit?",
+  ]) {
     await page.press("Next");
     await page.heading(next);
   }
@@ -64,11 +64,11 @@ const PICTURES: Picture[] = [
     size: DESK,
     path: HOME,
     then: async (page) => {
-      await page.keys("/");
+      await (await page.find(By.css("button[aria-keyshortcuts='/']"))).click();
       await (await page.find(By.css("[cmdk-input]"))).sendKeys("gas");
     },
   },
-  { name: "add-phone", size: PHONE, path: `${HOME}/units/new`, then: toWhatWasBefore },
+  { name: "add-phone", size: PHONE, path: `${HOME}/units/new`, then: toItsFilters },
   { name: "round-phone", size: PHONE, path: `${HOME}/year/2026-04-05/owner` },
   {
     name: "readings",

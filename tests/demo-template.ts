@@ -1,5 +1,4 @@
-import { execFile } from "node:child_process";
-import { promisify } from "node:util";
+import { spawnSync } from "node:child_process";
 import { mkdirSync, readdirSync, rmSync } from "node:fs";
 
 /** Where the demo's database stands ready, with what its log still holds. */
@@ -8,17 +7,18 @@ export const TEMPLATE = ".cache/demo-template";
 export const NOW = "2026-03-14T08:30:00Z";
 
 /** Before the tests of a project: the demo's database once, for every test to take a copy of. */
-export default async function makeTemplate(): Promise<void> {
+export default function makeTemplate(): void {
   // npm test has made it for its first part already.
   if (process.env["AMBER_TEMPLATE"] === "made") return;
   rmSync(TEMPLATE, { recursive: true, force: true });
   mkdirSync(TEMPLATE, { recursive: true });
-  const env = { ...process.env, AMBER_DB: `${TEMPLATE}/demo.db`, AMBER_CLOCK: NOW };
-  await Promise.all(
-    ["scripts/seed-demo.ts", "tests/write-book.ts"].map((script) =>
-      promisify(execFile)("node_modules/.bin/tsx", [script], { env }),
-    ),
-  );
+  for (const script of ["scripts/seed-demo.ts", "tests/write-book.ts"]) {
+    const { status, stderr } = spawnSync("node_modules/.bin/tsx", [script], {
+      env: { ...process.env, AMBER_DB: `${TEMPLATE}/demo.db`, AMBER_CLOCK: NOW },
+      encoding: "utf8",
+    });
+    if (status !== 0) throw new Error(`The demo could not be entered: ${stderr}`);
+  }
   // Kept for the process that has ended; whoever opens a copy makes its own.
   for (const name of readdirSync(TEMPLATE))
     if (name.endsWith("-shm")) rmSync(`${TEMPLATE}/${name}`);
