@@ -3,15 +3,13 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { LIVES_MS } from "@/lib/rendered-pages";
 import { copyDemo } from "../tests/demo-store";
 import serverEnv from "../scripts/server-env.json";
 import { NOW } from "../tests/demo-template";
 
 /** The day of every test and picture. */
 export const CLOCK = NOW;
-
-/** So long a page may be given that was rendered before, ms. */
-const PAGE_LIVES_MS = 2000;
 
 /** A name of the network, as a phone would ask by. */
 export const KNOWN_NAME = "lintel.lan";
@@ -123,7 +121,8 @@ export async function startApp(
         child!.once("message", resolve);
         child!.send(clock);
       });
-      await new Promise((resolve) => setTimeout(resolve, PAGE_LIVES_MS));
+      // So long a page may be given that was rendered before.
+      await new Promise((resolve) => setTimeout(resolve, LIVES_MS));
     },
     kill: () => end("SIGKILL"),
     end: () => end("SIGTERM"),

@@ -10,8 +10,8 @@ export async function register(): Promise<void> {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   }
-  const { readFirstHome } = await import("./server/snapshots/first-home");
-  await readFirstHome();
   foldWhenStopped();
   keepDailyCopies();
+  const { readFirstHome } = await import("./server/snapshots/first-home");
+  await readFirstHome();
 }

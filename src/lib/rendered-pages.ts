@@ -47,7 +47,7 @@ const NO_HOLD = { ref: false };
 /** Pages without forms: two people may be shown the very same. Paths as they are asked for. */
 const SHARED_PAGES = /^\/homes\/(?!new(\?|$))[^/?]{1,64}(\/house)?(\?|$)/;
 /** What a page says of the present moment, such as how long something dries yet, may be so old, ms. */
-const LIVES_MS = 2000;
+export const LIVES_MS = 2000;
 /** So many at most: a few homes, on a few kinds of device. */
 const MOST_KEPT = 64;
 /** A page larger than this is rendered for each who asks, bytes. */

@@ -224,7 +224,10 @@ export class Search {
     }
   }
 
-  /** One step: a round closed, moved, or opened where there was none, or all of a stretch slid; false where there was nothing to do. */
+  /**
+   * One step: a round closed, moved, or opened where there was none, or all of a stretch slid; false where there
+   * was nothing to do.
+   */
   #step(): boolean {
     const { problem } = this;
     const kind = this.#pick(10);
